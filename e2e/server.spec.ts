@@ -1,0 +1,32 @@
+import { expect, test } from '@playwright/test';
+import { CONTEXT, sequenceOf, step } from '../src/lib/core/testing';
+import { checkAnswer } from '../src/lib/core/rules/answer';
+import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
+
+const sequence = sequenceOf([step('a', ['jawline', 'chin'])]);
+
+test('the built server checks a sequence as the core does, and names the field when it cannot', async ({
+	request
+}) => {
+	const good = await request.post('/api/v1/check', { data: writeSequenceFile(sequence) });
+	expect(await good.json()).toEqual(JSON.parse(JSON.stringify(checkAnswer(sequence, CONTEXT))));
+	const bad = await request.post('/api/v1/check', {
+		data: JSON.stringify({ ...sequence, budgetSeconds: 'long' })
+	});
+	expect(bad.status()).toBe(422);
+	expect(bad.headers()['content-type']).toContain('application/problem+json');
+	expect((await bad.json()).errors[0].path).toBe('budgetSeconds');
+	const large = await request.post('/api/v1/check', { data: ' '.repeat(5 * 1024 * 1024) });
+	expect(large.status()).toBe(413);
+});
+
+test('schemas, health and headers', async ({ request }) => {
+	expect((await (await request.get('/healthz')).json()).status).toBe('ok');
+	const schema = await request.get('/api/v1/schema/sequence');
+	expect((await schema.json()).title).toBe('soft-tide/sequence');
+	expect((await request.get('/api/v1/schema/nothing')).status()).toBe(404);
+	const page = await request.get('/');
+	expect(page.headers()['x-content-type-options']).toBe('nosniff');
+	expect(page.headers()['referrer-policy']).toBe('no-referrer');
+	expect(page.headers()['content-security-policy']).toContain("script-src 'self'");
+});

@@ -1,0 +1,114 @@
+import js from '@eslint/js';
+import boundaries from 'eslint-plugin-boundaries';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** What each part of the tree may import. The core knows nothing of the rest. */
+const layers = [
+	{ type: 'core', pattern: 'src/lib/core/**' },
+	{ type: 'formats', pattern: 'src/lib/formats/**' },
+	{ type: 'store', pattern: 'src/lib/store/**' },
+	{ type: 'demo', pattern: 'src/lib/demo/**' },
+	{ type: 'server', pattern: 'src/lib/server/**' },
+	{ type: 'state', pattern: 'src/lib/state/**' },
+	{ type: 'ui', pattern: 'src/lib/ui/**' },
+	{ type: 'api', pattern: 'src/routes/{api,healthz}/**' },
+	{ type: 'pages', pattern: 'src/routes/**' }
+];
+const allowed = {
+	core: ['core'],
+	formats: ['core', 'formats'],
+	demo: ['core', 'formats', 'demo'],
+	store: ['core', 'formats', 'demo', 'store'],
+	server: ['core', 'formats', 'server'],
+	state: ['core', 'formats', 'store', 'state'],
+	ui: ['core', 'formats', 'state', 'ui'],
+	api: ['core', 'formats', 'server'],
+	pages: ['core', 'formats', 'store', 'state', 'ui', 'demo', 'pages']
+};
+const policies = Object.entries(allowed).map(([from, to]) => ({
+	from: { element: { type: from } },
+	allow: to.map((type) => ({ to: { element: { type } } }))
+}));
+/** Packages that the core must not know: it runs anywhere, on plain data. */
+const notInCore = [
+	'svelte',
+	'svelte/*',
+	'dexie',
+	'$app/*',
+	'$env/*',
+	'@sveltejs/*',
+	'bits-ui',
+	'd3-*',
+	'node:*',
+	'comlink'
+];
+const impure = [
+	{ object: 'Date', property: 'now', message: 'Time is passed in.' },
+	{ object: 'Math', property: 'random', message: 'Randomness is passed in.' }
+];
+
+export default ts.config(
+	{ ignores: ['build/', '.svelte-kit/', 'node_modules/', 'test-results/', '.soft-tide/'] },
+	js.configs.recommended,
+	...ts.configs.recommended,
+	...svelte.configs.recommended,
+	{
+		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+			'no-restricted-imports': [
+				'error',
+				{
+					paths: [
+						{
+							name: '@lucide/svelte',
+							message: 'Import each icon by its own path: @lucide/svelte/icons/name.'
+						}
+					]
+				}
+			],
+			'svelte/no-navigation-without-resolve': 'off',
+			'svelte/prefer-svelte-reactivity': 'off'
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: { parserOptions: { extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } }
+	},
+	{
+		files: ['src/**/*.ts', 'src/**/*.svelte'],
+		plugins: { boundaries },
+		settings: {
+			'boundaries/elements': layers.map((l) => ({ ...l, partialMatch: false })),
+			'import/resolver': { typescript: { project: './tsconfig.json' } }
+		},
+		rules: {
+			'boundaries/dependencies': ['error', { default: 'disallow', policies }]
+		}
+	},
+	{
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['**/*.test.ts', 'src/lib/core/testing.ts'],
+		rules: {
+			'no-restricted-imports': ['error', { patterns: notInCore }],
+			'no-restricted-properties': ['error', ...impure],
+			'no-restricted-globals': [
+				'error',
+				'window',
+				'document',
+				'localStorage',
+				'indexedDB',
+				'fetch',
+				'navigator'
+			],
+			'no-restricted-syntax': [
+				'error',
+				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' }
+			]
+		}
+	}
+);

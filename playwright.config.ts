@@ -1,0 +1,43 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.SOFT_TIDE_TEST_PORT ?? 4317);
+const demoPort = port + 1;
+const serverEnv = (p: number) => ({
+	HOST: '127.0.0.1',
+	PORT: String(p),
+	ORIGIN: `http://127.0.0.1:${p}`,
+	BODY_SIZE_LIMIT: String(4 * 1024 * 1024)
+});
+
+/** Journeys run against the built server: one without, one with the demo practice. */
+export default defineConfig({
+	testDir: 'e2e',
+	timeout: 60_000,
+	expect: { timeout: 10_000 },
+	workers: 2,
+	fullyParallel: true,
+	forbidOnly: true,
+	outputDir: 'test-results',
+	use: {
+		baseURL: `http://127.0.0.1:${port}`,
+		viewport: { width: 1280, height: 800 },
+		locale: 'en-GB',
+		timezoneId: 'Europe/Berlin',
+		colorScheme: 'light',
+		trace: 'retain-on-failure',
+		launchOptions: {
+			executablePath: process.env.CHROMIUM_PATH || '/usr/bin/chromium',
+			args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
+		}
+	},
+	metadata: { demoURL: `http://127.0.0.1:${demoPort}` },
+	webServer: [
+		{ command: 'node build/index.js', port, env: serverEnv(port), reuseExistingServer: false },
+		{
+			command: 'node build/index.js',
+			port: demoPort,
+			env: { ...serverEnv(demoPort), PUBLIC_SOFT_TIDE_DEMO: '1' },
+			reuseExistingServer: false
+		}
+	]
+});

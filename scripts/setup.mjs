@@ -1,0 +1,82 @@
+// Set-up that the other commands share. It needs nothing but Node, and does nothing the second time.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+const state = `${root}.soft-tide`;
+
+/** Runs a command in the project and returns its exit code; output goes to the terminal. */
+export function run(command, args, options = {}) {
+	const env = { ...process.env, ...options.env };
+	const result = spawnSync(command, args, { cwd: root, stdio: options.quiet ? 'ignore' : 'inherit', env });
+	return result.status ?? 1;
+}
+
+export const bin = (name) => `${root}node_modules/.bin/${name}`;
+
+/** Installs the packages of the lock file, if they are not there or the lock file has changed. */
+export function installPackages() {
+	mkdirSync(state, { recursive: true });
+	const lock = createHash('sha256')
+		.update(readFileSync(`${root}package-lock.json`))
+		.digest('hex');
+	const stamp = `${state}/packages`;
+	const known = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+	if (known === lock && existsSync(`${root}node_modules/vite`)) return;
+	console.log('Installing packages by the lock file …');
+	if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) {
+		console.error(
+			'The packages could not be installed. Check the connection to the npm registry and run again.'
+		);
+		process.exit(1);
+	}
+	writeFileSync(stamp, lock);
+}
+
+/** The browser for the journeys: CHROMIUM_PATH, or Debian's. */
+export const chromiumPath = () => process.env.CHROMIUM_PATH || '/usr/bin/chromium';
+
+/** Installs Debian's Chromium where it is absent and we may; says so clearly where we may not. Returns whether it is there. */
+export function ensureChromium() {
+	if (existsSync(chromiumPath())) return true;
+	const isRoot = process.getuid?.() === 0;
+	const sudo = !isRoot && run('sudo', ['-n', 'true'], { quiet: true }) === 0;
+	if (existsSync('/usr/bin/apt-get') && (isRoot || sudo)) {
+		console.log('Installing Chromium from Debian …');
+		const apt = (...args) =>
+			sudo
+				? run('sudo', ['-n', 'apt-get', ...args])
+				: run('apt-get', args, { env: { DEBIAN_FRONTEND: 'noninteractive' } });
+		apt('update', '-qq');
+		apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+	}
+	if (existsSync(chromiumPath())) return true;
+	console.error(
+		'Chromium is not installed, and this user may not install it. Run `apt-get install chromium` as root, or set CHROMIUM_PATH to a Chromium.'
+	);
+	return false;
+}
+
+/** A port that is free now. */
+export function freePort() {
+	return new Promise((resolve, reject) => {
+		const server = createServer();
+		server.on('error', reject);
+		server.listen(0, '127.0.0.1', () => {
+			const { port } = server.address();
+			server.close(() => resolve(port));
+		});
+	});
+}
+
+/** What the built server needs to know: its own origin, and how large a body may be. */
+export const serverEnv = (port, demo) => ({
+	HOST: '127.0.0.1',
+	PORT: String(port),
+	ORIGIN: `http://127.0.0.1:${port}`,
+	BODY_SIZE_LIMIT: String(4 * 1024 * 1024),
+	...(demo ? { PUBLIC_SOFT_TIDE_DEMO: '1' } : {})
+});

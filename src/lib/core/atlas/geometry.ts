@@ -1,0 +1,45 @@
+import raw from './data/geometry.json' with { type: 'json' };
+import type { NodeId } from './nodes';
+import type { ZoneId } from './zones';
+
+/**
+ * The figure as data: two views of one head, viewBox 0 0 800 1000, one unit about 0.51 mm.
+ * Front: only the client's LEFT half (x >= 400) is stored; the right is its mirror image. Profile: the client's left side.
+ */
+export type View = 'front' | 'profile';
+export type Point = readonly [number, number];
+export interface FigureLine {
+	readonly id: string;
+	readonly d: string;
+	readonly weight: 'contour' | 'feature' | 'hint';
+	readonly render?: 'ink';
+}
+export interface FigureFill {
+	readonly role: string;
+	readonly d: string;
+}
+export interface ZoneShape {
+	readonly d: string;
+	readonly centroid: Point;
+	/** Square drawing units. */
+	readonly area: number;
+}
+export interface Figure {
+	readonly lines: readonly FigureLine[];
+	readonly fills: readonly FigureFill[];
+	readonly zones: Partial<Record<ZoneId, ZoneShape>>;
+	readonly nodes: Partial<Record<NodeId, { readonly at: Point | readonly Point[] }>>;
+	readonly faceContour: string;
+}
+
+export const FIGURE = raw.views as unknown as Record<View, Figure>;
+/** x of the midline in the front view, drawing units. */
+export const MIDLINE_X = 400;
+export const mirror = ([x, y]: Point): Point => [2 * MIDLINE_X - x, y];
+
+/** All marks of a node group in a view, top to bottom (the neck chain has three); empty where it is not seen. */
+export function nodePoints(view: View, node: NodeId): readonly Point[] {
+	const at = FIGURE[view].nodes[node]?.at;
+	if (!at) return [];
+	return Array.isArray(at[0]) ? (at as readonly Point[]) : [at as Point];
+}

@@ -1,0 +1,113 @@
+import raw from './data/graph.json' with { type: 'json' };
+import type { NodeId } from './nodes';
+import { isNode, nodeOf, type PlaceId } from './places';
+import type { ZoneId } from './zones';
+
+/**
+ * The drainage graph: shares, capacities (ml, working values), contacts and neighbours.
+ * The data file has its own id forms (`~` for the opposite side, `vein` for the outlet); they are mapped here, once.
+ */
+export type ZoneGroup = 'face' | 'neck' | 'chest';
+export interface DrainEdge {
+	readonly to: NodeId;
+	/** Part of the outflow that takes this way, 0..1. */
+	readonly share: number;
+	/** True where the way leads to the other side of the body. */
+	readonly crosses: boolean;
+}
+
+type ZoneRow = [number, ZoneGroup, Record<string, number>];
+type NodeRow = [number, Record<string, number>];
+const zoneRows = raw.ZONES as unknown as Record<ZoneId, ZoneRow>;
+const nodeRows = raw.NODES as unknown as Record<NodeId, NodeRow>;
+
+const edges = (shares: Record<string, number>): DrainEdge[] =>
+	Object.entries(shares)
+		.filter(([to]) => to !== 'vein')
+		.map(([to, share]) => ({ to: to.replace('~', '') as NodeId, share, crosses: to.startsWith('~') }));
+
+const mapRows = <K extends string, R, T>(rows: Record<K, R>, f: (row: R) => T): Record<K, T> =>
+	Object.fromEntries(Object.entries<R>(rows).map(([k, row]) => [k, f(row)])) as Record<K, T>;
+
+/** Capacity of each zone at puffiness grade 4, ml, one side (working values). */
+export const ZONE_CAPACITY_ML = mapRows(zoneRows, (row) => row[0]);
+export const ZONE_GROUP = mapRows(zoneRows, (row) => row[1]);
+/** Where the fluid of a zone goes by itself, shares summing to 1. */
+export const ZONE_DRAINAGE = mapRows(zoneRows, (row) => edges(row[2]));
+/** Capacity of each node group, ml, one side (working values). */
+export const NODE_CAPACITY_ML = mapRows(nodeRows, (row) => row[0]);
+/** Where a node group passes its content on; empty for an outlet. */
+export const NODE_DRAINAGE = mapRows(nodeRows, (row) => edges(row[1]));
+/** Part of a node group's outflow that returns to the veins: 1 at the outlets, else 0. */
+export const NODE_VEIN_SHARE = mapRows(nodeRows, (row) => row[1].vein ?? 0);
+/** Zones through which a stroke may enter a node group; the first is where the group lies nearest the skin. */
+export const NODE_CONTACTS = raw.CONTACT as unknown as Record<NodeId, readonly ZoneId[]>;
+/** Zones that touch their twin across the midline. */
+export const MIDLINE_ZONES = raw.MIDLINE as readonly ZoneId[];
+
+export type Alignment = 'with' | 'neutral' | 'against' | 'watershed' | 'valve';
+
+const pairs = new Map<string, Alignment>();
+const key = (from: PlaceId, to: PlaceId) => `${from}>${to}`;
+for (const text of raw.NEIGH) {
+	const [, from, sign, to] = /^([a-z-]+)([>=#])([a-z-]+)$/.exec(text) as unknown as [
+		string,
+		ZoneId,
+		string,
+		ZoneId
+	];
+	const forward: Alignment = sign === '>' ? 'with' : sign === '=' ? 'neutral' : 'watershed';
+	pairs.set(key(from, to), forward);
+	pairs.set(key(to, from), forward === 'with' ? 'against' : forward);
+}
+for (const [node, zones] of Object.entries(NODE_CONTACTS) as [NodeId, ZoneId[]][]) {
+	for (const zone of zones) {
+		pairs.set(key(zone, `n:${node}`), 'with');
+		pairs.set(key(`n:${node}`, zone), 'valve');
+	}
+}
+for (const [node, list] of Object.entries(NODE_DRAINAGE) as [NodeId, DrainEdge[]][]) {
+	for (const edge of list.filter((e) => !e.crosses)) {
+		pairs.set(key(`n:${node}`, `n:${edge.to}`), 'with');
+		pairs.set(key(`n:${edge.to}`, `n:${node}`), 'valve');
+	}
+}
+
+/**
+ * How a stroke from one place to the next lies to the drainage, on one side of the body; null where the two
+ * are no neighbours. `with` runs as the fluid does, `valve` is backwards out of a node group.
+ */
+export function alignmentOf(from: PlaceId, to: PlaceId): Alignment | null {
+	return pairs.get(key(from, to)) ?? null;
+}
+
+const neighbourLists = new Map<PlaceId, PlaceId[]>();
+for (const pair of pairs.keys()) {
+	const [from, to] = pair.split('>') as [PlaceId, PlaceId];
+	neighbourLists.set(from, [...(neighbourLists.get(from) ?? []), to]);
+}
+/** All places that a stroke may reach next from a place. */
+export const neighboursOf = (place: PlaceId): readonly PlaceId[] => neighbourLists.get(place) ?? [];
+
+/** The edges by which fluid leaves a place by itself. */
+export function drainageOf(place: PlaceId): readonly DrainEdge[] {
+	const node = nodeOf(place);
+	return node ? NODE_DRAINAGE[node] : ZONE_DRAINAGE[place as ZoneId];
+}
+
+/** The node group that takes the largest share of a place's fluid; null at an outlet. */
+export function mainReceiver(place: PlaceId): NodeId | null {
+	const list = drainageOf(place);
+	return list.length ? list.reduce((a, b) => (b.share > a.share ? b : a)).to : null;
+}
+
+/** Node groups that lie under a zone, so that a stroke over it also moves what waits in them. */
+export function nodesUnder(zone: ZoneId): NodeId[] {
+	return (Object.keys(NODE_CONTACTS) as NodeId[]).filter((n) => NODE_CONTACTS[n].includes(zone));
+}
+
+/** The outlet that a place drains to: the armpit for the trunk, else the collarbone. */
+export function outletFor(place: PlaceId): NodeId {
+	if (isNode(place)) return place === 'n:axillary' ? 'axillary' : 'terminus';
+	return ZONE_GROUP[place as ZoneId] === 'chest' ? 'axillary' : 'terminus';
+}

@@ -1,0 +1,49 @@
+import { NODES, NODE_IDS, type NodeId } from './nodes';
+import { ZONES, ZONE_IDS, type ZoneId } from './zones';
+
+export type Side = 'left' | 'right';
+export const SIDES: readonly Side[] = ['left', 'right'];
+export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
+
+/** A place without a side: `malar` is a zone, `n:submental` a node group. */
+export type PlaceId = ZoneId | `n:${NodeId}`;
+/** An element of a path: a place, with its own side only where the path crosses the midline. */
+export type PlaceRef = PlaceId | `${PlaceId}:${Side}`;
+
+export const PLACE_IDS: readonly PlaceId[] = [...ZONE_IDS, ...NODE_IDS.map((id) => `n:${id}` as const)];
+export const PLACE_REFS: readonly PlaceRef[] = PLACE_IDS.flatMap((id) => [
+	id,
+	...SIDES.map((side) => `${id}:${side}` as const)
+]);
+
+/** The place of a path element, its side dropped. */
+export function placeOf(ref: PlaceRef): PlaceId {
+	return ref.replace(/:(left|right)$/, '') as PlaceId;
+}
+
+/** The side that a path element names itself, or null where it takes the side being worked. */
+export function ownSideOf(ref: PlaceRef): Side | null {
+	return ref.endsWith(':left') ? 'left' : ref.endsWith(':right') ? 'right' : null;
+}
+
+export const isNode = (place: PlaceId): place is `n:${NodeId}` => place.startsWith('n:');
+export const isZone = (place: PlaceId): place is ZoneId => !place.startsWith('n:');
+
+/** The node group of a place, or null for a zone. */
+export function nodeOf(place: PlaceId): NodeId | null {
+	return isNode(place) ? (place.slice(2) as NodeId) : null;
+}
+
+export function isOutlet(place: PlaceId): boolean {
+	const node = nodeOf(place);
+	return node !== null && NODES[node].outlet;
+}
+
+/** Plain label of a place in sentence case, without its side. */
+export function labelOf(place: PlaceId): string {
+	const node = nodeOf(place);
+	return node ? NODES[node].label : ZONES[place as ZoneId].label;
+}
+
+/** The side in words: always the client's. */
+export const sideWords: Record<Side, string> = { left: 'the client’s left', right: 'the client’s right' };

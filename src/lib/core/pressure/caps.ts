@@ -1,0 +1,57 @@
+import { isNode, placeOf, type PlaceRef } from '../atlas/places';
+import type { School, Severity } from '../school/school.schema';
+import type { Step } from '../sequence/sequence.schema';
+import { movesFluid } from '../sequence/walk';
+import { staysOnNode } from '../technique/vocabulary';
+import type { Level } from './levels';
+
+export type CapReason = 'eye' | 'throat' | 'node' | 'fluid' | 'muscle' | 'edge';
+export interface Cap {
+	readonly reason: CapReason;
+	/** Highest level allowed here. */
+	readonly level: Level;
+	/** How grave going above it is. */
+	readonly severity: Severity;
+}
+
+/** Caps that all schools share (working values): thin skin over the eye, the carotid sinus, node groups. */
+export const EYE_CAP: Level = 1;
+export const THROAT_CAP: Level = 1;
+export const NODE_CAP: Level = 1;
+const EYE_ZONES: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
+const MUSCLE_AIMS: readonly string[] = ['lift', 'release', 'point'];
+
+/** A stone's edge presses deeper than a hand: one level less, never below 1 (on the eyelids 0). */
+const throughEdge = (cap: Cap): Cap => ({
+	...cap,
+	level: (cap.reason === 'eye' ? 0 : Math.max(1, cap.level - 1)) as Level
+});
+
+/** All caps of a step at one of its places, the lowest first. */
+export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
+	const place = placeOf(ref);
+	const caps: Cap[] = [];
+	if (EYE_ZONES.includes(place)) caps.push({ reason: 'eye', level: EYE_CAP, severity: 'stop' });
+	if (place === 'throat') caps.push({ reason: 'throat', level: THROAT_CAP, severity: 'stop' });
+	if (isNode(place) && staysOnNode(step.motion))
+		caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
+	if (movesFluid(step)) caps.push({ reason: 'fluid', level: school.caps.fluid, severity: 'caution' });
+	if (MUSCLE_AIMS.includes(step.aim))
+		caps.push({ reason: 'muscle', level: school.caps.muscle, severity: 'caution' });
+	const edge = step.tool?.id === 'stone-plate' && step.tool.edge !== undefined;
+	if (edge && !caps.length) caps.push({ reason: 'edge', level: 4, severity: 'caution' });
+	const seen = edge ? caps.map(throughEdge) : caps;
+	return seen.sort((a, b) => a.level - b.level || (a.severity === 'stop' ? -1 : 1));
+}
+
+/** The binding cap at a place, or null where only comfort limits. */
+export const capAt = (step: Step, ref: PlaceRef, school: School): Cap | null =>
+	capsAt(step, ref, school)[0] ?? null;
+
+/** The highest level at which none of these places hurts: what a fix may set. */
+export function safeLevel(step: Step, places: readonly PlaceRef[], wanted: Level, school: School): Level {
+	const levels = places.flatMap((ref) =>
+		capsAt({ ...step, places: [...places] }, ref, school).map((c) => c.level)
+	);
+	return Math.min(wanted, ...levels) as Level;
+}

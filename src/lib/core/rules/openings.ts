@@ -1,0 +1,56 @@
+import type { NodeId } from '../atlas/nodes';
+import { nodeOf, placeOf, type Side } from '../atlas/places';
+import { sidesOf } from '../sequence/passes';
+import { techniqueById } from '../technique/library';
+import { makeStep } from '../technique/makeStep';
+import { insertStep, type Edit, type Spot } from '../sequence/edits';
+import { freeId, type JudgeContext } from './rule';
+import { NODES } from '../atlas/nodes';
+
+const key = (node: NodeId, side: Side) => `${node}:${side}`;
+
+/** When each node group was last pumped open before a moment; strokes do not open. */
+export class Openings {
+	readonly #times = new Map<string, number[]>();
+
+	constructor(context: JudgeContext) {
+		for (const pass of context.passes) {
+			const step = context.byId.get(pass.stepId)!.step;
+			const link = pass.kind === 'link';
+			if (link ? pass.reps < context.working.openingPumps : step.motion !== 'pump') continue;
+			// The pumps of a link are done at its last node group.
+			const refs = link ? pass.event.places.slice(-1) : pass.event.places;
+			for (const ref of refs) {
+				const node = nodeOf(placeOf(ref));
+				if (!node) continue;
+				for (const side of sidesOf(pass.side)) {
+					const k = key(node, side);
+					this.#times.set(k, [...(this.#times.get(k) ?? []), pass.endSeconds]);
+				}
+			}
+		}
+	}
+
+	/** Second of the last opening at or before a moment, or null. */
+	lastBefore(node: NodeId, side: Side, seconds: number): number | null {
+		const times = (this.#times.get(key(node, side)) ?? []).filter((t) => t <= seconds + 1e-9);
+		return times.length ? Math.max(...times) : null;
+	}
+}
+
+/** What is left of an opening, 0..1: 2^(−Δt / half-life). */
+export function openness(secondsAgo: number, halfLifeSeconds: number): number {
+	return 2 ** (-secondsAgo / halfLifeSeconds);
+}
+
+/** In the rules a node group is open while at least half of its opening is left. */
+export const OPEN_ENOUGH = 0.5;
+
+/** An edit that pumps a node group open before a step. */
+export function openBefore(context: JudgeContext, node: NodeId, spot: Spot): Edit {
+	const step = makeStep(techniqueById('open-nodes')!, {
+		id: freeId(context, `open-${node}`),
+		places: [`n:${node}`]
+	});
+	return insertStep(context.sequence, step, spot, `Open the ${NODES[node].label.toLowerCase()} first`);
+}

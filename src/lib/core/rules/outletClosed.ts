@@ -1,0 +1,36 @@
+import { outletFor } from '../atlas/graph';
+import { placeOf, type Side } from '../atlas/places';
+import type { NodeId } from '../atlas/nodes';
+import { sidesOf } from '../sequence/passes';
+import { Openings, openBefore } from './openings';
+import type { RawFinding, Rule } from './rule';
+import { isFluidStroke } from './strokes';
+
+/** The outlet is opened before fluid is sent towards it. */
+export const outletClosed: Rule = {
+	id: 'outlet-closed',
+	title: 'Outlet opened first',
+	why: 'Fluid returns to the veins above the collarbone, that of the chest at the armpit. Opened first, the outlet can take what the strokes bring. The advantage is small and unsure, so this is never more than a caution.',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	check(context) {
+		const openings = new Openings(context);
+		const found = new Map<string, RawFinding>();
+		for (const pass of context.passes) {
+			const { step, number } = context.byId.get(pass.stepId)!;
+			if (pass.kind !== 'work' || !isFluidStroke(step)) continue;
+			const outlet: NodeId = outletFor(placeOf(step.places[0]!));
+			const closed = sidesOf(pass.side).filter(
+				(s: Side) => openings.lastBefore(outlet, s, pass.startSeconds) === null
+			);
+			if (closed.length && !found.has(outlet))
+				found.set(outlet, { stepIds: [step.id], place: `n:${outlet}`, params: { number } });
+		}
+		return [...found.values()];
+	},
+	fix(context, finding) {
+		const node = finding.place!.slice(2) as NodeId;
+		return openBefore(context, node, { before: finding.stepIds[0]! });
+	}
+};

@@ -1,0 +1,89 @@
+import type { PlaceRef, Side } from '../atlas/places';
+import type { School, Severity } from '../school/school.schema';
+import type { Balance } from '../sequence/balance';
+import type { Edit } from '../sequence/edits';
+import type { ExpandContext, TimedEvent } from '../sequence/expand';
+import type { Pass } from '../sequence/passes';
+import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Timing } from '../sequence/timing';
+import type { PlacedStep } from '../sequence/walk';
+
+/** Everything a rule may look at; computed once for all rules. */
+export interface JudgeContext extends ExpandContext {
+	readonly sequence: Sequence;
+	readonly school: School;
+	readonly steps: readonly PlacedStep[];
+	readonly byId: ReadonlyMap<string, PlacedStep>;
+	readonly events: readonly TimedEvent[];
+	readonly passes: readonly Pass[];
+	readonly timing: Timing;
+	readonly balance: Balance;
+}
+
+export type Params = Readonly<Record<string, string | number>>;
+
+/** What a rule reports: ids and numbers, no sentence. */
+export interface RawFinding {
+	readonly stepIds: readonly string[];
+	readonly place?: PlaceRef;
+	readonly side?: Side;
+	readonly params?: Params;
+	/** Where one rule knows graver and lighter cases. */
+	readonly severity?: Severity;
+	/** Below this no school may lower the case. */
+	readonly floor?: Severity;
+}
+
+export interface Finding extends RawFinding {
+	readonly ruleId: string;
+	readonly severity: Severity;
+	readonly params: Params;
+	/** ruleId, sorted step ids or `sequence`, place, side: the same before and after an edit. Numbers are no part of it. */
+	readonly key: string;
+	readonly fixable: boolean;
+}
+
+export interface Rule {
+	readonly id: string;
+	/** What is judged, in a few words. */
+	readonly title: string;
+	/** Why, in a sentence or two. */
+	readonly why: string;
+	readonly severity: Severity;
+	/** The lightest and the gravest that a school may make of it. */
+	readonly floor: Severity;
+	readonly ceiling: Severity;
+	check(context: JudgeContext): RawFinding[];
+	/** A labelled edit after which the finding is gone; null where none is possible. */
+	fix?(context: JudgeContext, finding: Finding): Edit | null;
+}
+
+const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };
+export const graver = (a: Severity, b: Severity): Severity => (RANK[a] >= RANK[b] ? a : b);
+export const lighter = (a: Severity, b: Severity): Severity => (RANK[a] <= RANK[b] ? a : b);
+export const bySeverity = (a: { severity: Severity }, b: { severity: Severity }) =>
+	RANK[b.severity] - RANK[a.severity];
+
+/** The severity of a finding in a school: the school's wish, kept between floor and ceiling. */
+export function severityIn(rule: Rule, raw: RawFinding, school: School): Severity {
+	const wish = school.severities[rule.id] ?? raw.severity ?? rule.severity;
+	return lighter(graver(wish, raw.floor ?? rule.floor), rule.ceiling);
+}
+
+export function findingKey(ruleId: string, raw: RawFinding): string {
+	const steps = raw.stepIds.length ? [...raw.stepIds].sort().join('+') : 'sequence';
+	return [ruleId, steps, raw.place ?? '', raw.side ?? ''].join('|');
+}
+
+/** A step id that is not yet taken, made from what the step is for; the same input gives the same id. */
+export function freeId(context: JudgeContext, wish: string): string {
+	const base = wish.slice(0, 70);
+	let id = base;
+	for (let n = 2; context.byId.has(id); n++) id = `${base}-${n}`;
+	return id;
+}
+
+/** The step that a finding speaks of first. */
+export function stepOfFinding(context: JudgeContext, finding: Pick<Finding, 'stepIds'>): Step | null {
+	return context.byId.get(finding.stepIds[0] ?? '')?.step ?? null;
+}

@@ -1,0 +1,217 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import type { PlaceRef } from '../atlas/places';
+import { schoolById } from '../school/schools';
+import { applyEdit } from '../sequence/edits';
+import type { Sequence, Step } from '../sequence/sequence.schema';
+import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
+import { RULES } from './index';
+import { fixFor, judge } from './judge';
+import { openness } from './openings';
+import { FIX_LABELS, sentenceOf } from './wording';
+
+const OPEN = ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) =>
+	pump(`o-${n}`, n)
+);
+const CLOSE = pump('end', 'terminus', { aim: 'close' });
+const jaw = (change: Partial<Step> = {}, id = 'jaw') =>
+	step(
+		id,
+		['jawline', 'under-jaw', 'n:submandibular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus'],
+		change
+	);
+
+const findings = (sequence: Sequence) => judge(sequence, CONTEXT).findings;
+const found = (steps: Step[], ruleId: string, change: Partial<Sequence> = {}) =>
+	findings(sequenceOf(steps, change)).filter((f) => f.ruleId === ruleId);
+const texts = (sequence: Sequence) => findings(sequence).map((f) => sentenceOf(f).head);
+
+test('a well-made short sequence has no finding', () => {
+	expect(texts(sequenceOf([...OPEN, jaw(), CLOSE]))).toEqual([]);
+});
+
+describe('order', () => {
+	test('outlet closed: named at the first stroke, and only there', () => {
+		const list = found([jaw(), jaw({}, 'again'), CLOSE], 'outlet-closed');
+		expect(list.map((f) => [f.stepIds, f.place])).toEqual([[['jaw'], 'n:terminus']]);
+		expect(list[0]!.severity).toBe('caution');
+	});
+	test('a school that opens nothing on purpose makes it advice', () => {
+		expect(
+			found([jaw(), CLOSE], 'outlet-closed', { school: schoolById('rise-and-drain') })[0]!.severity
+		).toBe('advice');
+	});
+	test('no school can make a stop of it, nor mute the neck', () => {
+		const school = {
+			...schoolById('outlet-first'),
+			severities: { 'outlet-closed': 'stop' as const, 'neck-both-sides': 'advice' as const }
+		};
+		const neck = step('n', ['sternocleidomastoid'], { pressure: 3, aim: 'release' });
+		const list = findings(sequenceOf([jaw(), neck], { school }));
+		expect(list.find((f) => f.ruleId === 'outlet-closed')!.severity).toBe('caution');
+		expect(list.find((f) => f.ruleId === 'neck-both-sides')!.severity).toBe('stop');
+	});
+	test('openness by hand: 1 at once, a half after 600 s, a quarter after 1200 s', () => {
+		expect([0, 600, 1200].map((s) => openness(s, 600))).toEqual([1, 0.5, 0.25]);
+	});
+	test('an opening fades: ten minutes of work between make the receiver closed, nine do not', () => {
+		const wait = (seconds: number) =>
+			step('wait', ['nape'], {
+				aim: 'release',
+				dose: { kind: 'seconds', min: seconds, target: seconds, max: seconds }
+			});
+		const after = (seconds: number) =>
+			found([...OPEN, wait(seconds), jaw(), CLOSE], 'receiver-closed').map((f) => f.place);
+		expect(after(540)).toEqual([]);
+		expect(after(640)).toContain('n:submandibular');
+	});
+	test('stranded fluid is named by zone and side, and where it waits', () => {
+		const list = found([...OPEN, step('m', ['malar', 'zygoma'], { side: 'left' }), CLOSE], 'stranded');
+		expect(list.map((f) => `${f.place} ${f.side}`).sort()).toEqual(['malar left', 'zygoma left']);
+		expect(sentenceOf(list[0]!).head).toBe(
+			'Fluid of the apple of the cheek, left is left at the cheekbone by 6.'
+		);
+	});
+	test('a later sweep over the place, or a link, carries it away', () => {
+		const cheek = step('m', ['malar', 'zygoma', 'preauricular', 'n:preauricular']);
+		const sweep = step('sweep', ['n:preauricular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus'], {
+			aim: 'close'
+		});
+		expect(found([cheek, CLOSE], 'stranded')).not.toEqual([]);
+		expect(found([cheek, sweep, CLOSE], 'stranded')).toEqual([]);
+	});
+	test('closing pump: a link with pumps at the outlet serves too', () => {
+		expect(found([...OPEN, jaw()], 'closing-pump')).toHaveLength(1);
+		const end = { kind: 'link' as const, places: ['n:terminus' as PlaceRef], pumps: 3, by: 'hand' as const };
+		expect(found([...OPEN, jaw({ end })], 'closing-pump')).toEqual([]);
+	});
+});
+
+describe('direction', () => {
+	test.each([
+		[['jawline', 'chin'], 'against'],
+		[['throat', 'decollete'], 'watershed'],
+		[['n:submandibular', 'under-jaw'], 'valve'],
+		[['brow', 'chin'], 'gap'],
+		[['chin:left', 'chin:right'], 'watershed']
+	] as [PlaceRef[], string][])('%j is %s', (places, kind) => {
+		expect(found([step('a', places)], 'against-drainage')[0]!.params.kind).toBe(kind);
+	});
+	test('a reversal runs against it on the way back; lifts may', () => {
+		expect(found([jaw({ reverse: true })], 'against-drainage')).toHaveLength(1);
+		expect(found([step('l', ['jawline', 'chin'], { aim: 'lift' })], 'against-drainage')).toEqual([]);
+	});
+	test('straight down the throat', () => {
+		const down = step('t', ['throat', 'supraclavicular', 'n:terminus']);
+		expect(found([down], 'throat-straight-down')[0]!.severity).toBe('caution');
+		expect(found([down], 'throat-straight-down', { school: schoolById('crown-down') })[0]!.severity).toBe(
+			'advice'
+		);
+		expect(found([step('t', ['throat', 'sternocleidomastoid'])], 'throat-straight-down')).toEqual([]);
+	});
+});
+
+describe('pressure', () => {
+	const caps = (s: Step, school = 'release-then-drain') =>
+		found([s], 'pressure-cap', { school: schoolById(school) }).map((f) => [
+			f.params.reason,
+			f.params.cap,
+			f.severity
+		]);
+	test.each([
+		['eyelid', step('a', ['lower-eyelid'], { aim: 'point', pressure: 2 }), [['eye', 1, 'stop']]],
+		['throat', step('a', ['throat'], { aim: 'lift', pressure: 2, side: 'left' }), [['throat', 1, 'stop']]],
+		['node pumped firmly', pump('a', 'terminus', { pressure: 2 }), [['node', 1, 'caution']]],
+		['stroke that only passes a node', jaw({ pressure: 1 }), []],
+		['fluid', jaw({ pressure: 2 }), [['fluid', 1, 'caution']]],
+		['muscle within its cap', step('a', ['masseter'], { aim: 'release', pressure: 4 }), []]
+	] as [string, Step, unknown[]][])('%s', (_, s, expected) => expect(caps(s)).toEqual(expected));
+	test('a stone edge: one level less than by hand, never below 1, eyelids 0', () => {
+		const stone = (places: PlaceRef[], pressure: 0 | 1 | 2 | 3) =>
+			step('a', places, {
+				aim: 'lift',
+				motion: 'scrape',
+				contact: 'tool',
+				tool: { id: 'stone-plate', edge: 'notch' },
+				pressure,
+				side: 'left'
+			});
+		expect(caps(stone(['malar', 'zygoma'], 2), 'crown-down')).toEqual([['muscle', 1, 'caution']]);
+		expect(caps(stone(['malar', 'zygoma'], 1), 'crown-down')).toEqual([]);
+		expect(caps(stone(['malar', 'lower-eyelid'], 1), 'crown-down')).toEqual([['eye', 0, 'stop']]);
+	});
+	test('a long sweep is judged place by place', () => {
+		const sweep = step('a', ['malar', 'lower-eyelid'], { levels: [1, 2], aim: 'lift' });
+		expect(found([sweep], 'pressure-cap').map((f) => f.place)).toEqual(['lower-eyelid']);
+	});
+	test('both sides of the neck: light is fine, medium is a stop, one side at a time is not judged', () => {
+		const neck = (change: Partial<Step>) => [
+			step('a', ['sternocleidomastoid'], { aim: 'release', ...change })
+		];
+		expect(found(neck({ pressure: 1 }), 'neck-both-sides')).toEqual([]);
+		expect(found(neck({ pressure: 2 }), 'neck-both-sides')[0]!.severity).toBe('stop');
+		expect(found(neck({ pressure: 3, side: { each: true, first: 'left' } }), 'neck-both-sides')).toEqual([]);
+	});
+});
+
+describe('sides and time', () => {
+	test('one side without a reason is uneven; with a reason it is meant; two halves make a whole', () => {
+		expect(found([step('a', ['masseter'], { side: 'left' })], 'uneven-sides')[0]!.params).toMatchObject({
+			leftSeconds: 10,
+			rightSeconds: 0
+		});
+		expect(found([step('a', ['masseter'], { side: 'left', reason: 'tighter' })], 'uneven-sides')).toEqual([]);
+		const halves = [step('a', ['masseter'], { side: 'left' }), step('b', ['masseter'], { side: 'right' })];
+		expect(found(halves, 'uneven-sides')).toEqual([]);
+	});
+	test('over the budget, in seconds', () => {
+		const long = step('a', ['nape'], {
+			aim: 'release',
+			dose: { kind: 'seconds', min: 60, target: 700, max: 800 }
+		});
+		expect(found([long], 'over-budget')[0]!.params).toMatchObject({ overSeconds: 100, budgetSeconds: 600 });
+	});
+});
+
+describe('fixes', () => {
+	test('after a fix its finding is gone and no new stop has appeared, on random sequences of every school', () => {
+		const fixed = new Set<string>();
+		fc.assert(
+			fc.property(anySequence, (sequence) => {
+				const before = findings(sequence);
+				const stops = new Set(before.filter((f) => f.severity === 'stop').map((f) => f.key));
+				for (const finding of before) {
+					const edit = fixFor(sequence, finding, CONTEXT);
+					if (!edit) continue;
+					fixed.add(finding.ruleId);
+					expect(edit.label.length).toBeGreaterThan(5);
+					const after = findings(applyEdit(sequence, edit));
+					expect(after.map((f) => f.key)).not.toContain(finding.key);
+					for (const f of after) if (f.severity === 'stop') expect(stops).toContain(f.key);
+				}
+			}),
+			{ numRuns: 250 }
+		);
+		expect(fixed.size).toBeGreaterThanOrEqual(9);
+	});
+	test('every rule has a sentence, a reason and, with a fix, a button', () => {
+		for (const rule of RULES) {
+			expect(rule.why.length).toBeGreaterThan(30);
+			if (rule.fix) expect(FIX_LABELS[rule.id]).toBeTruthy();
+		}
+		fc.assert(
+			fc.property(anySequence, (sequence) => {
+				for (const f of findings(sequence)) {
+					const { head, body } = sentenceOf(f);
+					expect(head).not.toBe(f.ruleId);
+					expect(`${head} ${body}`).not.toMatch(/undefined|NaN/);
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+	test('keys hold no numbers of the finding, only what and where', () => {
+		const list = found([jaw({ pressure: 3 })], 'pressure-cap');
+		expect(list[0]!.key).toBe('pressure-cap|jaw|jawline|');
+	});
+});

@@ -1,0 +1,101 @@
+import type { NodeId } from '../atlas/nodes';
+import type { School } from './school.schema';
+
+const ROUTE: NodeId[] = [
+	'axillary',
+	'terminus',
+	'deep-cervical',
+	'tonsillar',
+	'submandibular',
+	'submental',
+	'preauricular'
+];
+
+const base: Omit<School, 'id' | 'title' | 'reason'> = {
+	opening: { required: true, nodes: ROUTE },
+	order: 'exit-first',
+	neckDirection: 'down',
+	drainPolicy: 'end',
+	layering: 'mixed',
+	caps: { fluid: 1, muscle: 3 },
+	cheekRoute: 'either',
+	underChin: 'outward',
+	mouthFinish: 'free',
+	glide: 'oil',
+	tape: 'hours',
+	severities: {}
+};
+
+/** The six schools as they ship. Policies are working values: copy one and change it. */
+export const SCHOOLS: readonly School[] = [
+	{
+		...base,
+		id: 'outlet-first',
+		title: 'Outlet first',
+		reason:
+			'Open from the collarbone outwards, clear the neck, then work from the area nearest the exit to the farthest. Level 1 throughout: vessels lie just under the skin.',
+		cheekRoute: 'outward'
+	},
+	{
+		...base,
+		id: 'drain-every-move',
+		title: 'Drain every move',
+		reason:
+			'Open as outlet first does, and end each move on the face with a drain link, so that nothing waits.',
+		drainPolicy: 'every-move',
+		caps: { fluid: 1, muscle: 2 }
+	},
+	{
+		...base,
+		id: 'rise-and-drain',
+		title: 'Rise and drain',
+		reason:
+			'From the chest up to the forehead with lifting strokes, also up the neck, in fixed counts; one long drain at the end.',
+		opening: { required: false, nodes: ['terminus'] },
+		order: 'chest-up',
+		neckDirection: 'up',
+		caps: { fluid: 2, muscle: 2 },
+		mouthFinish: 'up',
+		severities: { 'outlet-closed': 'advice', 'receiver-closed': 'advice' }
+	},
+	{
+		...base,
+		id: 'crown-down',
+		title: 'Crown down',
+		reason:
+			'From the forehead to the jaw to the neck, everything pushed towards the exits, light sweeps to finish.',
+		opening: { required: false, nodes: ['terminus'] },
+		order: 'crown-down',
+		drainPolicy: 'every-region',
+		caps: { fluid: 2, muscle: 2 },
+		underChin: 'straight-down',
+		severities: { 'outlet-closed': 'advice', 'receiver-closed': 'advice', 'throat-straight-down': 'advice' }
+	},
+	{
+		...base,
+		id: 'release-then-drain',
+		title: 'Release, then drain',
+		reason:
+			'Muscles first, deep and pinned, zone after zone, with the breath; then a separate light drain over everything.',
+		order: 'muscle-first',
+		layering: 'separate',
+		caps: { fluid: 1, muscle: 4 },
+		glide: 'dry'
+	},
+	{
+		...base,
+		id: 'nape-first',
+		title: 'Nape first',
+		reason:
+			'For chin and jaw: free the back of the neck, then under the chin, then along the bone to the ear, then down behind the ear.',
+		opening: {
+			required: true,
+			nodes: ['terminus', 'posterior-cervical', 'occipital', 'deep-cervical', 'tonsillar']
+		},
+		order: 'nape-first',
+		drainPolicy: 'every-region'
+	}
+];
+
+/** A shipped school by id, or the first (outlet first) where the id is unknown. */
+export const schoolById = (id: string): School => SCHOOLS.find((s) => s.id === id) ?? SCHOOLS[0]!;

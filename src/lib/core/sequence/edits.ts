@@ -1,0 +1,221 @@
+import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
+import { z } from 'zod';
+import { otherSide } from '../atlas/places';
+import { stepTitle } from './describe';
+import {
+	SequenceSchema,
+	type Block,
+	type Phase,
+	type Sequence,
+	type Step,
+	type StepSide
+} from './sequence.schema';
+import { findStep } from './walk';
+
+enablePatches();
+
+const PatchSchema = z.strictObject({
+	op: z.enum(['replace', 'remove', 'add']),
+	path: z.array(z.union([z.string(), z.number()])),
+	value: z.unknown().optional()
+});
+
+/** An edit as data: what it is called, how to do it and how to take it back. It survives a reload. */
+export const EditSchema = z.strictObject({
+	label: z.string().min(1).max(300),
+	patch: z.array(PatchSchema),
+	inverse: z.array(PatchSchema)
+});
+export type Edit = z.infer<typeof EditSchema>;
+
+/** Makes an edit from a change of a draft. The sequence itself is left as it is. */
+export function makeEdit(sequence: Sequence, label: string, change: (draft: Draft<Sequence>) => void): Edit {
+	const [, patch, inverse] = produceWithPatches(sequence, change);
+	return { label, patch: patch as Edit['patch'], inverse: inverse as Edit['inverse'] };
+}
+
+const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
+	applyPatches(sequence, patches as Parameters<typeof applyPatches>[1]);
+
+/** Checked, but handed on as it is: untouched steps keep their identity, so views redraw only what changed. */
+function checked(sequence: Sequence): Sequence {
+	SequenceSchema.parse(sequence);
+	return sequence;
+}
+
+/**
+ * The sequence after an edit.
+ * @throws {ZodError} if the result is no valid sequence (for example a step without a side)
+ */
+export function applyEdit(sequence: Sequence, edit: Edit): Sequence {
+	return checked(patched(sequence, edit.patch));
+}
+
+/** The sequence before an edit. */
+export function revertEdit(sequence: Sequence, edit: Edit): Sequence {
+	return checked(patched(sequence, edit.inverse));
+}
+
+const blockOf = (draft: Draft<Sequence>, stepId: string) =>
+	draft.phases.flatMap((p) => p.blocks).find((b) => b.steps.some((s) => s.id === stepId));
+
+const named = (sequence: Sequence, stepId: string): string => {
+	const placed = findStep(sequence, stepId);
+	if (!placed) throw new Error(`unknown step: ${stepId}`);
+	return `${placed.number}, ${stepTitle(placed.step)}`;
+};
+
+/** Changes fields of a step. A field set to `undefined` is removed. */
+export function setStep(sequence: Sequence, stepId: string, change: Partial<Step>, label?: string): Edit {
+	const title = label ?? `Change ${Object.keys(change).join(', ')} of step ${named(sequence, stepId)}`;
+	return makeEdit(sequence, title, (draft) => {
+		const step = blockOf(draft, stepId)?.steps.find((s) => s.id === stepId);
+		if (!step) throw new Error(`unknown step: ${stepId}`);
+		for (const [field, value] of Object.entries(change)) {
+			if (value === undefined) delete (step as Record<string, unknown>)[field];
+			else (step as Record<string, unknown>)[field] = value;
+		}
+	});
+}
+
+/** Where a step goes: after a step, before a step, or at the end of a phase. */
+export type Spot = { readonly after: string } | { readonly before: string } | { readonly phase: string };
+
+function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block>; index: number } {
+	if ('phase' in spot) {
+		const phase = draft.phases.find((p) => p.id === spot.phase);
+		if (!phase) throw new Error(`unknown phase: ${spot.phase}`);
+		const last = phase.blocks.at(-1);
+		if (last?.sides === 'asSteps') return { block: last, index: last.steps.length };
+		phase.blocks.push({
+			id: `${phase.id}-b${phase.blocks.length + 1}`,
+			title: '',
+			sides: 'asSteps',
+			steps: []
+		});
+		return { block: phase.blocks.at(-1)!, index: 0 };
+	}
+	const id = 'after' in spot ? spot.after : spot.before;
+	const block = blockOf(draft, id);
+	if (!block) throw new Error(`unknown step: ${id}`);
+	return { block, index: block.steps.findIndex((s) => s.id === id) + ('after' in spot ? 1 : 0) };
+}
+
+/** A step as it must look inside a block: with a side of its own, or without. */
+function fitted(step: Step, block: Pick<Block, 'sides'>): Step {
+	if (block.sides === 'asSteps') return step.side === undefined ? { ...step, side: 'both' } : step;
+	const { side: _side, ...rest } = step;
+	return rest;
+}
+
+export function insertStep(sequence: Sequence, step: Step, spot: Spot, label?: string): Edit {
+	return makeEdit(sequence, label ?? `Add ${stepTitle(step)}`, (draft) => {
+		const { block, index } = spotIn(draft, spot);
+		block.steps.splice(index, 0, fitted(step, block) as Draft<Step>);
+	});
+}
+
+export function removeSteps(sequence: Sequence, stepIds: readonly string[]): Edit {
+	const first = stepIds[0];
+	const label =
+		stepIds.length === 1 && first
+			? `Remove step ${named(sequence, first)}`
+			: `Remove ${stepIds.length} steps`;
+	return makeEdit(sequence, label, (draft) => {
+		for (const phase of draft.phases)
+			for (const block of phase.blocks) block.steps = block.steps.filter((s) => !stepIds.includes(s.id));
+	});
+}
+
+/** Moves a step one place up or down; at the edge of its block into the next block, also across phases. */
+export function moveStep(sequence: Sequence, stepId: string, by: -1 | 1): Edit | null {
+	const placed = findStep(sequence, stepId);
+	if (!placed) return null;
+	const [p, b, s] = placed.at;
+	const label = `Move step ${named(sequence, stepId)} ${by < 0 ? 'up' : 'down'}`;
+	const within = placed.block.steps[s + by];
+	const blocks = sequence.phases.flatMap((phase, pi) => phase.blocks.map((block, bi) => ({ block, pi, bi })));
+	const next = blocks[blocks.findIndex((x) => x.pi === p && x.bi === b) + by];
+	if (!within && !next) return null;
+	return makeEdit(sequence, label, (draft) => {
+		const from = draft.phases[p]!.blocks[b]!;
+		const [step] = from.steps.splice(s, 1);
+		const to = within ? from : draft.phases[next!.pi]!.blocks[next!.bi]!;
+		const index = within ? s + by : by < 0 ? to.steps.length : 0;
+		to.steps.splice(index, 0, fitted(step as Step, to) as Draft<Step>);
+	});
+}
+
+/** Moves a step to stand before another one, or to the end of a phase. */
+export function relocateStep(sequence: Sequence, stepId: string, spot: Spot): Edit {
+	const step = findStep(sequence, stepId)?.step;
+	if (!step) throw new Error(`unknown step: ${stepId}`);
+	return makeEdit(sequence, `Move step ${named(sequence, stepId)}`, (draft) => {
+		const from = blockOf(draft, stepId)!;
+		from.steps.splice(
+			from.steps.findIndex((s) => s.id === stepId),
+			1
+		);
+		const { block, index } = spotIn(draft, spot);
+		block.steps.splice(index, 0, fitted(step, block) as Draft<Step>);
+	});
+}
+
+export function duplicateStep(sequence: Sequence, stepId: string, newId: string): Edit {
+	const step = findStep(sequence, stepId)?.step;
+	if (!step) throw new Error(`unknown step: ${stepId}`);
+	return insertStep(
+		sequence,
+		{ ...step, id: newId },
+		{ after: stepId },
+		`Duplicate step ${named(sequence, stepId)}`
+	);
+}
+
+/** The other side of a one-sided choice; both and midline stay as they are. */
+export function swappedSide(side: StepSide): StepSide {
+	if (side === 'both' || side === 'midline') return side;
+	if (side === 'left' || side === 'right') return otherSide(side);
+	return { ...side, first: otherSide(side.first) };
+}
+
+/** An empty phase with one block. */
+export function newPhase(id: string, title: string): Phase {
+	return {
+		id,
+		title,
+		exitAfter: false,
+		blocks: [{ id: `${id}-b1`, title: '', sides: 'asSteps', steps: [] }]
+	};
+}
+
+export function addPhase(sequence: Sequence, phase: Phase): Edit {
+	return makeEdit(sequence, `Add the phase ${phase.title}`, (draft) => {
+		draft.phases.push(phase as Draft<Phase>);
+	});
+}
+
+export function removePhase(sequence: Sequence, phaseId: string): Edit {
+	const phase = sequence.phases.find((p) => p.id === phaseId);
+	return makeEdit(sequence, `Remove the phase ${phase?.title ?? phaseId}`, (draft) => {
+		draft.phases = draft.phases.filter((p) => p.id !== phaseId);
+	});
+}
+
+export function renamePhase(sequence: Sequence, phaseId: string, title: string): Edit {
+	return makeEdit(sequence, `Rename a phase to ${title}`, (draft) => {
+		const phase = draft.phases.find((p) => p.id === phaseId);
+		if (phase) phase.title = title;
+	});
+}
+
+type Head = Pick<
+	Sequence,
+	'title' | 'notes' | 'goals' | 'budgetSeconds' | 'school' | 'performer' | 'orientation' | 'medium'
+>;
+/** Changes what stands at the head of a sequence: title, school, budget, notes. */
+export function setHead(sequence: Sequence, change: Partial<Head>, label: string): Edit {
+	return makeEdit(sequence, label, (draft) => {
+		Object.assign(draft, change);
+	});
+}

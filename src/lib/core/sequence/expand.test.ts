@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
+import { balanceOf } from './balance';
+import { expand } from './expand';
+import { timingOf } from './timing';
+
+const secondsOf = (...steps: Parameters<typeof sequenceOf>[0]) =>
+	expand(sequenceOf(steps), CONTEXT).at(-1)?.endSeconds ?? 0;
+
+describe('time of one step, by hand', () => {
+	test('both sides at once: 5 reps × 2 s = 10 s', () => {
+		expect(secondsOf(step('a', ['chin', 'jawline']))).toBe(10);
+	});
+	test('one side, then the other: 10 s + change of side 2 s + 10 s = 22 s', () => {
+		expect(secondsOf(step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }))).toBe(22);
+	});
+	test('alternating: the dose per side, interleaved, without a change: 20 s and ten events', () => {
+		const events = expand(
+			sequenceOf([step('a', ['chin', 'jawline'], { side: { alternate: true, first: 'right' } })]),
+			CONTEXT
+		);
+		expect(events.map((e) => e.side)).toEqual(Array.from({ length: 5 }, () => ['right', 'left']).flat());
+		expect(events.at(-1)!.endSeconds).toBe(20);
+	});
+	test('lanes and reversal: 2 lanes × 2 directions × 5 × 2 s = 40 s', () => {
+		const s = step('a', ['chin', 'jawline'], { lanes: 2, reverse: true });
+		expect(secondsOf(s)).toBe(40);
+		const ways = expand(sequenceOf([s]), CONTEXT).map((e) => `${e.lane}${e.direction}`);
+		expect(ways).toEqual(['1forward', '1back', '2forward', '2back']);
+	});
+	test('four stations of a breath each: 3 × 2 s + 3 × 4 × 10 s = 126 s', () => {
+		const places = ['chin', 'jawline', 'masseter', 'preauricular'] as const;
+		const stations = { places: [...places], hold: { kind: 'breaths' as const, amount: 1 } };
+		const dose = { kind: 'reps' as const, min: 3, target: 3, max: 3 };
+		expect(secondsOf(step('a', [...places], { stations, dose }))).toBe(126);
+	});
+	test('half a minute a place over fourteen places is seven minutes; the pace does not multiply', () => {
+		const zones =
+			'brow temple malar zygoma buccal nasolabial chin jawline masseter ear throat nape shoulder axilla';
+		const dose = { kind: 'seconds' as const, min: 30, target: 30, max: 30 };
+		const places = zones.split(' ') as Parameters<typeof step>[1];
+		expect(secondsOf(step('a', places, { motion: 'press-hold', dose, paceSeconds: 5 }))).toBe(420);
+	});
+	test('a dose breath is 10 s: three breaths take 30 s', () => {
+		expect(secondsOf(step('a', ['nape'], { dose: { kind: 'breaths', min: 1, target: 3, max: 5 } }))).toBe(30);
+	});
+	test('a drain link after each side: 3 places × 1 s + 3 pumps × 1 s, twice', () => {
+		const end = {
+			kind: 'link' as const,
+			places: ['n:tonsillar' as const, 'n:deep-cervical' as const, 'n:terminus' as const],
+			pumps: 3,
+			by: 'hand' as const
+		};
+		expect(secondsOf(step('a', ['chin', 'jawline'], { end, side: { each: true, first: 'left' } }))).toBe(34);
+	});
+});
+
+describe('transitions are charged to the step that needs them', () => {
+	const stone = { id: 'stone-plate' as const, edge: 'notch' as const };
+	test('the first step pays for its tool; the same tool again costs nothing; hands cost nothing', () => {
+		const a = step('a', ['chin', 'jawline'], { contact: 'tool', tool: stone });
+		const b = step('b', ['chin', 'jawline'], { contact: 'tool', tool: stone });
+		expect(secondsOf(a, b, step('c', ['chin', 'jawline']))).toBe(6 + 10 + 10 + 10);
+	});
+	test('gloves on and off again: 30 s each', () => {
+		const inside = step('a', ['masseter'], {
+			aim: 'release',
+			contact: 'thumb-inside',
+			tool: { id: 'gloves' }
+		});
+		const t = timingOf(sequenceOf([inside, step('b', ['chin', 'jawline'])]), CONTEXT);
+		expect(t.steps.get('a')!.expectedSeconds).toBe(40);
+		expect(t.steps.get('b')!.expectedSeconds).toBe(40);
+	});
+	test('posture 3 s, more oil 20 s, and a change between one-sided steps 2 s', () => {
+		const left = step('a', ['chin', 'jawline'], { side: 'left', posture: 'turned' });
+		const right = step('b', ['chin', 'jawline'], {
+			side: 'right',
+			posture: 'turned',
+			medium: { id: 'oil', ml: 0.1 }
+		});
+		expect(secondsOf(left, right)).toBe(3 + 10 + 20 + 2 + 10);
+	});
+	test('both in between costs no change of side', () => {
+		const [a, b, c] = [
+			step('a', ['chin', 'jawline'], { side: 'left' }),
+			step('b', ['chin', 'jawline']),
+			step('c', ['chin', 'jawline'], { side: 'right' })
+		];
+		expect(secondsOf(a, b, c)).toBe(30);
+	});
+});
+
+test('a block side by side: every step left, one change, then every step right', () => {
+	const bare = ['a', 'b', 'c'].map((id) => {
+		const { side: _side, ...rest } = step(id, ['chin', 'jawline']);
+		return rest;
+	});
+	const sequence = sequenceOf([]);
+	const block = { id: 'b', title: '', sides: { each: true as const, first: 'left' as const }, steps: bare };
+	const events = expand({ ...sequence, phases: [{ ...sequence.phases[0]!, blocks: [block] }] }, CONTEXT);
+	expect(events.map((e) => `${e.stepId}${e.kind === 'transition' ? '+' : ''}${e.side[0]}`)).toEqual(
+		'al bl cl a+r ar br cr'.split(' ')
+	);
+	expect(events.at(-1)!.endSeconds).toBe(62);
+});
+
+describe('min, expected and max', () => {
+	test('from the count range, by hand: 3, 5 and 8 reps of 2 s', () => {
+		const t = timingOf(sequenceOf([step('a', ['chin', 'jawline'])]), CONTEXT);
+		expect([t.minSeconds, t.expectedSeconds, t.maxSeconds]).toEqual([6, 10, 16]);
+	});
+	test('until warm: min, target, and the cap as maximum on each side', () => {
+		const until = { sign: 'warm' as const, capSeconds: 60 };
+		const t = timingOf(
+			sequenceOf([step('a', ['masseter'], { until, side: { each: true, first: 'left' } })]),
+			CONTEXT
+		);
+		expect([t.minSeconds, t.expectedSeconds, t.maxSeconds]).toEqual([6 + 2 + 6, 22, 60 + 2 + 60]);
+	});
+	test('events are gapless from 0, and min ≤ expected ≤ max where no cap cuts', () => {
+		fc.assert(
+			fc.property(anySequence, (sequence) => {
+				const events = expand(sequence, CONTEXT);
+				events.forEach((e, i) => expect(e.startSeconds).toBeCloseTo(i ? events[i - 1]!.endSeconds : 0, 6));
+				const t = timingOf(sequence, CONTEXT, events);
+				expect(t.minSeconds).toBeLessThanOrEqual(t.expectedSeconds + 1e-6);
+				expect(t.expectedSeconds).toBeLessThanOrEqual(t.maxSeconds + 1e-6);
+				const sum = [...t.steps.values()].reduce((s, x) => s + x.expectedSeconds, 0);
+				expect(sum).toBeCloseTo(t.expectedSeconds, 6);
+			}),
+			{ numRuns: 150 }
+		);
+	});
+});
+
+describe('balance', () => {
+	const of = (...steps: Parameters<typeof sequenceOf>[0]) =>
+		balanceOf(expand(sequenceOf(steps), CONTEXT), CONTEXT.working);
+	test('both counts fully on each side, the midline half to each', () => {
+		const b = of(step('a', ['masseter']), step('c', ['chin'], { side: 'midline' }));
+		expect(b.overall.left).toEqual(b.overall.right);
+		expect(b.overall.left.seconds).toBe(10 + 5);
+		expect(b.zones.get('chin')!.left.seconds).toBe(5);
+	});
+	test('pressure-weighted by hand: 10 s at level 3 (9 kPa) is 90 kPa·s', () => {
+		const b = of(step('a', ['masseter'], { pressure: 3, side: 'left' }));
+		expect(b.overall.left).toEqual({ reps: 5, seconds: 10, weightedSeconds: 90 });
+		expect(b.overall.right.seconds).toBe(0);
+	});
+	test('an element with its own side counts there', () => {
+		const b = of(step('a', ['chin:left', 'chin:right'], { side: 'left' }));
+		expect(b.overall.left.seconds).toBe(5);
+		expect(b.overall.right.seconds).toBe(5);
+	});
+	test('a long sweep is weighted place by place', () => {
+		const b = of(step('a', ['malar', 'zygoma'], { levels: [1, 2], side: 'left' }));
+		expect(b.overall.left.weightedSeconds).toBeCloseTo(5 * 1.85 + 5 * 4.5, 9);
+	});
+	test('pumps count too', () => {
+		expect(of(pump('a', 'terminus')).overall.right.reps).toBe(7);
+	});
+});

@@ -1,0 +1,237 @@
+import { ZONES } from '../atlas/zones';
+import { otherSide, type PlaceRef, type Side } from '../atlas/places';
+import type { Level } from '../pressure/levels';
+import { isStationary } from '../technique/vocabulary';
+import type { Working } from '../working/working.schema';
+import type { Block, Phase, Sequence, Step } from './sequence.schema';
+import { levelsOf } from './walk';
+
+export type WorkedSide = Side | 'both' | 'midline';
+export type EventKind = 'work' | 'link' | 'station' | 'transition' | 'rest';
+
+/** A stretch of time in a sequence. Runs of equal repetitions are one event. */
+export interface TimedEvent {
+	readonly stepId: string;
+	readonly blockId: string;
+	readonly phaseId: string;
+	readonly kind: EventKind;
+	readonly side: WorkedSide;
+	/** Lane of the stroke, from 1. */
+	readonly lane: number;
+	readonly direction: 'forward' | 'back';
+	/** Repetitions; for a dose in seconds as many as the pace gives, for breaths one a breath. */
+	readonly reps: number;
+	readonly paceSeconds: number;
+	readonly startSeconds: number;
+	readonly endSeconds: number;
+	readonly places: readonly PlaceRef[];
+	readonly levels: readonly Level[];
+}
+
+export type CountChoice = 'min' | 'target' | 'max';
+export interface ExpandContext {
+	/** The zone table; passed in, so that the core reads nothing from outside. */
+	readonly atlas: typeof ZONES;
+	readonly working: Working;
+}
+
+interface Cursor {
+	seconds: number;
+	tool: string | null;
+	gloved: boolean;
+	posture: Step['posture'];
+	side: Side | null;
+	readonly out: TimedEvent[];
+}
+
+/**
+ * A sequence as timed events, in playing order, gapless from second 0.
+ * @param sequence a valid sequence
+ * @param context atlas and working values
+ * @param count which end of each count range is taken; expected time is `target`
+ */
+export function expand(
+	sequence: Sequence,
+	context: ExpandContext,
+	count: CountChoice = 'target'
+): TimedEvent[] {
+	const cursor: Cursor = { seconds: 0, tool: null, gloved: false, posture: 'neutral', side: null, out: [] };
+	for (const phase of sequence.phases)
+		for (const block of phase.blocks)
+			if (block.sides === 'asSteps') {
+				for (const step of block.steps) expandStep(cursor, { phase, block, step }, context.working, count);
+			} else {
+				for (const side of [block.sides.first, otherSide(block.sides.first)])
+					for (const step of block.steps)
+						expandPass(cursor, { phase, block, step }, side, context.working, count);
+			}
+	return cursor.out;
+}
+
+interface Placed {
+	readonly phase: Phase;
+	readonly block: Block;
+	readonly step: Step;
+}
+
+function expandStep(cursor: Cursor, placed: Placed, working: Working, count: CountChoice): void {
+	const side = placed.step.side ?? 'both';
+	if (typeof side === 'string') expandPass(cursor, placed, side, working, count);
+	else if ('each' in side)
+		for (const s of [side.first, otherSide(side.first)]) expandPass(cursor, placed, s, working, count);
+	else expandAlternate(cursor, placed, side.first, working, count);
+}
+
+function push(
+	cursor: Cursor,
+	{ phase, block, step }: Placed,
+	part: Pick<TimedEvent, 'kind' | 'side'> & Partial<TimedEvent>,
+	seconds: number
+): void {
+	if (!(seconds > 0)) return;
+	cursor.out.push({
+		stepId: step.id,
+		blockId: block.id,
+		phaseId: phase.id,
+		lane: 1,
+		direction: 'forward',
+		reps: 1,
+		paceSeconds: seconds,
+		places: step.places,
+		levels: levelsOf(step),
+		...part,
+		startSeconds: cursor.seconds,
+		endSeconds: cursor.seconds + seconds
+	});
+	cursor.seconds += seconds;
+}
+
+/** Seconds that go by before a pass can begin: tool, gloves, posture, side, medium. The same in min, expected and max. */
+function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working): void {
+	const { step } = placed;
+	let seconds = 0;
+	const gloved = step.tool?.id === 'gloves';
+	if (gloved !== cursor.gloved) seconds += working.glovesSeconds;
+	cursor.gloved = gloved;
+	const tool = step.tool && !gloved ? `${step.tool.id}/${step.tool.edge ?? ''}` : null;
+	if (tool && tool !== cursor.tool) seconds += working.toolPickUpSeconds;
+	cursor.tool = tool;
+	if (step.posture !== cursor.posture) seconds += working.postureChangeSeconds;
+	cursor.posture = step.posture;
+	const oneSide = side === 'left' || side === 'right' ? side : null;
+	if (oneSide && cursor.side && oneSide !== cursor.side) seconds += working.sideChangeSeconds;
+	cursor.side = oneSide;
+	const topsUp = step.medium && step.aim !== 'prepare';
+	if (topsUp && !cursor.out.some((e) => e.stepId === step.id)) seconds += working.topUpSeconds;
+	push(cursor, placed, { kind: 'transition', side }, seconds);
+}
+
+/** Counted seconds of one pass in one lane and direction, split into what repeats. */
+function passDose(step: Step, working: Working, count: CountChoice): { reps: number; paceSeconds: number } {
+	const amount = step.dose[count];
+	if (step.dose.kind === 'reps') return { reps: amount, paceSeconds: step.paceSeconds };
+	const perPlace = isStationary(step.motion) ? Math.max(1, step.places.length) : 1;
+	if (step.dose.kind === 'breaths')
+		return { reps: amount * perPlace, paceSeconds: working.doseBreathSeconds };
+	const seconds = amount * perPlace;
+	const reps = Math.max(1, Math.round(seconds / step.paceSeconds));
+	return { reps, paceSeconds: seconds / reps };
+}
+
+/** Seconds of one station's hold. */
+export function holdSeconds(step: Step, working: Working): number {
+	if (!step.stations) return 0;
+	const { kind, amount } = step.stations.hold;
+	return kind === 'breaths' ? amount * working.doseBreathSeconds : amount;
+}
+
+function expandPass(
+	cursor: Cursor,
+	placed: Placed,
+	side: WorkedSide,
+	working: Working,
+	count: CountChoice
+): void {
+	payTransitions(cursor, placed, side, working);
+	const { step } = placed;
+	const { reps, paceSeconds } = passDose(step, working, count);
+	const kind: EventKind = step.motion === 'none' && step.contact === 'none' ? 'rest' : 'work';
+	const start = cursor.seconds;
+	for (let lane = 1; lane <= step.lanes; lane++)
+		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const)) {
+			const part = { kind, side, lane, direction, paceSeconds };
+			if (!step.stations) push(cursor, placed, { ...part, reps }, reps * paceSeconds);
+			else
+				for (let rep = 0; rep < reps; rep++) {
+					push(cursor, placed, part, paceSeconds);
+					pushStations(cursor, placed, part, working);
+				}
+		}
+	if (step.until && count === 'max') stretch(cursor, start, step.until.capSeconds);
+	pushLink(cursor, placed, side, working);
+}
+
+function pushStations(
+	cursor: Cursor,
+	placed: Placed,
+	part: Pick<TimedEvent, 'side' | 'lane' | 'direction'>,
+	working: Working
+): void {
+	const { step } = placed;
+	const levels = levelsOf(step);
+	for (const place of step.stations!.places) {
+		const level = levels[step.places.indexOf(place)] ?? levels[0]!;
+		push(
+			cursor,
+			placed,
+			{ ...part, kind: 'station', places: [place], levels: [level] },
+			holdSeconds(step, working)
+		);
+	}
+}
+
+/** `until` ends at its cap at the latest: the last event of the pass is lengthened or cut to it. */
+function stretch(cursor: Cursor, startSeconds: number, capSeconds: number): void {
+	const end = startSeconds + capSeconds;
+	while (cursor.out.length && cursor.out.at(-1)!.startSeconds >= end) cursor.out.pop();
+	const last = cursor.out.pop();
+	if (!last) return;
+	const reps = Math.max(1, Math.round((end - last.startSeconds) / last.paceSeconds));
+	cursor.out.push({ ...last, reps, paceSeconds: (end - last.startSeconds) / reps, endSeconds: end });
+	cursor.seconds = end;
+}
+
+function pushLink(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working): void {
+	const { end } = placed.step;
+	if (end.kind !== 'link') return;
+	const levels: Level[] = end.places.map(() => 1);
+	push(
+		cursor,
+		placed,
+		{ kind: 'link', side, reps: end.pumps, places: end.places, levels },
+		end.places.length * working.linkPlaceSeconds + end.pumps * working.linkPumpSeconds
+	);
+}
+
+/** Repetition by repetition, left and right in turn. The hands change without a pause. */
+function expandAlternate(
+	cursor: Cursor,
+	placed: Placed,
+	first: Side,
+	working: Working,
+	count: CountChoice
+): void {
+	payTransitions(cursor, placed, 'both', working);
+	const { step } = placed;
+	const { reps, paceSeconds } = passDose(step, working, count);
+	const sides = [first, otherSide(first)];
+	for (let lane = 1; lane <= step.lanes; lane++)
+		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const))
+			for (let rep = 0; rep < reps; rep++)
+				for (const side of sides) {
+					const part = { kind: 'work' as const, side, lane, direction, paceSeconds };
+					push(cursor, placed, part, paceSeconds);
+					if (step.stations) pushStations(cursor, placed, part, working);
+				}
+	for (const side of sides) pushLink(cursor, placed, side, working);
+}

@@ -1,0 +1,41 @@
+import type { Side } from '../atlas/places';
+import type { TimedEvent, WorkedSide } from './expand';
+
+/** One step on one side, its lanes, directions and stations taken together; a drain link is a pass of its own. */
+export interface Pass {
+	readonly stepId: string;
+	readonly kind: 'work' | 'link';
+	readonly side: WorkedSide;
+	readonly startSeconds: number;
+	readonly endSeconds: number;
+	readonly reps: number;
+	readonly event: TimedEvent;
+}
+
+/** The passes of a sequence in order of their start. Alternating sides are interleaved and overlap. */
+export function passesOf(events: readonly TimedEvent[]): Pass[] {
+	const passes: Pass[] = [];
+	const open = new Map<WorkedSide, number>();
+	let stepId = '';
+	for (const event of events) {
+		if (event.kind === 'transition') continue;
+		if (event.stepId !== stepId) open.clear();
+		stepId = event.stepId;
+		const kind = event.kind === 'link' ? 'link' : 'work';
+		const at = kind === 'work' ? open.get(event.side) : undefined;
+		const known = at === undefined ? undefined : passes[at];
+		const reps = event.kind === 'station' ? 0 : event.reps;
+		if (known && at !== undefined)
+			passes[at] = { ...known, endSeconds: event.endSeconds, reps: known.reps + reps };
+		else {
+			if (kind === 'work') open.set(event.side, passes.length);
+			const { side, startSeconds, endSeconds } = event;
+			passes.push({ stepId, kind, side, startSeconds, endSeconds, reps, event });
+		}
+	}
+	return passes;
+}
+
+/** The sides on which a pass works. */
+export const sidesOf = (side: WorkedSide): readonly Side[] =>
+	side === 'both' || side === 'midline' ? ['left', 'right'] : [side];

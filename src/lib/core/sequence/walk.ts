@@ -1,0 +1,40 @@
+import type { Level } from '../pressure/levels';
+import type { Block, Phase, Sequence, Step } from './sequence.schema';
+
+/** A step with where it stands. `number` counts from 1 over the whole sequence, as shown on the shore. */
+export interface PlacedStep {
+	readonly step: Step;
+	readonly block: Block;
+	readonly phase: Phase;
+	readonly number: number;
+	/** Indexes of phase, block and step. */
+	readonly at: readonly [number, number, number];
+}
+
+/** All steps in playing order. */
+export function stepsOf(sequence: Sequence): PlacedStep[] {
+	const out: PlacedStep[] = [];
+	sequence.phases.forEach((phase, p) =>
+		phase.blocks.forEach((block, b) =>
+			block.steps.forEach((step, s) =>
+				out.push({ step, block, phase, number: out.length + 1, at: [p, b, s] })
+			)
+		)
+	);
+	return out;
+}
+
+export const findStep = (sequence: Sequence, stepId: string): PlacedStep | undefined =>
+	stepsOf(sequence).find((s) => s.step.id === stepId);
+
+/** The pressure level at each place of a step; one entry for a step without places. */
+export function levelsOf(step: Step): readonly Level[] {
+	if (step.levels) return step.levels;
+	return Array.from({ length: Math.max(1, step.places.length) }, () => step.pressure ?? 0);
+}
+
+/** The highest level of a step: the one it is drawn and named by. */
+export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step)) as Level;
+
+/** Aims whose strokes move fluid on purpose. */
+export const movesFluid = (step: Step): boolean => step.aim === 'drain' || step.aim === 'close';
