@@ -1,1 +1,1 @@
-<h1>x</h1>
+<h1 class="p-4">Today</h1>

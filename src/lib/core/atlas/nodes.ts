@@ -2,27 +2,34 @@
 export interface NodeInfo {
 	/** Plain words, as spoken on the stage. */
 	readonly label: string;
+	/** Where it lies, as the end of a stroke: "to the front of the ear". */
+	readonly where: string;
 	/** Anatomical term. */
 	readonly anatomical: string;
 	/** True where fluid leaves the model for the veins. */
 	readonly outlet: boolean;
 }
 
-const node = (label: string, anatomical: string, outlet = false): NodeInfo => ({ label, anatomical, outlet });
+const node = (label: string, where: string, anatomical: string, outlet = false): NodeInfo => ({
+	label,
+	where,
+	anatomical,
+	outlet
+});
 
 /** The eleven node groups, from the outlets outwards. */
 export const NODES = {
-	terminus: node('Collarbone nodes', 'Terminus: angulus venosus, nodi supraclaviculares', true),
-	axillary: node('Armpit nodes', 'Nodi axillares', true),
-	'deep-cervical': node('Neck nodes', 'Nodi cervicales profundi'),
-	'posterior-cervical': node('Back of the neck nodes', 'Nodi cervicales posteriores'),
-	occipital: node('Base of the skull nodes', 'Nodi occipitales'),
-	postauricular: node('Nodes behind the ear', 'Nodi mastoidei'),
-	preauricular: node('Nodes before the ear', 'Nodi parotidei superficiales'),
-	tonsillar: node('Nodes below the ear', 'Nodus jugulodigastricus'),
-	submandibular: node('Nodes under the jaw', 'Nodi submandibulares'),
-	submental: node('Nodes under the chin', 'Nodi submentales'),
-	facial: node('Cheek nodes', 'Nodi faciales')
+	terminus: node('Collarbone nodes', 'collarbone', 'Terminus: angulus venosus, nodi supraclaviculares', true),
+	axillary: node('Armpit nodes', 'armpit', 'Nodi axillares', true),
+	'deep-cervical': node('Neck nodes', 'side of the neck', 'Nodi cervicales profundi'),
+	'posterior-cervical': node('Back of the neck nodes', 'back of the neck', 'Nodi cervicales posteriores'),
+	occipital: node('Base of the skull nodes', 'base of the skull', 'Nodi occipitales'),
+	postauricular: node('Nodes behind the ear', 'behind the ear', 'Nodi mastoidei'),
+	preauricular: node('Nodes before the ear', 'front of the ear', 'Nodi parotidei superficiales'),
+	tonsillar: node('Nodes below the ear', 'below the ear', 'Nodus jugulodigastricus'),
+	submandibular: node('Nodes under the jaw', 'under the jaw', 'Nodi submandibulares'),
+	submental: node('Nodes under the chin', 'under the chin', 'Nodi submentales'),
+	facial: node('Cheek nodes', 'beside the smile fold', 'Nodi faciales')
 } as const satisfies Record<string, NodeInfo>;
 
 export type NodeId = keyof typeof NODES;

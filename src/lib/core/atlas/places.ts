@@ -45,5 +45,11 @@ export function labelOf(place: PlaceId): string {
 	return node ? NODES[node].label : ZONES[place as ZoneId].label;
 }
 
+/** A place as the end of a stroke, in lower case: a node group is named by where it lies. */
+export function whereOf(place: PlaceId): string {
+	const node = nodeOf(place);
+	return node ? NODES[node].where : ZONES[place as ZoneId].label.toLowerCase();
+}
+
 /** The side in words: always the client's. */
 export const sideWords: Record<Side, string> = { left: 'the client’s left', right: 'the client’s right' };

@@ -13,6 +13,8 @@ export interface Judgement {
 	readonly timing: Timing;
 	readonly balance: Balance;
 	readonly findings: readonly Finding[];
+	/** What the rules looked at. */
+	readonly context: JudgeContext;
 }
 
 export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContext {
@@ -45,7 +47,7 @@ export function judge(sequence: Sequence, given: ExpandContext): Judgement {
 		}))
 	);
 	const { events, timing, balance } = context;
-	return { events, timing, balance, findings: findings.sort(bySeverity) };
+	return { events, timing, balance, findings: findings.sort(bySeverity), context };
 }
 
 /** The edit that mends a finding, or null where none is possible. Nothing is changed by asking. */

@@ -13,7 +13,7 @@ const key = (node: NodeId, side: Side) => `${node}:${side}`;
 export class Openings {
 	readonly #times = new Map<string, number[]>();
 
-	constructor(context: JudgeContext) {
+	constructor(context: Pick<JudgeContext, 'passes' | 'byId' | 'working'>) {
 		for (const pass of context.passes) {
 			const step = context.byId.get(pass.stepId)!.step;
 			const link = pass.kind === 'link';

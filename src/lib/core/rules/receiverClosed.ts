@@ -7,12 +7,15 @@ import { OPEN_ENOUGH, openBefore, Openings, openness } from './openings';
 import type { JudgeContext, RawFinding, Rule } from './rule';
 import { endPlace, isFluidStroke } from './strokes';
 
+/** Small and inconstant nodes beside the smile fold: fluid passes them, nobody is told to open them. */
+const INCONSTANT: readonly NodeId[] = ['facial'];
+
 /** The node groups that a stroke sends fluid to: those on its path, else the one its last zone drains to. */
 export function receiversOf(step: Step): NodeId[] {
 	const onPath = step.places.map((ref) => nodeOf(placeOf(ref))).filter((n): n is NodeId => n !== null);
-	if (onPath.length) return onPath;
 	const receiver = mainReceiver(placeOf(endPlace(step)));
-	return receiver ? [receiver] : [];
+	const receivers = onPath.length || !receiver ? onPath : [receiver];
+	return receivers.filter((node) => !INCONSTANT.includes(node));
 }
 
 /** A step that works one side after the other is judged at its start; a block, at each of its passes. */

@@ -68,9 +68,7 @@ describe('order', () => {
 	test('stranded fluid is named by zone and side, and where it waits', () => {
 		const list = found([...OPEN, step('m', ['malar', 'zygoma'], { side: 'left' }), CLOSE], 'stranded');
 		expect(list.map((f) => `${f.place} ${f.side}`).sort()).toEqual(['malar left', 'zygoma left']);
-		expect(sentenceOf(list[0]!).head).toBe(
-			'Fluid of the apple of the cheek, left is left at the cheekbone by 6.'
-		);
+		expect(sentenceOf(list[0]!).head).toBe('Apple of the cheek, left: fluid stays at the cheekbone after 6.');
 	});
 	test('a later sweep over the place, or a link, carries it away', () => {
 		const cheek = step('m', ['malar', 'zygoma', 'preauricular', 'n:preauricular']);

@@ -1,4 +1,4 @@
-import { labelOf, placeOf, type PlaceRef, type Side } from '../atlas/places';
+import { labelOf, placeOf, type PlaceRef } from '../atlas/places';
 import { LEVEL_NAMES, type Level } from '../pressure/levels';
 import { clock } from '../sequence/describe';
 import type { Finding } from './rule';
@@ -10,10 +10,19 @@ export interface Sentence {
 	readonly body: string;
 }
 
-const low = (place: PlaceRef | string | number | undefined): string => {
-	return labelOf(placeOf(String(place ?? '') as PlaceRef)).toLowerCase();
+const label = (place: PlaceRef | string | number | undefined): string =>
+	labelOf(placeOf(String(place ?? '') as PlaceRef));
+/** Names such as "Under the jaw" say where they are themselves; the others take "the". */
+const SAYS_WHERE = /^(Under|Between|Below|Behind|Above) /;
+const the = (place: PlaceRef | string | number | undefined): string => {
+	const name = label(place);
+	return SAYS_WHERE.test(name) ? name.toLowerCase() : `the ${name.toLowerCase()}`;
 };
-const sided = (place: PlaceRef, side: Side | undefined): string => `${low(place)}${side ? `, ${side}` : ''}`;
+const at = (place: PlaceRef | string | number | undefined): string => {
+	const words = the(place);
+	return words.startsWith('the ') ? `at ${words}` : words;
+};
+const on = (place: PlaceRef | string | number | undefined): string => at(place).replace(/^at /, 'on ');
 const level = (n: string | number | undefined): string => `${LEVEL_NAMES[Number(n) as Level]} (${n})`;
 
 const CAP_REASON: Record<string, string> = {
@@ -39,22 +48,22 @@ const SENTENCES: Record<string, (finding: Finding) => Sentence> = {
 		body: 'Firm on both carotid sinuses can make a person faint. Work one side at a time, or lightly.'
 	}),
 	'pressure-cap': ({ params: p, place }) => ({
-		head: `${p.number} is ${level(p.given)} on the ${low(place)}, ${level(p.cap)} at most.`,
+		head: `${p.number} is ${level(p.given)} ${on(place)}, ${level(p.cap)} at most.`,
 		body: CAP_REASON[String(p.reason)] ?? ''
 	}),
 	'outlet-closed': ({ params: p, place }) => ({
-		head: `${p.number} sends fluid on before the ${low(place)} are open.`,
+		head: `${p.number} sends fluid on before ${the(place)} are open.`,
 		body: 'Pump them a few times first, so that the outlet can take what comes.'
 	}),
 	'receiver-closed': ({ params: p, place }) => ({
-		head: `${p.number} arrives at the ${low(place)} while they are closed.`,
+		head: `${p.number} arrives at ${the(place)} while they are closed.`,
 		body:
 			Number(p.minutesAgo) < 0
 				? 'They have not been pumped before this step.'
 				: `They were pumped ${p.minutesAgo} min ago, and the opening has faded below half.`
 	}),
 	stranded: ({ params: p, place, side }) => ({
-		head: `Fluid of the ${sided(place!, side)} is left at the ${low(p.waitsAt)} by ${p.number}.`,
+		head: `${label(place)}, ${side}: fluid stays ${at(p.waitsAt)} after ${p.number}.`,
 		body: 'Nothing later carries it to the outlet; it seeps back from there.'
 	}),
 	'closing-pump': ({ params: p }) => ({
@@ -62,7 +71,7 @@ const SENTENCES: Record<string, (finding: Finding) => Sentence> = {
 		body: 'What the last strokes bring arrives after them. A closing pump lets it pass.'
 	}),
 	'against-drainage': ({ params: p }) => ({
-		head: `${p.number} ${DIRECTION[String(p.kind)]}, from the ${low(p.from)} to the ${low(p.to)}.`,
+		head: `${p.number} ${DIRECTION[String(p.kind)]}, from ${the(p.from)} to ${the(p.to)}.`,
 		body: 'A drain stroke moves most along the way the fluid takes by itself.'
 	}),
 	'throat-straight-down': ({ params: p }) => ({
@@ -70,7 +79,7 @@ const SENTENCES: Record<string, (finding: Finding) => Sentence> = {
 		body: 'Its vessels run sideways to the neck nodes; lead the stroke there and then down.'
 	}),
 	'uneven-sides': ({ params: p, place }) => ({
-		head: `${p.number} is uneven on the ${low(place)}.`,
+		head: `${p.number} is uneven ${on(place)}.`,
 		body: `It gets ${p.leftSeconds} s on the left and ${p.rightSeconds} s on the right. Even it, or give the reason.`
 	}),
 	'over-budget': ({ params: p }) => ({

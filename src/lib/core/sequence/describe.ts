@@ -1,4 +1,4 @@
-import { labelOf, placeOf } from '../atlas/places';
+import { labelOf, placeOf, whereOf } from '../atlas/places';
 import type { Step } from './sequence.schema';
 
 /** First and last place of a step in words: the short name under which it is spoken of. */
@@ -7,7 +7,7 @@ export function stepTitle(step: Pick<Step, 'places' | 'aim' | 'target'>): string
 	const last = step.places.at(-1);
 	if (!first || !last) return step.target ? `Clean the ${step.target}` : 'Whole face';
 	if (step.places.length === 1) return labelOf(placeOf(first));
-	return `${labelOf(placeOf(first))} to ${labelOf(placeOf(last)).toLowerCase()}`;
+	return `${labelOf(placeOf(first))} to ${whereOf(placeOf(last))}`;
 }
 
 /** m:ss of a time in seconds, rounded to the second. */

@@ -44,11 +44,11 @@ export const MOTIONS = {
 } as const;
 
 export const CONTACTS = {
-	'pads-2': 'Two finger pads',
-	'pads-3': 'Three finger pads',
-	'pads-4': 'Four finger pads',
-	'flat-2': 'Two fingers flat',
-	'flat-3': 'Three fingers flat',
+	'pads-2': 'Two pads',
+	'pads-3': 'Three pads',
+	'pads-4': 'Four pads',
+	'flat-2': 'Two fingers',
+	'flat-3': 'Three fingers',
 	'ring-finger': 'Ring finger',
 	'index-hook': 'Index hook',
 	thumb: 'Thumb',

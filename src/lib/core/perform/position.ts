@@ -1,0 +1,136 @@
+import type { Side } from '../atlas/places';
+import type { TimedEvent } from '../sequence/expand';
+
+/** Where one is in a sequence at a moment. */
+export interface Position {
+	/** Index of the event; the number of events when all is done. */
+	readonly index: number;
+	readonly event: TimedEvent | null;
+	/** The repetition being done, from 1; 0 in a transition. */
+	readonly rep: number;
+	readonly reps: number;
+	/** Part of the present repetition that is over, 0..1. */
+	readonly repShare: number;
+	/** Seconds left in this event and in this step. */
+	readonly eventLeftSeconds: number;
+	readonly stepLeftSeconds: number;
+	readonly done: boolean;
+}
+
+/** Index of the event that runs at a moment (binary search); the number of events behind the end. */
+export function eventIndexAt(events: readonly TimedEvent[], seconds: number): number {
+	let low = 0;
+	let high = events.length;
+	while (low < high) {
+		const mid = (low + high) >> 1;
+		if (events[mid]!.endSeconds <= seconds) low = mid + 1;
+		else high = mid;
+	}
+	return low;
+}
+
+/**
+ * The position at a moment of the plan. It depends on nothing but the moment, so a clock that slept catches up by itself.
+ * @param seconds since the start of the sequence, >= 0
+ */
+export function positionAt(events: readonly TimedEvent[], seconds: number): Position {
+	const index = eventIndexAt(events, seconds);
+	const event = events[index] ?? null;
+	if (!event)
+		return {
+			index,
+			event,
+			rep: 0,
+			reps: 0,
+			repShare: 0,
+			eventLeftSeconds: 0,
+			stepLeftSeconds: 0,
+			done: true
+		};
+	const into = Math.max(0, seconds - event.startSeconds);
+	const length = event.endSeconds - event.startSeconds;
+	const counted = event.kind === 'work' || event.kind === 'link';
+	const reps = counted ? Math.max(1, event.reps) : 1;
+	const pace = length / reps;
+	const rep = Math.min(reps, Math.floor(into / pace) + 1);
+	let last = index;
+	while (events[last + 1]?.stepId === event.stepId) last++;
+	return {
+		index,
+		event,
+		rep: counted ? rep : 0,
+		reps: counted ? reps : 0,
+		repShare: Math.min(1, (into - (rep - 1) * pace) / pace),
+		eventLeftSeconds: length - into,
+		stepLeftSeconds: events[last]!.endSeconds - seconds,
+		done: false
+	};
+}
+
+/** First second of the next step, or the end. */
+export function nextStepSeconds(events: readonly TimedEvent[], seconds: number): number {
+	const at = events[eventIndexAt(events, seconds)];
+	if (!at) return events.at(-1)?.endSeconds ?? 0;
+	const next = events.find((e) => e.startSeconds >= at.startSeconds && e.stepId !== at.stepId);
+	return next?.startSeconds ?? events.at(-1)!.endSeconds;
+}
+
+/** First second of this step, or of the one before where this one has only just begun (3 s). */
+export function previousStepSeconds(events: readonly TimedEvent[], seconds: number): number {
+	const at = events[Math.min(events.length - 1, eventIndexAt(events, seconds))];
+	if (!at) return 0;
+	const start = firstOfRun(events, events.indexOf(at));
+	if (seconds - events[start]!.startSeconds > 3 || start === 0) return events[start]!.startSeconds;
+	return events[firstOfRun(events, start - 1)]!.startSeconds;
+}
+
+function firstOfRun(events: readonly TimedEvent[], index: number): number {
+	let i = index;
+	while (i > 0 && events[i - 1]!.stepId === events[index]!.stepId) i--;
+	return i;
+}
+
+export interface DoneCount {
+	readonly stepId: string;
+	readonly leftReps: number;
+	readonly rightReps: number;
+	readonly seconds: number;
+	readonly skipped: boolean;
+}
+
+/**
+ * What was done of each step, from the stretches of the plan that were actually played.
+ * @param played stretches in seconds of the plan; skipped time is in none of them
+ */
+export function doneCounts(
+	events: readonly TimedEvent[],
+	played: readonly { readonly from: number; readonly to: number }[]
+): DoneCount[] {
+	const sums = new Map<string, { left: number; right: number; seconds: number; planned: number }>();
+	for (const event of events) {
+		const sum = sums.get(event.stepId) ?? { left: 0, right: 0, seconds: 0, planned: 0 };
+		sums.set(event.stepId, sum);
+		if (event.kind === 'transition') continue;
+		const length = event.endSeconds - event.startSeconds;
+		sum.planned += length;
+		const over = played.reduce(
+			(s, p) => s + Math.max(0, Math.min(p.to, event.endSeconds) - Math.max(p.from, event.startSeconds)),
+			0
+		);
+		const share = Math.min(1, over / length);
+		sum.seconds += over;
+		if (event.kind !== 'work') continue;
+		// Half a stroke is not a stroke.
+		const reps = Math.floor(share * event.reps + 1e-6);
+		const on = (side: Side) => event.side === side || event.side === 'both' || event.side === 'midline';
+		if (on('left')) sum.left += reps;
+		if (on('right')) sum.right += reps;
+	}
+	return [...sums].map(([stepId, s]) => ({
+		stepId,
+		leftReps: s.left,
+		rightReps: s.right,
+		seconds: Math.round(s.seconds * 10) / 10,
+		skipped: s.seconds < 0.05 * s.planned
+	}));
+}

@@ -1,0 +1,220 @@
+import type { Side } from '../core/atlas/places';
+import { ZONES, type ZoneId } from '../core/atlas/zones';
+import { DISTANCE_IDS, type DistanceId } from '../core/measure/distances';
+import type { Client, Look, Session } from '../core/measure/records.schema';
+import { doneCounts } from '../core/perform/position';
+import { expand } from '../core/sequence/expand';
+import { EMPTY_HISTORY } from '../core/sequence/history';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import { DEFAULT_WORKING } from '../core/working/working.schema';
+import type { Backup } from '../formats/backupFile';
+import { normal, seeded } from './random';
+import { demoSequences } from './sequences';
+
+/** A room above a bakery in a canal town: people who start early, blow glass, row and read by lamplight. All invented. */
+interface Person {
+	readonly id: string;
+	readonly name: string;
+	readonly note: string;
+	readonly cautions: string;
+	readonly sequence: string;
+	/** Days between sessions, and the usual hour. */
+	readonly everyDays: number;
+	readonly hour: number;
+	/** Puffiness at the start and after eight weeks, by zone; the left a little more than the right. */
+	readonly zones: Partial<Record<ZoneId, readonly [start: number, end: number]>>;
+	/** The three distances at the start, mm, and how much of them goes over the weeks. */
+	readonly mm: readonly [number, number, number];
+	readonly lastingMm: number;
+	/** What one session takes off, in grades and mm. */
+	readonly dropGrades: number;
+	readonly dropMm: number;
+}
+
+const PEOPLE: readonly Person[] = [
+	{
+		id: 'demo-odile',
+		name: 'Odile K.',
+		note: 'Night baker. Swollen lids at the end of a shift, better by noon.',
+		cautions: 'No nut oils.',
+		sequence: 'demo-bakers-dawn',
+		everyDays: 3,
+		hour: 7,
+		zones: {
+			'lower-eyelid': [3.1, 1.6],
+			'upper-eyelid': [1.6, 1.1],
+			malar: [2.1, 1.4],
+			jawline: [1.9, 1.6],
+			submental: [1.2, 1]
+		},
+		mm: [104, 88, 96],
+		lastingMm: 3.2,
+		dropGrades: 1.5,
+		dropMm: 1.9
+	},
+	{
+		id: 'demo-radu',
+		name: 'Radu P.',
+		note: 'Glassblower. Tight jaw and cheeks after long days at the pipe.',
+		cautions: 'Jaw clicks on the right without pain. Ask first.',
+		sequence: 'demo-glass-jaw',
+		everyDays: 7,
+		hour: 18,
+		zones: { masseter: [2.4, 1.8], buccal: [2, 1.8], jawline: [1.6, 1.4], 'under-jaw': [1.2, 1.1] },
+		mm: [112, 97, 104],
+		lastingMm: 0.6,
+		dropGrades: 0.8,
+		dropMm: 0.7
+	},
+	{
+		id: 'demo-svea',
+		name: 'Svea L.',
+		note: 'Rows at dawn, wind on the water. Lids and cheeks.',
+		cautions: 'Contact lenses out first.',
+		sequence: 'demo-rowers-morning',
+		everyDays: 5,
+		hour: 9,
+		zones: {
+			'lower-eyelid': [2.2, 1.8],
+			'upper-eyelid': [2, 1.4],
+			malar: [1.7, 1.5],
+			'forehead-medial': [1.1, 1]
+		},
+		mm: [100, 84, 92],
+		lastingMm: 1.4,
+		dropGrades: 1.2,
+		dropMm: 1.2
+	},
+	{
+		id: 'demo-l14',
+		name: 'Lamp 14',
+		note: 'Translator, by her own wish under a code. Chin and jaw after bent evenings.',
+		cautions: '',
+		sequence: 'demo-nape-collarbone',
+		everyDays: 9,
+		hour: 16,
+		zones: { submental: [2.3, 2], chin: [1.4, 1.2], jawline: [1.8, 1.7], nasolabial: [1.2, 1.1] },
+		mm: [107, 91, 99],
+		lastingMm: 0.3,
+		dropGrades: 0.6,
+		dropMm: 0.5
+	}
+];
+
+const WEEKS = 8;
+const DAY_MS = 86_400_000;
+const grade = (x: number) => Math.min(4, Math.max(0, Math.round(x))) as 0 | 1 | 2 | 3 | 4;
+const half = (x: number) => Math.round(x * 2) / 2;
+
+interface Moment {
+	/** 0 at the start of the eight weeks, 1 today. */
+	readonly share: number;
+	/** How swollen the day is, in grades. */
+	readonly day: number;
+	readonly dropGrades: number;
+	readonly dropMm: number;
+}
+
+function lookOf(person: Person, takenAt: Date, m: Moment, random: () => number): Look {
+	const sides: Side[] = ['left', 'right'];
+	const grades = Object.entries(person.zones).flatMap(([zone, [start, end]]) =>
+		sides.map((side) => ({
+			kind: 'puffiness' as const,
+			zone: zone as ZoneId,
+			side,
+			grade: grade(
+				normal(
+					random,
+					start + (end - start) * m.share + m.day - m.dropGrades + (side === 'left' ? 0.25 : -0.1),
+					0.28
+				)
+			)
+		}))
+	);
+	const distances = DISTANCE_IDS.flatMap((id: DistanceId, i) =>
+		sides.map((side) => {
+			const lasting = person.lastingMm * m.share * (side === 'left' ? 1 : 0.6);
+			const true_ = person.mm[i]! + (side === 'left' ? 1 : 0) + 0.7 * m.day - lasting - m.dropMm;
+			return { id, side, mm: half(normal(random, true_, DEFAULT_WORKING.distanceErrorMm * 0.7)) };
+		})
+	);
+	return { takenAt: takenAt.toISOString(), grades, distances };
+}
+
+function sessionOf(
+	person: Person,
+	sequence: Sequence,
+	start: Date,
+	share: number,
+	n: number,
+	random: () => number,
+	offset: number
+): Session {
+	const day = normal(random, 0, 0.35);
+	const events = expand(sequence, { atlas: ZONES, working: DEFAULT_WORKING });
+	const plannedSeconds = events.at(-1)?.endSeconds ?? 0;
+	const cut = random() < 0.15 ? plannedSeconds * (0.55 + 0.2 * random()) : plannedSeconds;
+	const halted = random() < 0.25 ? Math.round(20 + 50 * random()) : 0;
+	const begun = new Date(start.getTime() + 4 * 60_000);
+	const end = new Date(begun.getTime() + (cut + halted) * 1000);
+	const moment = { share, day, dropGrades: 0, dropMm: 0 };
+	const drop = { ...moment, dropGrades: person.dropGrades, dropMm: person.dropMm };
+	return {
+		id: `${person.id}-${n}`,
+		revision: 1,
+		updatedAt: end.toISOString(),
+		clientId: person.id,
+		startedAt: start.toISOString(),
+		endedAt: end.toISOString(),
+		zoneOffsetMinutes: offset,
+		sequence,
+		before: lookOf(person, start, moment, random),
+		after: lookOf(person, end, drop, random),
+		context: { sleep: day > 0.3 ? 'under-5' : '5-to-7', salt: day > 0.2 ? 'much' : 'usual', also: [] },
+		done: doneCounts(events, [{ from: 0, to: cut }]),
+		workedSeconds: Math.round(cut),
+		haltedSeconds: halted,
+		sideEffects: random() < 0.1 ? 'Slight redness of the cheeks, gone after ten minutes.' : '',
+		note: ''
+	};
+}
+
+/**
+ * The demo practice: four clients, six sequences, eight weeks of sessions that end on the given day.
+ * @param now the day on which it is made; its zone offset gives the hours on the wall
+ */
+export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' | 'caution'> {
+	const random = seeded(20260301);
+	const offset = -now.getTimezoneOffset();
+	const today = Math.floor((now.getTime() + offset * 60_000) / DAY_MS) * DAY_MS - offset * 60_000;
+	const begin = new Date(today - WEEKS * 7 * DAY_MS).toISOString();
+	const sequences = demoSequences(begin);
+	const clients: Client[] = PEOPLE.map(({ id, name, note, cautions }) => ({
+		id,
+		revision: 1,
+		updatedAt: begin,
+		name,
+		note,
+		cautions,
+		archived: false
+	}));
+	const sessions = PEOPLE.flatMap((person, p) => {
+		const sequence = sequences.find((s) => s.id === person.sequence)!;
+		// The first client was here today, the others on days before.
+		const lastDay = [0, 2, 1, 4][p]!;
+		const days: number[] = [];
+		for (let d = lastDay; d <= WEEKS * 7; d += person.everyDays) days.unshift(d);
+		return days.map((daysAgo, n) => {
+			const minutes = person.hour * 60 + Math.round(normal(random, 5, 12));
+			const start = new Date(today - daysAgo * DAY_MS + minutes * 60_000);
+			return sessionOf(person, sequence, start, 1 - daysAgo / (WEEKS * 7), n + 1, random, offset);
+		});
+	});
+	return {
+		exportedAt: now.toISOString(),
+		clients,
+		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY })),
+		sessions: sessions.filter((s) => Date.parse(s.startedAt) <= now.getTime()),
+		settings: null
+	};
+}

@@ -1,0 +1,76 @@
+import { getContext, setContext, type Snippet } from 'svelte';
+import { liveQuery } from 'dexie';
+import { ZONES } from '../core/atlas/zones';
+import type { Settings } from '../core/measure/records.schema';
+import type { ExpandContext } from '../core/sequence/expand';
+import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { askToPersist, storageTrouble } from '../store/plainWords';
+import type { Repository } from '../store/repository';
+
+const KEY = Symbol('soft-tide');
+const THEME_KEY = 'soft-tide-theme';
+
+/** What every page shares: the repository, the settings, and trouble with the storage. */
+export class AppState {
+	settings = $state.raw<Settings | null>(null);
+	/** A storage failure in plain words; empty if all is well. */
+	trouble = $state('');
+	/** Whether the browser has promised to keep the records. */
+	persisted = $state<boolean | null>(null);
+	/** What a page puts into the header, right of the navigation. */
+	headerExtra = $state.raw<Snippet | null>(null);
+	/** What the core reads: the atlas and the working values. */
+	readonly context: ExpandContext = { atlas: ZONES, working: DEFAULT_WORKING };
+
+	constructor(
+		readonly repo: Repository,
+		readonly demo: boolean
+	) {}
+
+	/** Follows the settings. Returns the way to stop; call it in an effect. */
+	follow(): () => void {
+		const subscription = liveQuery(() => this.repo.settings()).subscribe({
+			next: (settings) => {
+				this.settings = settings;
+				applyTheme(settings.theme);
+			},
+			error: (error) => (this.trouble = storageTrouble(error))
+		});
+		return () => subscription.unsubscribe();
+	}
+
+	/** Runs work on the database; a failure becomes a sentence, never silence. */
+	async run<T>(work: () => Promise<T>): Promise<T | null> {
+		try {
+			const result = await work();
+			this.trouble = '';
+			return result;
+		} catch (error) {
+			this.trouble = storageTrouble(error);
+			return null;
+		}
+	}
+
+	save = (change: Partial<Settings>) => this.run(() => this.repo.saveSettings(change));
+
+	async persist(): Promise<void> {
+		this.persisted = await askToPersist();
+	}
+}
+
+function applyTheme(theme: Settings['theme']): void {
+	const dark =
+		theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
+	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
+	localStorage.setItem(THEME_KEY, theme);
+}
+
+/** Must be called during initialisation of the root layout. */
+export const provideApp = (app: AppState): AppState => setContext(KEY, app);
+
+/** The shared state. Must be called during component initialisation. */
+export function useApp(): AppState {
+	const app = getContext<AppState | undefined>(KEY);
+	if (!app) throw new Error('no application state: useApp() was called outside of the root layout');
+	return app;
+}

@@ -1,0 +1,138 @@
+import type { ExpandContext } from '../core/sequence/expand';
+import type { Edit } from '../core/sequence/edits';
+import { commit, redo, undo, type Draft } from '../core/sequence/history';
+import type { Sequence, Step } from '../core/sequence/sequence.schema';
+import { stepsOf, type PlacedStep } from '../core/sequence/walk';
+import { fixFor, judge, type Judgement } from '../core/rules/judge';
+import type { Finding } from '../core/rules/rule';
+import { storageTrouble } from '../store/plainWords';
+import type { Repository } from '../store/repository';
+
+export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version';
+
+/** The editor's own draft of one sequence. It saves after every edit; the lists follow the database, the editor does not. */
+export class SequenceDraft {
+	#draft = $state.raw() as Draft;
+	selectedId = $state<string | null>(null);
+	cursorSeconds = $state(0);
+	saveState = $state<SaveState>('saved');
+	savedAt = $state('');
+	trouble = $state('');
+	/** The label of the last edit, for a screen reader. */
+	said = $state('');
+	#busy = false;
+	#dirty = false;
+
+	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
+	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
+	judgement = $derived.by<Judgement>(() => judge(this.#draft.sequence, this.context));
+	selected = $derived(this.selectedId ? (this.byId.get(this.selectedId) ?? null) : null);
+
+	constructor(
+		initial: Draft,
+		readonly context: ExpandContext,
+		private readonly repo: Repository
+	) {
+		this.#draft = initial;
+		this.savedAt = initial.sequence.updatedAt;
+	}
+
+	get sequence(): Sequence {
+		return this.#draft.sequence;
+	}
+	get undoLabel(): string | null {
+		return this.#draft.history.past.at(-1)?.label ?? null;
+	}
+	get redoLabel(): string | null {
+		return this.#draft.history.future[0]?.label ?? null;
+	}
+
+	/** Does an edit, if there is one. Returns whether it could be done. */
+	do(edit: Edit | null): boolean {
+		if (!edit) return false;
+		try {
+			this.#set(commit(this.#draft, edit));
+			this.said = edit.label;
+			return true;
+		} catch (error) {
+			this.trouble = error instanceof Error ? error.message : String(error);
+			return false;
+		}
+	}
+
+	undo(): void {
+		this.said = this.undoLabel ? `Undone: ${this.undoLabel}` : '';
+		this.#set(undo(this.#draft));
+	}
+
+	redo(): void {
+		this.said = this.redoLabel ? `Done again: ${this.redoLabel}` : '';
+		this.#set(redo(this.#draft));
+	}
+
+	fix(finding: Finding): void {
+		this.do(fixFor(this.sequence, finding, this.context));
+	}
+
+	select(stepId: string | null): void {
+		this.selectedId = stepId;
+		const time = stepId ? this.judgement.timing.steps.get(stepId) : undefined;
+		if (time) this.cursorSeconds = time.startSeconds;
+	}
+
+	/** The cursor moves, and the selection follows it. */
+	scrub(seconds: number): void {
+		this.cursorSeconds = seconds;
+		const event = this.judgement.events.find((e) => e.startSeconds <= seconds && seconds < e.endSeconds);
+		if (event) this.selectedId = event.stepId;
+	}
+
+	/** Selects the step before or after, and returns it. */
+	walk(by: number): Step | null {
+		const at = this.selected ? this.steps.indexOf(this.selected) : by > 0 ? -1 : this.steps.length;
+		const next = this.steps[Math.min(this.steps.length - 1, Math.max(0, at + by))];
+		if (next) this.select(next.step.id);
+		return next?.step ?? null;
+	}
+
+	#set(draft: Draft): void {
+		if (draft === this.#draft) return;
+		this.#draft = draft;
+		if (this.selectedId && !this.byId.has(this.selectedId)) this.selectedId = null;
+		this.trouble = '';
+		void this.#save();
+	}
+
+	/** Saves until nothing is left to save; edits made meanwhile are saved next, never lost. */
+	async #save(): Promise<void> {
+		this.#dirty = true;
+		if (this.#busy || this.saveState === 'second-version') return;
+		this.#busy = true;
+		this.saveState = 'saving';
+		try {
+			while (this.#dirty) {
+				this.#dirty = false;
+				const { sequence, history } = this.#draft;
+				const saved = await this.repo.saveSequence(sequence, history);
+				const { revision, updatedAt } = saved.record.sequence;
+				this.#draft = { ...this.#draft, sequence: { ...this.#draft.sequence, revision, updatedAt } };
+				this.savedAt = updatedAt;
+				if (saved.second) {
+					this.saveState = 'second-version';
+					return;
+				}
+			}
+			this.saveState = 'saved';
+		} catch (error) {
+			this.saveState = 'trouble';
+			this.trouble = storageTrouble(error);
+		} finally {
+			this.#busy = false;
+		}
+	}
+
+	/** Tries once more to save what could not be saved. */
+	retry(): void {
+		void this.#save();
+	}
+}

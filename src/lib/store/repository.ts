@@ -1,0 +1,107 @@
+import {
+	ClientSchema,
+	SessionSchema,
+	SettingsSchema,
+	type Client,
+	type Session,
+	type Settings
+} from '../core/measure/records.schema';
+import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
+import type { Backup } from '../formats/backupFile';
+import type { SoftTideDb, StoredSequence } from './db';
+import { saveRecord, saveSequence, type Saved, type Stamp } from './saveRecord';
+
+/** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked here. */
+export class Repository {
+	constructor(
+		readonly db: SoftTideDb,
+		private readonly clock: () => Date,
+		private readonly newId: () => string
+	) {}
+
+	stamp(): Stamp {
+		return { now: this.clock().toISOString(), newId: this.newId };
+	}
+
+	clients = () => this.db.clients.orderBy('name').toArray();
+	client = (id: string) => this.db.clients.get(id);
+	sequences = () => this.db.sequences.orderBy('updatedAt').reverse().toArray();
+	sequence = (id: string) => this.db.sequences.get(id);
+	session = (id: string) => this.db.sessions.get(id);
+	sessionsOf = (clientId: string) => this.db.sessions.where('clientId').equals(clientId).sortBy('startedAt');
+	sessionsSince = (iso: string) =>
+		this.db.sessions.where('startedAt').aboveOrEqual(iso).reverse().sortBy('startedAt');
+	allSessions = () => this.db.sessions.toArray();
+	secondVersionsOf = (recordId: string) =>
+		this.db.secondVersions.where('recordId').equals(recordId).toArray();
+
+	async saveClient(draft: unknown): Promise<Saved<Client>> {
+		return saveRecord(this.db, 'client', ClientSchema.parse(draft), this.stamp());
+	}
+
+	async saveSession(draft: unknown): Promise<Saved<Session>> {
+		return saveRecord(this.db, 'session', SessionSchema.parse(draft), this.stamp());
+	}
+
+	async saveSequence(sequence: unknown, history: unknown = EMPTY_HISTORY): Promise<Saved<StoredSequence>> {
+		const checked: { sequence: Sequence; history: History } = {
+			sequence: SequenceSchema.parse(sequence),
+			history: HistorySchema.parse(history)
+		};
+		return saveSequence(this.db, checked, this.stamp());
+	}
+
+	/** Removes a sequence and hands it over, so that the removal can be taken back. */
+	async removeSequence(id: string): Promise<StoredSequence | undefined> {
+		const stored = await this.db.sequences.get(id);
+		await this.db.sequences.delete(id);
+		return stored;
+	}
+
+	async putBack(stored: StoredSequence): Promise<void> {
+		await this.db.sequences.put(stored);
+	}
+
+	/** Removes a client with all that was recorded of her. */
+	async removeClient(id: string): Promise<void> {
+		await this.db.transaction('rw', [this.db.clients, this.db.sessions], async () => {
+			await this.db.sessions.where('clientId').equals(id).delete();
+			await this.db.clients.delete(id);
+		});
+	}
+
+	async settings(): Promise<Settings> {
+		const known = await this.db.settings.get('settings');
+		return known ?? SettingsSchema.parse({ id: 'settings', revision: 0, updatedAt: this.stamp().now });
+	}
+
+	async saveSettings(change: Partial<Settings>): Promise<void> {
+		await this.db.transaction('rw', [this.db.settings], async () => {
+			const now = await this.settings();
+			const next = { ...now, ...change, revision: now.revision + 1, updatedAt: this.stamp().now };
+			await this.db.settings.put(SettingsSchema.parse(next));
+		});
+	}
+
+	/** All that is stored, as the content of a backup. */
+	async everything(): Promise<Omit<Backup, 'format' | 'version' | 'core' | 'caution'>> {
+		const { db } = this;
+		const sequences = await db.sequences.toArray();
+		return {
+			exportedAt: this.stamp().now,
+			clients: await db.clients.toArray(),
+			sequences: sequences.map(({ sequence, history }) => ({ sequence, history })),
+			sessions: await db.sessions.toArray(),
+			settings: (await db.settings.get('settings')) ?? null
+		};
+	}
+
+	/** Empties the database: everything goes, settings too. */
+	async wipe(): Promise<void> {
+		const { db } = this;
+		await db.transaction('rw', db.tables, async () => {
+			for (const table of db.tables) await table.clear();
+		});
+	}
+}

@@ -1,0 +1,109 @@
+import type { EntityTable } from 'dexie';
+import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
+import type { Client, Session } from '../core/measure/records.schema';
+
+export interface Saved<T> {
+	readonly record: T;
+	/** True where an older revision was saved: the record stands as a second version, nothing was overwritten. */
+	readonly second: boolean;
+}
+
+export interface Stamp {
+	readonly now: string;
+	readonly newId: () => string;
+}
+
+type Kind = SecondVersion['kind'];
+interface RevisionedRecord {
+	readonly id: string;
+	readonly revision: number;
+	readonly updatedAt: string;
+}
+
+/**
+ * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
+ * @returns the record as stored, with its new revision
+ */
+export async function saveRecord<T extends (Client | Session) & RevisionedRecord>(
+	db: SoftTideDb,
+	kind: Exclude<Kind, 'sequence'>,
+	draft: T,
+	stamp: Stamp
+): Promise<Saved<T>> {
+	const table = (kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<
+		RevisionedRecord,
+		'id'
+	>;
+	return db.transaction('rw', [table, db.secondVersions], async () => {
+		const known = await table.get(draft.id);
+		const record = { ...draft, revision: draft.revision + 1, updatedAt: stamp.now };
+		if (known && known.revision !== draft.revision) {
+			const { id: recordId } = draft;
+			await db.secondVersions.put({ id: stamp.newId(), kind, recordId, savedAt: stamp.now, record });
+			return { record, second: true };
+		}
+		await table.put(record);
+		return { record, second: false };
+	});
+}
+
+/** The same for a sequence, which is stored with its history. */
+export async function saveSequence(
+	db: SoftTideDb,
+	draft: Pick<StoredSequence, 'sequence' | 'history'>,
+	stamp: Stamp
+): Promise<Saved<StoredSequence>> {
+	return db.transaction('rw', [db.sequences, db.secondVersions], async () => {
+		const known = await db.sequences.get(draft.sequence.id);
+		const sequence = { ...draft.sequence, revision: draft.sequence.revision + 1, updatedAt: stamp.now };
+		const record: StoredSequence = {
+			id: sequence.id,
+			updatedAt: stamp.now,
+			sequence,
+			history: draft.history
+		};
+		if (known && known.sequence.revision !== draft.sequence.revision) {
+			const kind = 'sequence' as const;
+			await db.secondVersions.put({
+				id: stamp.newId(),
+				kind,
+				recordId: record.id,
+				savedAt: stamp.now,
+				record
+			});
+			return { record, second: true };
+		}
+		await db.sequences.put(record);
+		return { record, second: false };
+	});
+}
+
+/**
+ * Settles two versions of a sequence: the chosen one stands from now on, the other becomes a sequence of its own
+ * if it is to be kept.
+ */
+export async function settleSequence(
+	db: SoftTideDb,
+	second: SecondVersion,
+	choice: 'stored' | 'second' | 'both',
+	stamp: Stamp
+): Promise<void> {
+	await db.transaction('rw', [db.sequences, db.secondVersions], async () => {
+		const other = second.record as StoredSequence;
+		const stored = await db.sequences.get(second.recordId);
+		const revision = Math.max(stored?.sequence.revision ?? 0, other.sequence.revision) + 1;
+		if (choice === 'second')
+			await db.sequences.put({ ...other, sequence: { ...other.sequence, revision }, updatedAt: stamp.now });
+		if (choice === 'both') {
+			const id = stamp.newId();
+			const title = `${other.sequence.title} (second version)`.slice(0, 200);
+			await db.sequences.put({
+				...other,
+				id,
+				sequence: { ...other.sequence, id, title },
+				updatedAt: stamp.now
+			});
+		}
+		await db.secondVersions.delete(second.id);
+	});
+}

@@ -1,0 +1,142 @@
+import 'fake-indexeddb/auto';
+import { afterEach, describe, expect, test } from 'vitest';
+import { sequenceOf, step, NOW } from '../core/testing';
+import { setHead } from '../core/sequence/edits';
+import { commit, EMPTY_HISTORY } from '../core/sequence/history';
+import { emptyLook } from '../core/measure/look';
+import { readBackupFile, writeBackupFile } from '../formats/backupFile';
+import { makeDb, type SoftTideDb, type StoredSequence } from './db';
+import { applyImport, planImport, planOfSequence } from './importPlan';
+import { storageTrouble } from './plainWords';
+import { Repository } from './repository';
+import { settleSequence } from './saveRecord';
+
+let made: SoftTideDb[] = [];
+let n = 0;
+function repository() {
+	const db = makeDb(`test-${n++}`);
+	made.push(db);
+	return new Repository(
+		db,
+		() => new Date(NOW),
+		() => `id-${n++}`
+	);
+}
+afterEach(async () => {
+	for (const db of made) await db.delete();
+	made = [];
+});
+
+const sequence = sequenceOf([step('a', ['chin', 'jawline'])]);
+const client = { id: 'c', revision: 0, updatedAt: NOW, name: 'Bo' };
+const session = {
+	id: 'x',
+	revision: 0,
+	updatedAt: NOW,
+	clientId: 'c',
+	startedAt: NOW,
+	before: emptyLook(NOW)
+};
+
+async function filled() {
+	const repo = repository();
+	await repo.saveClient(client);
+	const draft = commit({ sequence, history: EMPTY_HISTORY }, setHead(sequence, { title: 'Two' }, 'Rename'));
+	await repo.saveSequence(draft.sequence, draft.history);
+	await repo.saveSession(session);
+	await repo.saveSettings({ theme: 'evening' });
+	return repo;
+}
+
+describe('revisions', () => {
+	test('each save counts up; the history is stored with the sequence', async () => {
+		const repo = await filled();
+		const stored = (await repo.sequence('s1'))!;
+		expect(stored.sequence.revision).toBe(1);
+		expect(stored.history.past[0]!.label).toBe('Rename');
+	});
+	test('a save from an older revision never overwrites: it stands beside, and can be settled three ways', async () => {
+		const repo = await filled();
+		const mine = (await repo.sequence('s1'))!.sequence;
+		await repo.saveSequence({ ...mine, title: 'Mine' });
+		const late = await repo.saveSequence({ ...mine, title: 'Yours' });
+		expect(late.second).toBe(true);
+		expect((await repo.sequence('s1'))!.sequence.title).toBe('Mine');
+		const [second] = await repo.secondVersionsOf('s1');
+		expect((second!.record as StoredSequence).sequence.title).toBe('Yours');
+		await settleSequence(repo.db, second!, 'both', repo.stamp());
+		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual([
+			'Mine',
+			'Yours (second version)'
+		]);
+		const again = await repo.saveSequence({ ...mine, title: 'Late again' });
+		expect(again.second).toBe(true);
+		await settleSequence(repo.db, (await repo.secondVersionsOf('s1'))[0]!, 'second', repo.stamp());
+		expect((await repo.sequence('s1'))!.sequence).toMatchObject({ title: 'Late again', revision: 3 });
+	});
+	test('the same for a client', async () => {
+		const repo = await filled();
+		const [stored] = await repo.clients();
+		await repo.saveClient({ ...stored, name: 'Bodil' });
+		expect((await repo.saveClient({ ...stored, name: 'Bob' })).second).toBe(true);
+		expect((await repo.client('c'))!.name).toBe('Bodil');
+	});
+	test('a draft that is not valid is refused and nothing is stored', async () => {
+		const repo = await filled();
+		await expect(repo.saveClient({ ...client, name: '' })).rejects.toThrow(/name/);
+		expect((await repo.client('c'))!.name).toBe('Bo');
+	});
+	test('removing a client removes her sessions', async () => {
+		const repo = await filled();
+		await repo.removeClient('c');
+		expect(await repo.sessionsOf('c')).toEqual([]);
+	});
+});
+
+describe('backup, wipe, import', () => {
+	test('all is there again', async () => {
+		const repo = await filled();
+		const before = await repo.everything();
+		const text = writeBackupFile(before);
+		await repo.wipe();
+		expect((await repo.everything()).clients).toEqual([]);
+		const read = readBackupFile(text);
+		if (!read.ok) throw new Error('refused');
+		const plan = await planImport(repo.db, read.value);
+		expect(plan.records.map((r) => r.fate)).toEqual(['added', 'added', 'added']);
+		await applyImport(repo.db, plan, repo.stamp());
+		expect(await repo.everything()).toEqual(before);
+	});
+	test('the preview tells added, changed and skipped; what is replaced is kept', async () => {
+		const repo = await filled();
+		const content = await repo.everything();
+		const changed = { ...content, clients: [{ ...content.clients[0]!, name: 'Bo the second' }] };
+		const plan = await planImport(repo.db, changed);
+		expect(plan.records.map((r) => `${r.kind} ${r.fate}`)).toEqual([
+			'client changed',
+			'sequence skipped',
+			'session skipped'
+		]);
+		expect((await repo.client('c'))!.name).toBe('Bo');
+		await applyImport(repo.db, plan, repo.stamp());
+		expect((await repo.client('c'))!.name).toBe('Bo the second');
+		expect((await repo.secondVersionsOf('c'))[0]!.record).toMatchObject({ name: 'Bo' });
+	});
+	test('all or nothing: a record that cannot be stored takes the rest back', async () => {
+		const repo = repository();
+		const plan = await planOfSequence(repo.db, sequence);
+		const broken = { ...plan.records[0]!, kind: 'client' as const, record: { noId: true } as never };
+		await expect(
+			applyImport(repo.db, { ...plan, records: [plan.records[0]!, broken] }, repo.stamp())
+		).rejects.toThrow();
+		expect(await repo.sequences()).toEqual([]);
+	});
+});
+
+test('storage trouble is told in plain words with what to do', () => {
+	const named = (name: string) => storageTrouble(Object.assign(new Error('x'), { name }));
+	expect(named('QuotaExceededError')).toMatch(/full.*Export a backup/);
+	expect(named('BlockedError')).toMatch(/Close the other windows/);
+	expect(named('OpenFailedError')).toMatch(/private window/);
+	expect(storageTrouble('odd')).toMatch(/odd/);
+});

@@ -1,0 +1,50 @@
+<script lang="ts" generics="T extends string">
+	import { Select } from 'bits-ui';
+	import Check from '@lucide/svelte/icons/check';
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		value: T;
+		options: readonly { readonly value: T; readonly label: string }[];
+		/** Read by a screen reader. */
+		label: string;
+		onchange: (value: T) => void;
+		/** Drawn before each label. */
+		mark?: Snippet<[T]>;
+		class?: string;
+	}
+	let { value, options, label, onchange, mark, class: extra = '' }: Props = $props();
+	const chosen = $derived(options.find((o) => o.value === value));
+</script>
+
+<Select.Root
+	type="single"
+	{value}
+	onValueChange={(v) => v && v !== value && onchange(v as T)}
+	items={[...options]}
+>
+	<Select.Trigger
+		class="btn max-w-full justify-between px-2 {extra}"
+		aria-label="{label}: {chosen?.label ?? 'none'}"
+	>
+		{#if mark}{@render mark(value)}{/if}
+		<span class="truncate">{chosen?.label ?? '–'}</span>
+		<ChevronDown size={14} class="flex-none" />
+	</Select.Trigger>
+	<Select.Portal>
+		<Select.Content class="floating" sideOffset={4} collisionPadding={8}>
+			<Select.Viewport>
+				{#each options as option (option.value)}
+					<Select.Item value={option.value} label={option.label} class="floating-item">
+						{#snippet children({ selected })}
+							{#if mark}{@render mark(option.value)}{/if}
+							<span class="flex-1">{option.label}</span>
+							{#if selected}<Check size={14} />{/if}
+						{/snippet}
+					</Select.Item>
+				{/each}
+			</Select.Viewport>
+		</Select.Content>
+	</Select.Portal>
+</Select.Root>

@@ -1,0 +1,32 @@
+<script lang="ts">
+	import { fixFor } from '$lib/core/rules/judge';
+	import type { Finding as FindingRecord } from '$lib/core/rules/rule';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Finding from './Finding.svelte';
+
+	interface Props {
+		draft: SequenceDraft;
+		/** Only those that speak of this step. */
+		stepId?: string;
+	}
+	let { draft, stepId }: Props = $props();
+	const shown = $derived(draft.judgement.findings.filter((f) => !stepId || f.stepIds.includes(stepId)));
+	const fixOf = (finding: FindingRecord) =>
+		finding.fixable && fixFor(draft.sequence, finding, draft.context) ? () => draft.fix(finding) : null;
+	const jump = (finding: FindingRecord) =>
+		finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined;
+</script>
+
+{#if shown.length}
+	<ul class="divide-hair divide-y">
+		{#each shown as finding (finding.key)}
+			<Finding {finding} onfix={fixOf(finding)} onjump={stepId ? undefined : jump(finding)} />
+		{/each}
+	</ul>
+{:else if !stepId}
+	<p class="text-ink2 py-3 text-xs leading-4">
+		{draft.steps.length
+			? 'Nothing to mend: order, direction, pressure, sides and time are as this school wants them.'
+			: 'Nothing to judge yet.'}
+	</p>
+{/if}

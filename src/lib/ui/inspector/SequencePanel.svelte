@@ -1,0 +1,127 @@
+<script lang="ts">
+	import { GOALS, GOAL_IDS, type GoalId } from '$lib/core/goal/goals';
+	import { SCHOOLS } from '$lib/core/school/schools';
+	import { clock } from '$lib/core/sequence/describe';
+	import { setHead } from '$lib/core/sequence/edits';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Select from '../controls/Select.svelte';
+	import Stepper from '../controls/Stepper.svelte';
+
+	interface Props {
+		draft: SequenceDraft;
+	}
+	let { draft }: Props = $props();
+	const sequence = $derived(draft.sequence);
+	const school = $derived(sequence.school);
+	const load = $derived(draft.judgement.balance.overall);
+	const goalIds = $derived(sequence.goals.map((g) => g.id));
+	const setGoal = (id: GoalId | 'none') =>
+		draft.do(setHead(sequence, { goals: id === 'none' ? [] : [{ id, weight: 1 }] }, 'Change the goal'));
+	const FACTS = $derived([
+		[
+			'Opens',
+			school.opening.required ? `${school.opening.nodes.length} node groups first` : 'nothing on purpose'
+		],
+		['Order', school.order.replace('-', ' ')],
+		['Neck', school.neckDirection],
+		['Drains', school.drainPolicy.replace('-', ' ')],
+		['Fluid', `at level ${school.caps.fluid}`],
+		['Muscle', `up to level ${school.caps.muscle}`]
+	]);
+</script>
+
+<dl class="mt-1 grid grid-cols-[64px_minmax(0,1fr)] items-center gap-y-2">
+	<dt>School</dt>
+	<dd>
+		<Select
+			label="School"
+			value={school.id}
+			options={SCHOOLS.map((s) => ({ value: s.id, label: s.title }))}
+			onchange={(id) => {
+				const next = SCHOOLS.find((s) => s.id === id);
+				if (next) draft.do(setHead(sequence, { school: next }, `Judge by ${next.title.toLowerCase()}`));
+			}}
+		/>
+	</dd>
+	<dt></dt>
+	<dd class="text-ink2 text-xs leading-4">{school.reason}</dd>
+	<dt></dt>
+	<dd class="text-ink2 grid grid-cols-2 gap-x-3 text-xs leading-[18px]">
+		{#each FACTS as [name, value] (name)}<span><span class="text-ink3">{name}</span> {value}</span>{/each}
+	</dd>
+	<dt>Minutes</dt>
+	<dd>
+		<Stepper
+			label="minutes"
+			unit="min"
+			value={Math.round(sequence.budgetSeconds / 60)}
+			min={1}
+			max={240}
+			onchange={(m) => draft.do(setHead(sequence, { budgetSeconds: m * 60 }, `Give it ${m} minutes`))}
+		/>
+	</dd>
+	<dt>Goal</dt>
+	<dd>
+		<Select
+			label="Goal"
+			value={goalIds[0] ?? 'none'}
+			options={[
+				{ value: 'none', label: 'None yet' },
+				...GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))
+			]}
+			onchange={setGoal}
+		/>
+	</dd>
+	<dt>For</dt>
+	<dd>
+		<Select
+			label="Performed on"
+			value={sequence.performer}
+			options={[
+				{ value: 'client', label: 'A client' },
+				{ value: 'self', label: 'Myself' }
+			]}
+			onchange={(performer) => draft.do(setHead(sequence, { performer }, 'Change for whom it is'))}
+		/>
+	</dd>
+	<dt class="self-start pt-1">Notes</dt>
+	<dd>
+		<textarea
+			class="field text-xs"
+			rows="3"
+			maxlength="2000"
+			aria-label="Notes on the sequence"
+			value={sequence.notes}
+			onchange={(e) => draft.do(setHead(sequence, { notes: e.currentTarget.value }, 'Change the notes'))}
+		></textarea>
+	</dd>
+	<dt class="self-start">Balance</dt>
+	<dd>
+		<table class="w-full text-xs">
+			<thead class="text-ink3 text-[11px]">
+				<tr
+					><th class="text-left font-normal">Side</th><th class="text-right font-normal">Time</th><th
+						class="text-right font-normal">Strokes</th
+					><th class="text-right font-normal">kPa·min</th></tr
+				>
+			</thead>
+			<tbody>
+				{#each ['left', 'right'] as const as side (side)}
+					<tr>
+						<td>Client’s {side}</td>
+						<td class="text-right">{clock(load[side].seconds)}</td>
+						<td class="text-right">{Math.round(load[side].reps)}</td>
+						<td class="text-right">{(load[side].weightedSeconds / 60).toFixed(1)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</dd>
+</dl>
+
+<style>
+	dt {
+		color: var(--ink3);
+		font-size: 12px;
+	}
+</style>

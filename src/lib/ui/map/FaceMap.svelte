@@ -1,0 +1,192 @@
+<script lang="ts">
+	import { FIGURE, MIDLINE_X, nodePoints, type View } from '$lib/core/atlas/geometry';
+	import { NODE_IDS } from '$lib/core/atlas/nodes';
+	import { labelOf, SIDES, type PlaceId, type Side } from '$lib/core/atlas/places';
+	import { ZONE_IDS } from '$lib/core/atlas/zones';
+	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import Figure from './Figure.svelte';
+	import NodeRing from './NodeRing.svelte';
+	import StrokeMark from './StrokeMark.svelte';
+	import ZoneWater from './ZoneWater.svelte';
+	import type { OpenNodes, Pick, ZoneTint } from './mapTypes';
+	import { frameOf, turnOf, type Orientation } from './orientation';
+	import { drawnSides } from './drawnSides';
+	import { MapPointer } from './mapPointer.svelte';
+
+	interface Props {
+		view: View;
+		orientation: Orientation;
+		wide?: boolean;
+		tints?: readonly ZoneTint[];
+		open?: OpenNodes;
+		showNodes?: boolean;
+		/** The step drawn as a stroke; `now` is the side being worked. */
+		step?: Step | null;
+		now?: Side | 'both' | null;
+		selected?: readonly Pick[];
+		/** What the map is for, read by a screen reader. */
+		label: string;
+		onpick?: (pick: Pick, event: { shift: boolean }) => void;
+		/** A drag from one place to another. */
+		onstroke?: (from: Pick, to: Pick) => void;
+	}
+	let {
+		view,
+		orientation,
+		wide = false,
+		tints = [],
+		open = new Map(),
+		showNodes = true,
+		step = null,
+		now = null,
+		selected = [],
+		label,
+		onpick,
+		onstroke
+	}: Props = $props();
+
+	const uid = $props.id();
+	const frame = $derived(frameOf(view, wide));
+	const turn = $derived(turnOf(view, orientation, frame));
+	const sides = $derived<readonly Side[]>(view === 'front' ? SIDES : ['left']);
+	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
+	const flipOf = (side: Side) => (view === 'front' && side === 'right' ? flip : undefined);
+	const zones = $derived(
+		ZONE_IDS.filter(
+			(z) => FIGURE[view].zones[z] && (wide || !['shoulder', 'axilla', 'decollete'].includes(z))
+		)
+	);
+	const nodes = $derived(
+		showNodes ? NODE_IDS.filter((n) => nodePoints(view, n).length && (wide || n !== 'axillary')) : []
+	);
+	const targets = $derived<Pick[]>(
+		[...zones, ...nodes.map((n): PlaceId => `n:${n}`)].flatMap((place) =>
+			sides.map((side) => ({ place, side }))
+		)
+	);
+	const same = (a: Pick, b: Pick) => a.place === b.place && a.side === b.side;
+	const isSelected = (p: Pick) => selected.some((s) => same(s, p));
+	const words = (p: Pick) => {
+		const tint = tints.find((t) => t.zone === p.place && t.side === p.side);
+		return `${labelOf(p.place)}, client’s ${p.side}${tint?.words ? `, ${tint.words}` : ''}`;
+	};
+
+	const pointer = new MapPointer({
+		targets: () => targets,
+		onpick: (p, e) => onpick?.(p, e),
+		onstroke: (a, b) => onstroke?.(a, b)
+	});
+	const drawn = $derived(step ? drawnSides(step, view, now) : []);
+</script>
+
+<svg
+	viewBox="{frame.x} {frame.y} {frame.width} {frame.height}"
+	preserveAspectRatio="xMidYMin meet"
+	class="h-full w-full touch-none select-none"
+	role={onpick ? 'group' : 'img'}
+	aria-label={label}
+>
+	<defs>
+		<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"
+			><feGaussianBlur stdDeviation="3.2" /></filter
+		>
+		<radialGradient id="{uid}-glow">
+			<stop offset="0" stop-color="var(--openfill)" stop-opacity="0.95" />
+			<stop offset="0.45" stop-color="var(--openfill)" stop-opacity="0.5" />
+			<stop offset="1" stop-color="var(--openfill)" stop-opacity="0" />
+		</radialGradient>
+	</defs>
+	<g transform={turn || undefined}>
+		<Figure {view} {uid} {wide} />
+		{#each tints as tint (`${tint.zone}:${tint.side}`)}
+			{#if sides.includes(tint.side)}<ZoneWater {view} {tint} {uid} />{/if}
+		{/each}
+		{#if nodes.length}
+			<g aria-hidden="true">
+				{#each nodes as node (node)}
+					{#each sides as side (side)}
+						{#each nodePoints(view, node) as [x, y], i (i)}
+							<NodeRing
+								x={side === 'right' && view === 'front' ? 2 * MIDLINE_X - x : x}
+								{y}
+								{uid}
+								open={open.get(`${node}:${side}`) ?? 0}
+							/>
+						{/each}
+					{/each}
+				{/each}
+			</g>
+		{/if}
+		{#each drawn as mark (mark.side)}
+			{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} />{/if}
+		{/each}
+		{#if onpick}
+			{#each targets as target, i (`${target.place}:${target.side}`)}
+				{@const zone = target.place.startsWith('n:')
+					? null
+					: FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
+				<g
+					role="button"
+					tabindex={pointer.tabindexOf(i)}
+					aria-label={words(target)}
+					aria-pressed={isSelected(target)}
+					data-place={target.place}
+					data-side={target.side}
+					transform={flipOf(target.side)}
+					class="target"
+					data-state={isSelected(target) ? 'on' : 'off'}
+					{...pointer.handlers(i)}
+				>
+					{#if zone}<path d={zone.d} class="zone" />
+					{:else}
+						{#each nodePoints(view, target.place.slice(2) as (typeof NODE_IDS)[number]) as [x, y], k (k)}
+							<circle cx={x} cy={y} r="15" class="node" />
+						{/each}
+					{/if}
+				</g>
+			{/each}
+		{/if}
+	</g>
+</svg>
+
+<style>
+	.target {
+		cursor: pointer;
+		outline: none;
+	}
+	.zone {
+		fill: var(--ink);
+		fill-opacity: 0;
+		stroke: var(--route);
+		stroke-opacity: 0;
+		stroke-width: 3;
+		pointer-events: all;
+	}
+	.node {
+		fill: transparent;
+		stroke: var(--route);
+		stroke-opacity: 0;
+		stroke-width: 2;
+	}
+	.target:hover .zone {
+		fill-opacity: 0.05;
+		stroke-opacity: 0.45;
+		stroke-dasharray: 3 4;
+	}
+	.target:hover .node {
+		stroke-opacity: 0.6;
+	}
+	.target:focus-visible .zone,
+	.target:focus-visible .node,
+	.target[data-state='on'] .zone,
+	.target[data-state='on'] .node {
+		stroke-opacity: 1;
+		stroke-width: 2.4;
+	}
+	.target[data-state='on'] .zone {
+		fill-opacity: 0.06;
+	}
+	.target:focus-visible .zone {
+		stroke-dasharray: none;
+	}
+</style>

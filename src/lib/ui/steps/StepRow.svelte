@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { clock, doseText, sideText } from '$lib/core/sequence/describe';
+	import type { Level } from '$lib/core/pressure/levels';
+	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
+	import type { Severity } from '$lib/core/school/school.schema';
+	import type { PlacedStep } from '$lib/core/sequence/walk';
+	import { peakLevel } from '$lib/core/sequence/walk';
+	import type { Edit } from '$lib/core/sequence/edits';
+	import { setStep } from '$lib/core/sequence/edits';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/technique/vocabulary';
+	import AimGlyph from '../glyphs/AimGlyph.svelte';
+	import Footprint from '../glyphs/Footprint.svelte';
+	import Pennant from '../glyphs/Pennant.svelte';
+	import Ripples from '../glyphs/Ripples.svelte';
+	import SideGlyph from '../glyphs/SideGlyph.svelte';
+	import InlineMenu from '../controls/InlineMenu.svelte';
+	import { HAND_OPTIONS, LEVEL_OPTIONS } from './options';
+	import PathText from './PathText.svelte';
+	import { choiceOf, sideOf, sideOptions } from './sideOptions';
+	import { setContact, setLevel, setTarget } from './stepEdits';
+
+	interface Props {
+		placed: PlacedStep;
+		sequence: Sequence;
+		seconds: number;
+		flag: Severity | undefined;
+		selected: boolean;
+		onselect: () => void;
+		onedit: (edit: Edit) => void;
+	}
+	let { placed, sequence, seconds, flag, selected, onselect, onedit }: Props = $props();
+	const step = $derived(placed.step);
+	const level = $derived(peakLevel(step));
+	const contactWords = $derived(
+		step.contact === 'tool' && step.tool
+			? TOOLS[step.tool.id].toLowerCase()
+			: CONTACTS[step.contact].toLowerCase()
+	);
+	const FLAG_WORDS = { stop: 'may hurt', caution: 'a caution', advice: 'an advice' } as const;
+</script>
+
+<!-- The row is a choice in a list; its values are edited in place once it is chosen. -->
+<div
+	role="presentation"
+	class="row group hover:bg-wash/45 relative items-center rounded-md {selected ? 'bg-wash font-[530]' : ''}"
+	data-row={step.id}
+	onclick={onselect}
+>
+	<button
+		type="button"
+		class="absolute inset-0 z-0 rounded-md"
+		data-step-button
+		tabindex={selected ? 0 : -1}
+		aria-current={selected ? 'step' : undefined}
+		aria-label="{placed.number}. {AIMS[step.aim]}: {step.places.join(' to ') ||
+			'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(step.dose)}, {sideText(
+			step.side
+		)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
+	></button>
+	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}"
+		>{placed.number}</span
+	>
+	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
+	<span class="pointer-events-none z-10 truncate"><PathText {step} /></span>
+	<span class="z-10 flex min-w-0 items-center text-xs {selected ? '' : 'pointer-events-none'}">
+		{#if selected}
+			<InlineMenu
+				label="Contact: {contactWords}"
+				value={step.contact}
+				options={HAND_OPTIONS}
+				onchange={(c: Contact) => onedit(setContact(sequence, step, c))}
+				class="min-w-0"
+			>
+				{#snippet mark(c)}<Footprint contact={c} />{/snippet}
+				<Footprint contact={step.contact} tool={step.tool?.id} /><span class="truncate">{contactWords}</span>
+			</InlineMenu>
+		{:else}
+			<span class="text-ink2 flex min-w-0 items-center gap-1.5"
+				><Footprint contact={step.contact} tool={step.tool?.id} /><span class="truncate">{contactWords}</span
+				></span
+			>
+		{/if}
+	</span>
+	<span class="z-10 flex justify-center {selected ? '' : 'pointer-events-none'}">
+		{#if selected}
+			<InlineMenu
+				label="Pressure: {LEVEL_NAMES[level]}"
+				value={`${level}`}
+				options={LEVEL_OPTIONS}
+				onchange={(v) => onedit(setLevel(sequence, step, Number(v) as Level))}
+			>
+				{#snippet mark(v)}<Ripples level={Number(v) as Level} size={24} />{/snippet}
+				<Ripples {level} />
+			</InlineMenu>
+		{:else}<Ripples {level} />{/if}
+	</span>
+	<span class="z-10 text-right text-xs {selected ? '' : 'pointer-events-none'}">
+		{#if selected}
+			<input
+				type="number"
+				min="1"
+				class="dose dotted w-9 bg-transparent text-right"
+				aria-label="Dose in {step.dose.kind}"
+				value={step.dose.target}
+				onchange={(e) => {
+					const wish = e.currentTarget.valueAsNumber;
+					if (wish > 0) onedit(setTarget(sequence, step, wish));
+					else e.currentTarget.value = String(step.dose.target);
+				}}
+			/>{step.dose.kind === 'reps' ? ' ×' : step.dose.kind === 'seconds' ? ' s' : ' br'}
+		{:else}{doseText(step.dose).replace(/ breaths?/, ' br')}{/if}
+	</span>
+	<span
+		class="z-10 flex items-center gap-1.5 pl-2 text-[11.5px] {selected
+			? ''
+			: 'text-ink2 pointer-events-none'}"
+	>
+		{#if selected && step.side !== undefined}
+			<InlineMenu
+				label="Side: {sideText(step.side)}"
+				value={choiceOf(step.side)}
+				options={sideOptions(step.places)}
+				onchange={(c) => onedit(setStep(sequence, step.id, { side: sideOf(c) }))}
+			>
+				<SideGlyph side={step.side} /><span class="truncate">{sideText(step.side)}</span>
+			</InlineMenu>
+		{:else}<SideGlyph side={step.side} /><span class="truncate">{sideText(step.side)}</span>{/if}
+	</span>
+	<span class="pointer-events-none text-right">{clock(seconds)}</span>
+	<span class="pointer-events-none justify-self-end"
+		>{#if flag}<Pennant severity={flag} size={13} />{/if}</span
+	>
+</div>
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 24px 23px minmax(0, 1fr) 106px 32px 44px 84px 36px 18px;
+		height: 25px;
+		white-space: nowrap;
+	}
+	.dose::-webkit-inner-spin-button {
+		appearance: none;
+	}
+	.dose {
+		appearance: textfield;
+	}
+	@media (max-width: 620px) {
+		.row {
+			grid-template-columns: 24px 23px minmax(0, 1fr) 0 34px 48px 34px 36px 18px;
+		}
+		.row > :nth-child(5) {
+			visibility: hidden;
+		}
+	}
+</style>

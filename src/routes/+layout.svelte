@@ -1,0 +1,53 @@
+<script lang="ts">
+	import '../app.css';
+	import { Tooltip } from 'bits-ui';
+	import { Toaster } from 'svelte-sonner';
+	import { onMount, type Snippet } from 'svelte';
+	import { env } from '$env/dynamic/public';
+	import { page } from '$app/state';
+	import { AppState, provideApp } from '$lib/state/app.svelte';
+	import { makeDemoOnce, openRepository } from '$lib/store/openStore';
+	import CautionDialog from '$lib/ui/shell/CautionDialog.svelte';
+	import Header from '$lib/ui/shell/Header.svelte';
+	import TroubleBar from '$lib/ui/shell/TroubleBar.svelte';
+
+	let { children }: { children: Snippet } = $props();
+	const demo = env.PUBLIC_SOFT_TIDE_DEMO === '1';
+	const app = provideApp(new AppState(openRepository(demo), demo));
+	let ready = $state(false);
+
+	onMount(() => {
+		void app.run(async () => demo && (await makeDemoOnce(app.repo))).then(() => (ready = true));
+		return app.follow();
+	});
+	/** Pages that are a sheet or a stage of their own carry no navigation. */
+	const bare = $derived(page.url.pathname.startsWith('/print') || page.url.pathname.startsWith('/session/'));
+	const asked = $derived(
+		ready &&
+			app.settings !== null &&
+			app.settings.cautionSeenAt === null &&
+			!page.url.pathname.startsWith('/print')
+	);
+</script>
+
+<svelte:head><title>Soft Tide</title></svelte:head>
+<Tooltip.Provider>
+	{#if ready}
+		<div class="flex min-h-full flex-col {bare ? '' : 'lg:h-full'}">
+			{#if !bare}
+				<a
+					href="#main"
+					class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute"
+					>To the content</a
+				>
+				<Header />
+			{/if}
+			<TroubleBar />
+			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">{@render children()}</main>
+		</div>
+		<CautionDialog open={asked} onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />
+	{:else}
+		<p class="text-ink2 p-6" role="status">{app.trouble || 'Opening the records …'}</p>
+	{/if}
+	<Toaster position="bottom-left" toastOptions={{ class: 'toast' }} />
+</Tooltip.Provider>

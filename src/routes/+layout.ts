@@ -1,0 +1,3 @@
+// All records live in the browser; the server sends the shell.
+export const ssr = false;
+export const prerender = false;

@@ -1,0 +1,132 @@
+<script lang="ts">
+	import Redo2 from '@lucide/svelte/icons/redo-2';
+	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import { untrack } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import type { Look } from '$lib/core/measure/records.schema';
+	import { useApp } from '$lib/state/app.svelte';
+	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { SecondVersion, StoredSequence } from '$lib/store/db';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { settleSequence } from '$lib/store/saveRecord';
+	import Composer from '$lib/ui/compose/Composer.svelte';
+	import SecondVersionDialog from '$lib/ui/compose/SecondVersion.svelte';
+
+	const app = useApp();
+	const newId = () => crypto.randomUUID();
+	const clients = liveRows(
+		() => null,
+		() => app.repo.clients(),
+		[]
+	);
+	const clientId = $derived(app.settings?.currentClientId ?? null);
+	const sessions = liveRows(
+		() => clientId,
+		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
+		[]
+	);
+	const look = $derived<Look | null>(sessions.current.at(-1)?.before ?? null);
+	const client = $derived(clients.current.find((c) => c.id === clientId) ?? null);
+
+	let draft = $state.raw<SequenceDraft | null>(null);
+	let missing = $state(false);
+	let conflict = $state.raw<{ second: SecondVersion; stored: StoredSequence } | null>(null);
+
+	async function load(id: string) {
+		const stored = await app.run(() => app.repo.sequence(id));
+		missing = !stored;
+		draft = stored
+			? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo)
+			: null;
+		const first = draft?.steps[0]?.step.id;
+		if (first) draft?.select(page.url.searchParams.get('step') ?? first);
+		await lookForSecond(id);
+	}
+	async function lookForSecond(id: string) {
+		const [second] = (await app.run(() => app.repo.secondVersionsOf(id))) ?? [];
+		const stored = second ? await app.repo.sequence(id) : undefined;
+		conflict = second && stored ? { second, stored } : null;
+	}
+	$effect(() => {
+		const { id } = page.params;
+		untrack(() => void load(id!));
+	});
+	$effect(() => {
+		if (draft?.saveState === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
+	});
+	async function settle(choice: 'stored' | 'second' | 'both') {
+		if (!conflict) return;
+		const { second } = conflict;
+		await app.run(() => settleSequence(app.repo.db, second, choice, app.repo.stamp()));
+		await load(second.recordId);
+	}
+	$effect(() => {
+		app.headerExtra = extra;
+		return () => (app.headerExtra = null);
+	});
+	const saved = $derived.by(() => {
+		if (!draft) return '';
+		if (draft.saveState === 'saving') return 'Saving …';
+		if (draft.saveState === 'trouble') return 'Not saved';
+		const at = new Date(draft.savedAt);
+		const today = at.toDateString() === new Date().toDateString();
+		return today
+			? `Saved ${at.toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' })}`
+			: `Saved ${at.toLocaleDateString([], { day: 'numeric', month: 'short' })}`;
+	});
+</script>
+
+{#snippet extra()}
+	{#if draft}
+		<span class="text-ink3 text-[11.5px]" role="status">{saved}</span>
+		{#if draft.saveState === 'trouble'}<button type="button" class="btn" onclick={() => draft?.retry()}
+				>Try again</button
+			>{/if}
+		<button
+			type="button"
+			class="icon-btn"
+			disabled={!draft.undoLabel}
+			aria-label="Undo{draft.undoLabel ? `: ${draft.undoLabel}` : ''}"
+			title={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'}
+			onclick={() => draft?.undo()}><Undo2 size={16} /></button
+		>
+		<button
+			type="button"
+			class="icon-btn"
+			disabled={!draft.redoLabel}
+			aria-label="Redo{draft.redoLabel ? `: ${draft.redoLabel}` : ''}"
+			title={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'}
+			onclick={() => draft?.redo()}><Redo2 size={16} /></button
+		>
+		<a class="btn" href="/print/{draft.sequence.id}">Print</a>
+		<a class="btn btn-primary" href="/session?sequence={draft.sequence.id}">Start session</a>
+	{/if}
+{/snippet}
+
+<svelte:head><title>{draft?.sequence.title ?? 'Compose'} · Soft Tide</title></svelte:head>
+{#if draft}
+	<Composer
+		{draft}
+		clients={clients.current}
+		{client}
+		{look}
+		{newId}
+		onclient={(id) => app.save({ currentClientId: id === 'nobody' ? null : id })}
+		onprint={() => goto(`/print/${draft?.sequence.id}`)}
+	/>
+{:else if missing}
+	<div class="p-6">
+		<h1 class="text-xl">This sequence is not here</h1>
+		<p class="text-ink2 my-2">It may have been removed, or it lives in another browser.</p>
+		<a class="btn" href="/compose">All sequences</a>
+	</div>
+{/if}
+{#if conflict}
+	<SecondVersionDialog
+		stored={conflict.stored.sequence}
+		second={(conflict.second.record as StoredSequence).sequence}
+		context={app.context}
+		onchoose={settle}
+	/>
+{/if}
