@@ -72,7 +72,9 @@ export default ts.config(
 				}
 			],
 			'svelte/no-navigation-without-resolve': 'off',
-			'svelte/prefer-svelte-reactivity': 'off'
+			'svelte/prefer-svelte-reactivity': 'off',
+			// A space between two inline elements is written out, or formatting would swallow it.
+			'svelte/no-useless-mustaches': 'off'
 		}
 	},
 	{

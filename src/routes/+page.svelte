@@ -1,1 +1,184 @@
-<h1 class="p-4">Today</h1>
+<script lang="ts">
+	import { judge } from '$lib/core/rules/judge';
+	import { clock } from '$lib/core/sequence/describe';
+	import { zoneChanges } from '$lib/core/measure/look';
+	import { ZONES } from '$lib/core/atlas/zones';
+	import type { Session } from '$lib/core/measure/records.schema';
+	import { useApp } from '$lib/state/app.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+	import Shore from '$lib/ui/shell/Shore.svelte';
+	import WelcomeSteps from '$lib/ui/shell/WelcomeSteps.svelte';
+
+	const app = useApp();
+	const WEEK_MS = 7 * 86_400_000;
+	const clients = liveRows(
+		() => null,
+		() => app.repo.clients(),
+		[]
+	);
+	const sequences = liveRows(
+		() => null,
+		() => app.repo.sequences(),
+		[]
+	);
+	const sessions = liveRows(
+		() => null,
+		() => app.repo.allSessions(),
+		[]
+	);
+	const now = new Date();
+	const client = $derived(
+		clients.current.find((c) => c.id === app.settings?.currentClientId) ?? clients.current[0] ?? null
+	);
+	const byTime = $derived([...sessions.current].sort((a, b) => b.startedAt.localeCompare(a.startedAt)));
+	const last = $derived(byTime.find((s) => s.clientId === client?.id) ?? null);
+	const open = $derived(byTime.filter((s) => s.sequence && !s.endedAt));
+	const week = $derived(byTime.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
+	const next = $derived(
+		sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ??
+			sequences.current[0]?.sequence ??
+			null
+	);
+	const judged = $derived(next ? judge(next, app.context) : null);
+	const shelf = $derived(
+		sequences.current
+			.filter((s) => s.id !== next?.id)
+			.slice(0, 4)
+			.map((s) => ({ sequence: s.sequence, ...judge(s.sequence, app.context) }))
+	);
+	const others = $derived(
+		clients.current
+			.filter((c) => c.id !== client?.id)
+			.map((c) => ({ client: c, last: byTime.find((s) => s.clientId === c.id) ?? null }))
+	);
+	const name = (id: string) => clients.current.find((c) => c.id === id)?.name ?? 'somebody';
+	const when = (iso: string) => {
+		const days = Math.round(
+			(new Date(now.toDateString()).getTime() - new Date(new Date(iso).toDateString()).getTime()) / 86_400_000
+		);
+		return days <= 0
+			? 'today'
+			: days === 1
+				? 'yesterday'
+				: days < 14
+					? `${days} days ago`
+					: new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short' });
+	};
+	const highest = (s: Session) =>
+		zoneChanges(s.before, s.after, 'puffiness', app.context.working).sort(
+			(a, b) => (b.before ?? 0) - (a.before ?? 0)
+		)[0];
+	const words = (s: Session) => {
+		const top = highest(s);
+		return top
+			? `${ZONES[top.zone].label.toLowerCase()}, ${top.side}: ${top.before ?? '–'}${top.after === null ? '' : ` to ${top.after}`}`
+			: 'not graded';
+	};
+	let width = $state(420);
+	const empty = $derived(
+		clients.loaded && sequences.loaded && !clients.current.length && !sequences.current.length
+	);
+</script>
+
+<svelte:head><title>Today · Soft Tide</title></svelte:head>
+<div class="flex min-h-0 flex-1 overflow-hidden max-lg:flex-col max-lg:overflow-y-auto">
+	<div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6" bind:clientWidth={width}>
+		<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-3 pb-2">
+			<h1 class="text-xl leading-7 font-[520]">
+				{now.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long' })}
+			</h1>
+			<p class="text-ink2">
+				{empty
+					? 'A first day.'
+					: `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
+			</p>
+		</div>
+		{#if empty}
+			<WelcomeSteps />
+		{:else}
+			{#each open as s (s.id)}
+				<p class="border-flag bg-sheet mb-3 flex items-center gap-3 rounded-lg border px-3 py-2">
+					<span class="flex-1"
+						><b>{name(s.clientId)}</b> was interrupted, {when(s.startedAt)}: {s.sequence?.title}.</span
+					><a class="btn" href="/session/{s.id}">Go on</a>
+				</p>
+			{/each}
+			{#if client}
+				<section class="border-hair border-t py-4" aria-label="Next">
+					<div class="flex flex-wrap items-center gap-3">
+						<h2 class="text-[26px] leading-8 font-[500]">{client.name}</h2>
+						<p class="text-ink2 flex-1">{last ? `last here ${when(last.startedAt)}` : 'first time'}</p>
+						{#if next}<a class="btn btn-primary btn-large" href="/session?sequence={next.id}">Start</a
+							>{:else}<a class="btn btn-large" href="/compose">Compose first</a>{/if}
+					</div>
+					{#if next && judged}
+						<p class="pt-1">
+							<a class="dotted" href="/compose/{next.id}">{next.title}</a>{' '}<span class="text-ink2"
+								>· {clock(judged.timing.expectedSeconds)} · {next.school.title.toLowerCase()}</span
+							>
+						</p>
+						<div class="py-1">
+							<MiniScore
+								events={judged.events}
+								byId={judged.context.byId}
+								width={Math.min(560, width - 40)}
+								label="Score of {next.title}"
+							/>
+						</div>
+					{/if}
+					{#if client.cautions}<p><b class="text-flag">Mind:</b> {client.cautions}</p>{/if}
+					{#if last}<p class="text-ink2">
+							Last time: <span class="water">{words(last)}</span>{last.note ? `. ${last.note}` : ''}
+						</p>{/if}
+				</section>
+			{/if}
+			<section aria-label="Others">
+				<ul>
+					{#each others as { client: c, last: l } (c.id)}
+						<li class="border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
+							<div class="min-w-0 flex-1">
+								<b class="block text-[15px] font-[540]">{c.name}</b>
+								<span class="text-ink2 text-xs"
+									>{l
+										? `${when(l.startedAt)}, ${l.sequence?.title ?? 'looked at only'}`
+										: 'no session yet'}{#if l}{' · '}<span class="water">{words(l)}</span>{/if}</span
+								>
+							</div>
+							<button type="button" class="btn" onclick={() => app.save({ currentClientId: c.id })}
+								>Up next</button
+							>
+							<a class="btn" href="/progress?client={c.id}">Progress</a>
+						</li>
+					{/each}
+				</ul>
+				<div class="flex flex-wrap gap-2 pt-3">
+					<a class="btn" href="/clients">Someone new</a><a class="btn" href="/compose">All sequences</a>
+				</div>
+			</section>
+			{#if shelf.length}
+				<section class="pt-6" aria-label="Sequences">
+					<h2 class="border-hair border-b pb-1 text-[13.5px] font-semibold">On the shelf</h2>
+					<ul class="grid gap-x-8 sm:grid-cols-2">
+						{#each shelf as s (s.sequence.id)}
+							<li class="border-hair border-b py-1.5">
+								<a class="hover:dotted flex justify-between gap-3" href="/compose/{s.sequence.id}">
+									<span class="truncate font-[530]">{s.sequence.title}</span><b class="font-semibold"
+										>{clock(s.timing.expectedSeconds)}</b
+									>
+								</a>
+								<MiniScore
+									events={s.events}
+									byId={s.context.byId}
+									width={Math.max(160, Math.min(390, width / 2 - 40))}
+									label="Score of {s.sequence.title}"
+								/>
+							</li>
+						{/each}
+					</ul>
+				</section>
+			{/if}
+		{/if}
+	</div>
+	<Shore sessions={byTime.slice(0, 24)} {name} {now} />
+</div>

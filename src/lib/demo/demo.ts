@@ -206,7 +206,9 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 		for (let d = lastDay; d <= WEEKS * 7; d += person.everyDays) days.unshift(d);
 		return days.map((daysAgo, n) => {
 			const minutes = person.hour * 60 + Math.round(normal(random, 5, 12));
-			const start = new Date(today - daysAgo * DAY_MS + minutes * 60_000);
+			const usual = today - daysAgo * DAY_MS + minutes * 60_000;
+			// Today's session is over by now, however early the demo is made.
+			const start = new Date(daysAgo ? usual : Math.max(today, Math.min(usual, now.getTime() - 25 * 60_000)));
 			return sessionOf(person, sequence, start, 1 - daysAgo / (WEEKS * 7), n + 1, random, offset);
 		});
 	});

@@ -5,23 +5,20 @@ import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
 import { fixFor, judge, type Judgement } from '../core/rules/judge';
 import type { Finding } from '../core/rules/rule';
-import { storageTrouble } from '../store/plainWords';
 import type { Repository } from '../store/repository';
-
-export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version';
+import { SaveLoop } from './saveLoop.svelte';
 
 /** The editor's own draft of one sequence. It saves after every edit; the lists follow the database, the editor does not. */
 export class SequenceDraft {
 	#draft = $state.raw() as Draft;
 	selectedId = $state<string | null>(null);
 	cursorSeconds = $state(0);
-	saveState = $state<SaveState>('saved');
 	savedAt = $state('');
-	trouble = $state('');
+	/** An edit that could not be done, in words. */
+	refusal = $state('');
 	/** The label of the last edit, for a screen reader. */
 	said = $state('');
-	#busy = false;
-	#dirty = false;
+	readonly saving: SaveLoop;
 
 	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
 	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
@@ -31,10 +28,18 @@ export class SequenceDraft {
 	constructor(
 		initial: Draft,
 		readonly context: ExpandContext,
-		private readonly repo: Repository
+		repo: Repository
 	) {
 		this.#draft = initial;
 		this.savedAt = initial.sequence.updatedAt;
+		this.saving = new SaveLoop(async () => {
+			const { sequence, history } = this.#draft;
+			const { record, second } = await repo.saveSequence(sequence, history);
+			const { revision, updatedAt } = record.sequence;
+			this.#draft = { ...this.#draft, sequence: { ...this.#draft.sequence, revision, updatedAt } };
+			this.savedAt = updatedAt;
+			return second;
+		});
 	}
 
 	get sequence(): Sequence {
@@ -55,7 +60,7 @@ export class SequenceDraft {
 			this.said = edit.label;
 			return true;
 		} catch (error) {
-			this.trouble = error instanceof Error ? error.message : String(error);
+			this.refusal = error instanceof Error ? error.message : String(error);
 			return false;
 		}
 	}
@@ -99,40 +104,12 @@ export class SequenceDraft {
 		if (draft === this.#draft) return;
 		this.#draft = draft;
 		if (this.selectedId && !this.byId.has(this.selectedId)) this.selectedId = null;
-		this.trouble = '';
-		void this.#save();
-	}
-
-	/** Saves until nothing is left to save; edits made meanwhile are saved next, never lost. */
-	async #save(): Promise<void> {
-		this.#dirty = true;
-		if (this.#busy || this.saveState === 'second-version') return;
-		this.#busy = true;
-		this.saveState = 'saving';
-		try {
-			while (this.#dirty) {
-				this.#dirty = false;
-				const { sequence, history } = this.#draft;
-				const saved = await this.repo.saveSequence(sequence, history);
-				const { revision, updatedAt } = saved.record.sequence;
-				this.#draft = { ...this.#draft, sequence: { ...this.#draft.sequence, revision, updatedAt } };
-				this.savedAt = updatedAt;
-				if (saved.second) {
-					this.saveState = 'second-version';
-					return;
-				}
-			}
-			this.saveState = 'saved';
-		} catch (error) {
-			this.saveState = 'trouble';
-			this.trouble = storageTrouble(error);
-		} finally {
-			this.#busy = false;
-		}
+		this.refusal = '';
+		void this.saving.changed();
 	}
 
 	/** Tries once more to save what could not be saved. */
 	retry(): void {
-		void this.#save();
+		void this.saving.changed();
 	}
 }

@@ -183,7 +183,9 @@
 				of {clock(draft.sequence.budgetSeconds)}</span
 			>
 		</div>
-		{#if draft.trouble}<p class="text-flag py-1 text-xs" role="alert">{draft.trouble}</p>{/if}
+		{#if draft.refusal || draft.saving.trouble}<p class="text-flag py-1 text-xs" role="alert">
+				{draft.refusal || draft.saving.trouble}
+			</p>{/if}
 		{#if draft.steps.length}<StepList {draft} {flags} />{:else}<EmptyHint
 				school={draft.sequence.school}
 			/>{/if}

@@ -9,7 +9,7 @@
 	import StrokeMark from './StrokeMark.svelte';
 	import ZoneWater from './ZoneWater.svelte';
 	import type { OpenNodes, Pick, ZoneTint } from './mapTypes';
-	import { frameOf, turnOf, type Orientation } from './orientation';
+	import { frameOf, turnOf, type Frame, type Orientation } from './orientation';
 	import { drawnSides } from './drawnSides';
 	import { MapPointer } from './mapPointer.svelte';
 
@@ -24,6 +24,8 @@
 		step?: Step | null;
 		now?: Side | 'both' | null;
 		selected?: readonly Pick[];
+		/** A closer look than the usual frame; it turns with the figure. */
+		focus?: Frame | null;
 		/** What the map is for, read by a screen reader. */
 		label: string;
 		onpick?: (pick: Pick, event: { shift: boolean }) => void;
@@ -41,13 +43,14 @@
 		now = null,
 		selected = [],
 		label,
+		focus = null,
 		onpick,
 		onstroke
 	}: Props = $props();
 
 	const uid = $props.id();
-	const frame = $derived(frameOf(view, wide));
-	const turn = $derived(turnOf(view, orientation, frame));
+	const frame = $derived(focus ?? frameOf(view, wide));
+	const turn = $derived(turnOf(view, orientation, focus ? frameOf(view, true) : frame));
 	const sides = $derived<readonly Side[]>(view === 'front' ? SIDES : ['left']);
 	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
 	const flipOf = (side: Side) => (view === 'front' && side === 'right' ? flip : undefined);
@@ -81,7 +84,7 @@
 
 <svg
 	viewBox="{frame.x} {frame.y} {frame.width} {frame.height}"
-	preserveAspectRatio="xMidYMin meet"
+	preserveAspectRatio={focus ? 'xMidYMid slice' : 'xMidYMin meet'}
 	class="h-full w-full touch-none select-none"
 	role={onpick ? 'group' : 'img'}
 	aria-label={label}
@@ -97,7 +100,7 @@
 		</radialGradient>
 	</defs>
 	<g transform={turn || undefined}>
-		<Figure {view} {uid} {wide} />
+		<Figure {view} {uid} wide={wide || focus !== null} />
 		{#each tints as tint (`${tint.zone}:${tint.side}`)}
 			{#if sides.includes(tint.side)}<ZoneWater {view} {tint} {uid} />{/if}
 		{/each}

@@ -52,7 +52,11 @@
 				fill={fill.role === 'skin' || fill.role === 'ear'
 					? `url(#${uid}-lamp)`
 					: `var(--${fill.role === 'hair' ? 'hairfill' : fill.role})`}
-				stroke={fill.role === 'skin' ? `url(#${uid}-lamp)` : 'none'}
+				stroke={fill.role === 'skin'
+					? `url(#${uid}-lamp)`
+					: fill.role === 'hair'
+						? 'var(--hairfill)'
+						: 'none'}
 				stroke-width="0.8"
 			/>
 		{/each}

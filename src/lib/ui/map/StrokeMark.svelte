@@ -16,7 +16,7 @@
 	let { view, step, side, now }: Props = $props();
 
 	const points = $derived(pathPoints(view, step.places, side));
-	const spot = $derived(points.length === 1 || isStationary(step.motion));
+	const spot = $derived(points.length === 1 || (points.length > 0 && isStationary(step.motion)));
 	const line = $derived(smooth(points));
 	const lanes = $derived(
 		Array.from({ length: step.lanes }, (_, i) => offset(line, (i - (step.lanes - 1) / 2) * 12))
@@ -73,6 +73,8 @@
 			{/each}
 			<circle cx={x} cy={y} r="3" fill="var(--brush)" opacity={now ? 1 : 0.5} />
 		{/each}
+	{:else if !points.length}
+		<!-- The step touches no place of this view. -->
 	{:else if now}
 		{#each lanes as lane, i (i)}
 			<path d={brush(lane, half + 2)} fill="var(--sheet)" opacity="0.9" />

@@ -43,3 +43,32 @@ export function turnOf(view: View, orientation: Orientation, frame: Frame): stri
 /** The client's side that is seen on the viewer's left. */
 export const sideOnViewersLeft = (orientation: Orientation): Side =>
 	orientation === 'facing' ? 'right' : 'left';
+
+/** A closer frame around some points of the figure, as it stands after the turn; `aspect` is width by height. */
+export function focusFrame(
+	view: View,
+	orientation: Orientation,
+	points: readonly (readonly [number, number])[],
+	aspect: number
+): Frame {
+	const whole = frameOf(view, true);
+	const close = frameOf(view, false);
+	if (!points.length) return close;
+	const [cx, cy] = [whole.x + whole.width / 2, whole.y + whole.height / 2];
+	const turned = points.map(([x, y]) => [
+		orientation === 'facing' ? x : 2 * cx - x,
+		orientation === 'head-end' ? 2 * cy - y : y
+	]);
+	const xs = turned.map((p) => p[0]!);
+	const ys = turned.map((p) => p[1]!);
+	const [w, h] = [Math.max(...xs) - Math.min(...xs) + 130, Math.max(...ys) - Math.min(...ys) + 130];
+	// Never so close that one no longer sees which part of the face it is.
+	const width = Math.max(300, w, h * aspect);
+	const height = width / aspect;
+	return {
+		x: (Math.max(...xs) + Math.min(...xs)) / 2 - width / 2,
+		y: (Math.max(...ys) + Math.min(...ys)) / 2 - height / 2,
+		width,
+		height
+	};
+}

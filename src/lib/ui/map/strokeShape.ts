@@ -18,13 +18,20 @@ export function anchorOf(view: View, ref: PlaceRef, towards?: Point): Point | nu
 
 const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
+/** Closer than this, two places are one spot of a line, units. */
+const SAME_SPOT = 9;
+
 /** The points of a path on one side; in the front view the client's right is the mirror image. */
 export function pathPoints(view: View, refs: readonly PlaceRef[], side: Side): Point[] {
 	const points: Point[] = [];
 	for (const ref of refs) {
 		const at = anchorOf(view, ref, points.at(-1));
 		if (!at) continue;
-		points.push(view === 'front' && (ownSideOf(ref) ?? side) === 'right' ? mirror(at) : at);
+		const point = view === 'front' && (ownSideOf(ref) ?? side) === 'right' ? mirror(at) : at;
+		const last = points.at(-1);
+		// A zone and the node group under it may share a spot; a line between them would turn on itself.
+		if (last && distance(last, point) < SAME_SPOT) points.pop();
+		points.push(point);
 	}
 	return points;
 }

@@ -34,7 +34,7 @@
 		})
 	);
 	const links = $derived(
-		step.links.flatMap((link) => {
+		(detail === 'mini' ? [] : step.links).flatMap((link) => {
 			const span = spans.find((s) => s.dir === link.dir);
 			if (!span) return [];
 			const { crestX, x0, top } = span.shape;

@@ -53,7 +53,7 @@
 		untrack(() => void load(id!));
 	});
 	$effect(() => {
-		if (draft?.saveState === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
+		if (draft?.saving.state === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
 	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
@@ -67,8 +67,8 @@
 	});
 	const saved = $derived.by(() => {
 		if (!draft) return '';
-		if (draft.saveState === 'saving') return 'Saving …';
-		if (draft.saveState === 'trouble') return 'Not saved';
+		if (draft.saving.state === 'saving') return 'Saving …';
+		if (draft.saving.state === 'trouble') return 'Not saved';
 		const at = new Date(draft.savedAt);
 		const today = at.toDateString() === new Date().toDateString();
 		return today
@@ -80,7 +80,7 @@
 {#snippet extra()}
 	{#if draft}
 		<span class="text-ink3 text-[11.5px]" role="status">{saved}</span>
-		{#if draft.saveState === 'trouble'}<button type="button" class="btn" onclick={() => draft?.retry()}
+		{#if draft.saving.state === 'trouble'}<button type="button" class="btn" onclick={() => draft?.retry()}
 				>Try again</button
 			>{/if}
 		<button

@@ -1,0 +1,24 @@
+import type { Session } from '../core/measure/records.schema';
+import type { Repository } from '../store/repository';
+import { SaveLoop } from './saveLoop.svelte';
+
+/** A session being written down; each entry is saved at once. */
+export class SessionDraft {
+	current = $state.raw() as Session;
+	readonly saving: SaveLoop;
+
+	constructor(initial: Session, repo: Repository) {
+		this.current = initial;
+		this.saving = new SaveLoop(async () => {
+			const { record, second } = await repo.saveSession(this.current);
+			this.current = { ...this.current, revision: record.revision, updatedAt: record.updatedAt };
+			return second;
+		});
+	}
+
+	/** Changes fields; resolves when they are saved. */
+	change(fields: Partial<Session>): Promise<void> {
+		this.current = { ...this.current, ...fields };
+		return this.saving.changed();
+	}
+}

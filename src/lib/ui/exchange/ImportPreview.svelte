@@ -1,0 +1,47 @@
+<script lang="ts">
+	interface Row {
+		readonly kind: 'client' | 'sequence' | 'session';
+		readonly id: string;
+		readonly title: string;
+		readonly fate: 'added' | 'changed' | 'skipped';
+	}
+	interface Props {
+		records: readonly Row[];
+		onapply: () => void;
+		oncancel: () => void;
+	}
+	let { records, onapply, oncancel }: Props = $props();
+	const FATES = [
+		{ fate: 'added', words: 'new here' },
+		{ fate: 'changed', words: 'replace what is here; the present version is kept beside' },
+		{ fate: 'skipped', words: 'the same as here' }
+	] as const;
+	const of = (fate: Row['fate']) => records.filter((r) => r.fate === fate);
+	const worth = $derived(records.some((r) => r.fate !== 'skipped'));
+</script>
+
+<section class="border-edge bg-sheet rounded-xl border p-4" aria-label="What the file would do">
+	<h3 class="text-[15px] font-semibold">This is what would happen</h3>
+	{#each FATES as { fate, words } (fate)}
+		{@const list = of(fate)}
+		{#if list.length}
+			<details class="border-hair border-t py-1.5" open={fate === 'changed'}>
+				<summary class="cursor-pointer"
+					><b>{list.length} {fate}</b> <span class="text-ink2">{words}</span></summary
+				>
+				<ul class="text-ink2 max-h-44 overflow-y-auto pl-4">
+					{#each list.slice(0, 200) as r (r.kind + r.id)}<li>
+							{r.title} <span class="text-ink3">({r.kind})</span>
+						</li>{/each}
+					{#if list.length > 200}<li>and {list.length - 200} more</li>{/if}
+				</ul>
+			</details>
+		{/if}
+	{/each}
+	<div class="mt-3 flex gap-2">
+		<button type="button" class="btn btn-primary" disabled={!worth} onclick={onapply}
+			>{worth ? 'Bring it in' : 'Nothing to bring in'}</button
+		>
+		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
+	</div>
+</section>

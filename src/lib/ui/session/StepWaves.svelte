@@ -1,0 +1,74 @@
+<script lang="ts">
+	import type { TimedEvent } from '$lib/core/sequence/expand';
+
+	interface Props {
+		/** The events of this step, in order. */
+		events: readonly TimedEvent[];
+		/** Seconds of the plan. */
+		seconds: number;
+		/** px */
+		width: number;
+	}
+	let { events, seconds, width }: Props = $props();
+	const HEIGHT = 118;
+	const MID = 60;
+	const start = $derived(events[0]?.startSeconds ?? 0);
+	const end = $derived(events.at(-1)?.endSeconds ?? 1);
+	const x = $derived((s: number) => 14 + ((s - start) * (width - 28)) / Math.max(0.1, end - start));
+	/** At most twenty waves a stretch; beyond that they stand for five each. */
+	const waves = $derived(
+		events
+			.filter((e) => e.kind === 'work' || e.kind === 'station' || e.kind === 'rest')
+			.flatMap((e) => {
+				const n = e.reps > 24 ? Math.ceil(e.reps / 5) : Math.max(1, e.reps);
+				const beat = (e.endSeconds - e.startSeconds) / n;
+				const dirs = e.side === 'left' ? [-1] : e.side === 'right' ? [1] : [-1, 1];
+				return Array.from({ length: n }, (_, i) => i).flatMap((i) =>
+					dirs.map((dir) => ({
+						key: `${e.startSeconds}:${i}:${dir}`,
+						from: e.startSeconds + i * beat,
+						to: e.startSeconds + (i + 1) * beat,
+						// The lower of two alike is lower, so that the pair never reads as a sound wave.
+						d: wave(
+							x(e.startSeconds + i * beat),
+							x(e.startSeconds + (i + 1) * beat),
+							dir,
+							dirs.length > 1 && dir > 0 ? 15 : 36
+						)
+					}))
+				);
+			})
+	);
+	function wave(a0: number, e0: number, dir: number, height: number): string {
+		const [a, e] = [a0 + 1, e0 - 1];
+		const c = a + (e - a) * 0.72;
+		const y = MID + dir * 7;
+		const top = y + dir * height;
+		const [r, q] = [c - a, e - c];
+		return `M${a} ${y}C${a + 0.5 * r} ${y} ${a + 0.62 * r} ${top} ${c} ${top}C${c + 0.62 * q} ${top} ${c + 0.42 * q} ${y} ${e} ${y}`;
+	}
+	const bead = $derived(Math.min(end, Math.max(start, seconds)));
+</script>
+
+<svg {width} height={HEIGHT} viewBox="0 0 {width} {HEIGHT}" fill="none" aria-hidden="true">
+	{#each waves as w (w.key)}
+		{@const over = w.to <= seconds}
+		{@const now = !over && w.from <= seconds}
+		<path
+			d={w.d}
+			fill="var(--drain)"
+			fill-opacity={over ? 0.9 : now ? 0.45 : 0.12}
+			stroke="var(--drain)"
+			stroke-width={now ? 2.4 : 1.4}
+		/>
+	{/each}
+	<path
+		d="M6 {MID - 7}H{width - 6}V{MID + 7}H6Z"
+		fill="var(--sand)"
+		stroke="var(--coast)"
+		stroke-width="1.1"
+		stroke-linejoin="round"
+	/>
+	<path d="M{x(bead)} {MID - 46}V{MID + 46}" stroke="var(--ink)" stroke-width="1.4" />
+	<circle cx={x(bead)} cy={MID - 46} r="5" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2.2" />
+</svg>

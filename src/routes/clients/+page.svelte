@@ -1,0 +1,183 @@
+<script lang="ts">
+	import { AlertDialog } from 'bits-ui';
+	import { goto } from '$app/navigation';
+	import type { Client } from '$lib/core/measure/records.schema';
+	import { useApp } from '$lib/state/app.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import ClientForm from '$lib/ui/session/ClientForm.svelte';
+
+	const app = useApp();
+	const clients = liveRows(
+		() => null,
+		() => app.repo.clients(),
+		[]
+	);
+	const sessions = liveRows(
+		() => null,
+		() => app.repo.allSessions(),
+		[]
+	);
+	let wished = $state<string | null>(null);
+	let removing = $state(false);
+	let said = $state('');
+	const chosen = $derived(
+		clients.current.find((c) => c.id === (wished ?? app.settings?.currentClientId)) ??
+			clients.current[0] ??
+			null
+	);
+	const visits = $derived((id: string) =>
+		sessions.current.filter((s) => s.clientId === id).sort((a, b) => b.startedAt.localeCompare(a.startedAt))
+	);
+	const day = (iso: string) =>
+		new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });
+
+	async function add(name: string) {
+		const { now, newId } = app.repo.stamp();
+		const id = newId();
+		if (await app.run(() => app.repo.saveClient({ id, revision: 0, updatedAt: now, name }))) choose(id);
+	}
+	function choose(id: string) {
+		wished = id;
+		void app.save({ currentClientId: id });
+	}
+	async function change(client: Client, fields: Partial<Client>) {
+		const saved = await app.run(() => app.repo.saveClient({ ...client, ...fields }));
+		said = saved?.second
+			? 'Another window changed this client too. Its version stands; yours is kept beside it.'
+			: saved
+				? 'Saved'
+				: '';
+	}
+	async function remove() {
+		if (!chosen) return;
+		await app.run(() => app.repo.removeClient(chosen.id));
+		wished = null;
+		removing = false;
+	}
+</script>
+
+<svelte:head><title>Clients · Soft Tide</title></svelte:head>
+<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[420px_minmax(0,1fr)]">
+	<section class="border-hair min-h-0 overflow-y-auto px-4 pb-6 lg:border-r">
+		<h1 class="pt-3 text-xl font-[520]">Clients</h1>
+		<ClientForm onsave={add} />
+		<ul class="border-hair mt-3 border-t">
+			{#each clients.current as c (c.id)}
+				{@const list = visits(c.id)}
+				<li class="border-hair border-b">
+					<button
+						type="button"
+						class="w-full rounded-md px-2 py-2 text-left {chosen?.id === c.id
+							? 'bg-wash'
+							: 'hover:bg-wash/50'}"
+						aria-current={chosen?.id === c.id ? 'true' : undefined}
+						onclick={() => choose(c.id)}
+					>
+						<span class="flex justify-between gap-3"
+							><b class="text-[13.5px] font-[560]">{c.name}</b><span class="text-ink2 text-xs"
+								>{list.length}
+								{list.length === 1 ? 'session' : 'sessions'}{list[0]
+									? `, last ${day(list[0].startedAt)}`
+									: ''}</span
+							></span
+						>
+						<span class="text-ink2 block truncate text-xs">{c.note || 'no note'}</span>
+					</button>
+				</li>
+			{:else}
+				{#if clients.loaded}<li class="text-ink2 py-4 text-[13.5px] leading-5">
+						Nobody yet. A code or a name is enough; records never leave this browser unless you export them.
+					</li>{/if}
+			{/each}
+		</ul>
+	</section>
+	{#if chosen}
+		<section class="min-h-0 overflow-y-auto px-6 pb-6" aria-label={chosen.name}>
+			{#key chosen.id}
+				<h2 class="pt-3 text-[22px] leading-8 font-[520]">{chosen.name}</h2>
+				<div class="flex flex-wrap gap-2 py-3">
+					<button
+						type="button"
+						class="btn btn-primary"
+						onclick={() => {
+							choose(chosen.id);
+							void goto('/session');
+						}}>Begin a session</button
+					>
+					<a class="btn" href="/progress?client={chosen.id}">Progress</a>
+				</div>
+				<div class="max-w-[560px] space-y-3">
+					<label class="block"
+						><span class="label">Name or code</span><input
+							class="field"
+							maxlength="200"
+							value={chosen.name}
+							onchange={(e) => {
+								const name = e.currentTarget.value.trim();
+								if (name) void change(chosen, { name });
+								else {
+									e.currentTarget.value = chosen.name;
+									said = 'A code or a name is needed; the old one stays.';
+								}
+							}}
+						/></label
+					>
+					<label class="block"
+						><span class="label">Mind before each session</span><textarea
+							class="field"
+							rows="2"
+							maxlength="2000"
+							placeholder="Allergies, clearance, places to leave out"
+							value={chosen.cautions}
+							onchange={(e) => change(chosen, { cautions: e.currentTarget.value })}></textarea></label
+					>
+					<label class="block"
+						><span class="label">Note</span><textarea
+							class="field"
+							rows="3"
+							maxlength="2000"
+							value={chosen.note}
+							onchange={(e) => change(chosen, { note: e.currentTarget.value })}></textarea></label
+					>
+					<p class="text-ink3 min-h-4 text-[11.5px]" role="status">{said}</p>
+				</div>
+				<h3 class="pt-3 text-[13.5px] font-semibold">Sessions</h3>
+				<ul class="max-w-[560px]">
+					{#each visits(chosen.id).slice(0, 12) as s (s.id)}
+						<li class="border-hair border-b">
+							<a
+								class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5"
+								href="/progress?client={chosen.id}&session={s.id}"
+								><span>{day(s.startedAt)}</span><span class="text-ink2 truncate"
+									>{s.sequence?.title ?? 'looked at only'}</span
+								></a
+							>
+						</li>
+					{:else}<li class="text-ink2 py-2">None yet.</li>{/each}
+				</ul>
+				<button type="button" class="btn mt-6" onclick={() => (removing = true)}>Remove this client …</button>
+			{/key}
+		</section>
+	{/if}
+</div>
+<AlertDialog.Root bind:open={removing}>
+	<AlertDialog.Portal>
+		<AlertDialog.Overlay class="bg-ink/25 fixed inset-0 z-30" />
+		<AlertDialog.Content
+			class="border-edge bg-paper fixed top-1/2 left-1/2 z-30 w-[calc(100vw-32px)] max-w-[440px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
+		>
+			<AlertDialog.Title class="flare text-lg font-[540]"
+				>Remove {chosen?.name} and all her sessions?</AlertDialog.Title
+			>
+			<AlertDialog.Description class="text-ink2 mt-1 text-[13px] leading-5"
+				>This cannot be taken back. Export a backup first if you may need the records.</AlertDialog.Description
+			>
+			<div class="mt-4 flex justify-end gap-2">
+				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action
+					class="btn btn-primary"
+					onclick={remove}>Remove for good</AlertDialog.Action
+				>
+			</div>
+		</AlertDialog.Content>
+	</AlertDialog.Portal>
+</AlertDialog.Root>

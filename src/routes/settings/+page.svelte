@@ -1,0 +1,125 @@
+<script lang="ts">
+	import { Switch } from 'bits-ui';
+	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/pressure/levels';
+	import { CORE_VERSION } from '$lib/core/version';
+	import { useApp } from '$lib/state/app.svelte';
+	import { fillWithDemo } from '$lib/store/openStore';
+	import Segmented from '$lib/ui/controls/Segmented.svelte';
+	import Ripples from '$lib/ui/glyphs/Ripples.svelte';
+	import CautionText from '$lib/ui/shell/CautionText.svelte';
+
+	const app = useApp();
+	const settings = $derived(app.settings);
+	let said = $state('');
+	let sure = $state(false);
+	async function afresh() {
+		await app.run(() => app.repo.wipe());
+		if (app.demo) await app.run(() => fillWithDemo(app.repo));
+		await app.save({ cautionSeenAt: new Date().toISOString() });
+		sure = false;
+		said = app.demo ? 'The demo practice is made anew, ending today.' : 'Everything is empty again.';
+	}
+	async function persist() {
+		await app.persist();
+		said = app.persisted
+			? 'The browser will keep the records.'
+			: 'The browser did not promise it. Export a backup now and then.';
+	}
+</script>
+
+<svelte:head><title>Settings · Soft Tide</title></svelte:head>
+<div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
+	<h1 class="py-3 text-xl font-[520]">Settings</h1>
+	<p class="text-ink2 min-h-5" role="status">{said}</p>
+	{#if settings}
+		<div class="grid max-w-[1100px] grid-cols-1 gap-x-14 gap-y-8 lg:grid-cols-2">
+			<section>
+				<dl class="grid grid-cols-[110px_1fr] items-center gap-y-4">
+					<dt class="text-ink2">Look</dt>
+					<dd>
+						<Segmented
+							label="Look"
+							value={settings.theme}
+							options={[
+								{ value: 'auto', label: 'As the device' },
+								{ value: 'day', label: 'Day' },
+								{ value: 'evening', label: 'Evening' }
+							]}
+							onchange={(theme) => app.save({ theme })}
+						/>
+					</dd>
+					<dt class="text-ink2">Lengths</dt>
+					<dd>
+						<Segmented
+							label="Lengths"
+							value={settings.units}
+							options={[
+								{ value: 'mm', label: 'Millimetres' },
+								{ value: 'inch', label: 'Inches' }
+							]}
+							onchange={(units) => app.save({ units })}
+						/>
+					</dd>
+					<dt class="text-ink2">Tone</dt>
+					<dd class="flex items-center gap-2">
+						<Switch.Root
+							checked={settings.tone}
+							onCheckedChange={(tone) => app.save({ tone })}
+							aria-label="A soft tone at each repetition"
+							class="border-edge data-[state=checked]:bg-primary bg-sheet inline-flex h-6 w-11 items-center rounded-full border px-0.5"
+						>
+							<Switch.Thumb
+								class="bg-ink data-[state=checked]:bg-onink block size-4 rounded-full transition-transform data-[state=checked]:translate-x-[21px]"
+							/>
+						</Switch.Root>
+						<span>a soft tone at each repetition</span>
+					</dd>
+					<dt class="text-ink2 self-start pt-1">Records</dt>
+					<dd class="space-y-2">
+						<p class="text-ink2 leading-[18px]">
+							They live in this browser only. A browser may clear them when space runs short, unless it
+							promises to keep them.
+						</p>
+						<button type="button" class="btn" onclick={persist}>Ask it to keep them</button>
+					</dd>
+					<dt class="text-ink2 self-start pt-1">Start afresh</dt>
+					<dd class="space-y-2">
+						<p class="text-ink2 leading-[18px]">
+							{app.demo
+								? 'Throws away what was changed and makes the demo practice anew, ending today.'
+								: 'Empties this browser. Export a backup first.'}
+						</p>
+						{#if sure}<button type="button" class="btn btn-primary" onclick={afresh}>Yes, start afresh</button
+							> <button type="button" class="btn" onclick={() => (sure = false)}>Keep all</button>
+						{:else}<button type="button" class="btn" onclick={() => (sure = true)}>Start afresh …</button
+							>{/if}
+					</dd>
+				</dl>
+				<h2 class="border-hair mt-8 border-b pb-1 text-[15px] font-semibold">Pressure levels</h2>
+				<table class="w-full">
+					<caption class="text-ink2 py-1.5 text-left">Working values: what the words stand for here.</caption>
+					<tbody>
+						{#each LEVELS as level (level)}
+							{@const [low, high] = levelRangeKPa(level, app.context.working)}
+							<tr class="border-hair border-b"
+								><td class="w-12 py-1.5"><Ripples {level} /></td><th scope="row" class="text-left font-[530]"
+									>{level} {LEVEL_NAMES[level]}</th
+								><td class="text-right">{low}–{high} kPa</td><td class="text-ink2 text-right"
+									>{Math.round(low * 7.50062)}–{Math.round(high * 7.50062)} mmHg</td
+								></tr
+							>
+						{/each}
+					</tbody>
+				</table>
+			</section>
+			<section id="about">
+				<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">About</h2>
+				<p class="text-ink2 py-2 leading-[18px]">
+					Soft Tide plans, counts and compares facial massage. Version of the core {CORE_VERSION}. Free
+					software under the MIT licence. It works without a network once loaded.
+				</p>
+				<CautionText />
+			</section>
+		</div>
+	{/if}
+</div>
