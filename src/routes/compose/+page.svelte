@@ -3,6 +3,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { goto } from '$app/navigation';
 	import { schoolById } from '$lib/core/school/schools';
+	import { expand } from '$lib/core/sequence/expand';
 	import { newSequence } from '$lib/core/sequence/newSequence';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -13,6 +14,9 @@
 		() => null,
 		() => app.repo.sequences(),
 		[]
+	);
+	const longestSeconds = $derived(
+		Math.max(0, ...rows.current.map((r) => expand(r.sequence, app.context).at(-1)?.endSeconds ?? 0))
 	);
 	async function remove(id: string) {
 		const stored = await app.run(() => app.repo.removeSequence(id));
@@ -41,6 +45,7 @@
 			{#each rows.current as { sequence } (sequence.id)}<SequenceCard
 					{sequence}
 					context={app.context}
+					{longestSeconds}
 					onremove={() => remove(sequence.id)}
 				/>{/each}
 		</ul>

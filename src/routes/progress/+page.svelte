@@ -94,8 +94,7 @@
 	</div>
 	{#if chosen && looks}
 		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]">
-			{#if sentence.real}<b class="font-semibold">{sentence.real}</b>
-			{/if}
+			{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}
 			<span class="text-ink2"
 				>{scope === 'since' && !looks.comparable
 					? chosen.id === first?.id

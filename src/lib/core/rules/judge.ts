@@ -6,6 +6,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { timingOf, type Timing } from '../sequence/timing';
 import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
+import { Openings } from './openings';
 import { bySeverity, findingKey, severityIn, type Finding, type JudgeContext } from './rule';
 
 export interface Judgement {
@@ -20,14 +21,17 @@ export interface Judgement {
 export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContext {
 	const events = expand(sequence, given);
 	const steps = stepsOf(sequence);
+	const byId = new Map(steps.map((s) => [s.step.id, s]));
+	const passes = passesOf(events);
 	return {
 		...given,
 		sequence,
 		school: sequence.school,
 		steps,
-		byId: new Map(steps.map((s) => [s.step.id, s])),
+		byId,
 		events,
-		passes: passesOf(events),
+		passes,
+		openings: new Openings({ passes, byId, working: given.working }),
 		timing: timingOf(sequence, given, events),
 		balance: balanceOf(events, given.working)
 	};

@@ -25,7 +25,9 @@ export class Openings {
 				if (!node) continue;
 				for (const side of sidesOf(pass.side)) {
 					const k = key(node, side);
-					this.#times.set(k, [...(this.#times.get(k) ?? []), pass.endSeconds]);
+					const known = this.#times.get(k);
+					if (known) known.push(pass.endSeconds);
+					else this.#times.set(k, [pass.endSeconds]);
 				}
 			}
 		}
@@ -33,8 +35,10 @@ export class Openings {
 
 	/** Second of the last opening at or before a moment, or null. */
 	lastBefore(node: NodeId, side: Side, seconds: number): number | null {
-		const times = (this.#times.get(key(node, side)) ?? []).filter((t) => t <= seconds + 1e-9);
-		return times.length ? Math.max(...times) : null;
+		const times = this.#times.get(key(node, side)) ?? [];
+		// The times ascend: the last one that is not later is the one.
+		for (let i = times.length - 1; i >= 0; i--) if (times[i]! <= seconds + 1e-9) return times[i]!;
+		return null;
 	}
 }
 

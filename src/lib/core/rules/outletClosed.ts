@@ -2,7 +2,7 @@ import { outletFor } from '../atlas/graph';
 import { placeOf, type Side } from '../atlas/places';
 import type { NodeId } from '../atlas/nodes';
 import { sidesOf } from '../sequence/passes';
-import { Openings, openBefore } from './openings';
+import { openBefore } from './openings';
 import type { RawFinding, Rule } from './rule';
 import { isFluidStroke } from './strokes';
 
@@ -15,7 +15,7 @@ export const outletClosed: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	check(context) {
-		const openings = new Openings(context);
+		const { openings } = context;
 		const found = new Map<string, RawFinding>();
 		for (const pass of context.passes) {
 			const { step, number } = context.byId.get(pass.stepId)!;

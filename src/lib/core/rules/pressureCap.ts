@@ -1,7 +1,7 @@
 import { capAt, type CapReason } from '../pressure/caps';
 import type { Level } from '../pressure/levels';
 import { setStep } from '../sequence/edits';
-import { levelsOf } from '../sequence/walk';
+import { levelsOf, peakLevel } from '../sequence/walk';
 import { stepOfFinding, type RawFinding, type Rule } from './rule';
 
 /** No place is pressed above its cap; a long sweep is judged place by place. */
@@ -16,6 +16,8 @@ export const pressureCap: Rule = {
 		return context.steps.flatMap(({ step, number }) => {
 			const levels = levelsOf(step);
 			const found = new Map<CapReason, RawFinding>();
+			// A touch is below every cap.
+			if (peakLevel(step) === 0) return [];
 			step.places.forEach((place, i) => {
 				const cap = capAt(step, place, context.school);
 				const given = levels[i] ?? levels[0]!;

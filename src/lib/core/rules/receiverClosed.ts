@@ -3,7 +3,7 @@ import type { NodeId } from '../atlas/nodes';
 import { isOutlet, nodeOf, placeOf } from '../atlas/places';
 import { sidesOf, type Pass } from '../sequence/passes';
 import type { Step } from '../sequence/sequence.schema';
-import { OPEN_ENOUGH, openBefore, Openings, openness } from './openings';
+import { OPEN_ENOUGH, openBefore, openness } from './openings';
 import type { JudgeContext, RawFinding, Rule } from './rule';
 import { endPlace, isFluidStroke } from './strokes';
 
@@ -33,7 +33,7 @@ export const receiverClosed: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	check(context) {
-		const openings = new Openings(context);
+		const { openings } = context;
 		const found = new Map<string, RawFinding>();
 		for (const pass of context.passes) {
 			const { step, number } = context.byId.get(pass.stepId)!;

@@ -1,5 +1,6 @@
 import type { PlaceRef, Side } from '../atlas/places';
 import type { School, Severity } from '../school/school.schema';
+import type { Openings } from './openings';
 import type { Balance } from '../sequence/balance';
 import type { Edit } from '../sequence/edits';
 import type { ExpandContext, TimedEvent } from '../sequence/expand';
@@ -16,6 +17,7 @@ export interface JudgeContext extends ExpandContext {
 	readonly byId: ReadonlyMap<string, PlacedStep>;
 	readonly events: readonly TimedEvent[];
 	readonly passes: readonly Pass[];
+	readonly openings: Openings;
 	readonly timing: Timing;
 	readonly balance: Balance;
 }

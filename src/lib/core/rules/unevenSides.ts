@@ -2,6 +2,7 @@ import { isZone, ownSideOf, placeOf } from '../atlas/places';
 import { balanceOf } from '../sequence/balance';
 import { makeEdit } from '../sequence/edits';
 import type { ZoneId } from '../atlas/zones';
+import type { Step } from '../sequence/sequence.schema';
 import type { JudgeContext, RawFinding, Rule } from './rule';
 
 const meant = (context: JudgeContext, stepId: string): boolean => {
@@ -9,13 +10,14 @@ const meant = (context: JudgeContext, stepId: string): boolean => {
 	return Boolean(step.reason?.trim()) && (step.side === 'left' || step.side === 'right');
 };
 
+/** Whether a step gives more to one side. */
+const lopsided = (step: Step): boolean =>
+	step.side === 'left' || step.side === 'right' || step.places.some((ref) => ownSideOf(ref) !== null);
+
 /** Steps that give more to one side of a zone. */
 function oneSided(context: JudgeContext, zone: ZoneId): string[] {
 	return context.steps
-		.filter(({ step }) => step.places.some((ref) => placeOf(ref) === zone))
-		.filter(
-			({ step }) => step.side === 'left' || step.side === 'right' || step.places.some((r) => ownSideOf(r))
-		)
+		.filter(({ step }) => lopsided(step) && step.places.some((ref) => placeOf(ref) === zone))
 		.filter(({ step }) => !meant(context, step.id))
 		.map(({ step }) => step.id);
 }
@@ -29,6 +31,7 @@ export const unevenSides: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	check(context) {
+		if (!context.steps.some(({ step }) => lopsided(step))) return [];
 		const events = context.events.filter((e) => !meant(context, e.stepId));
 		const groups = new Map<string, RawFinding>();
 		for (const [zone, load] of balanceOf(events, context.working).zones) {

@@ -15,16 +15,14 @@ export interface Balance {
 	readonly zones: ReadonlyMap<ZoneId, SidedLoad>;
 }
 
-const nothing = (): Load => ({ reps: 0, seconds: 0, weightedSeconds: 0 });
-const plus = (a: Load, b: Load): Load => ({
-	reps: a.reps + b.reps,
-	seconds: a.seconds + b.seconds,
-	weightedSeconds: a.weightedSeconds + b.weightedSeconds
-});
-const times = (a: Load, k: number): Load => ({
-	reps: a.reps * k,
-	seconds: a.seconds * k,
-	weightedSeconds: a.weightedSeconds * k
+interface Sum {
+	reps: number;
+	seconds: number;
+	weightedSeconds: number;
+}
+const nothing = (): Record<Side, Sum> => ({
+	left: { reps: 0, seconds: 0, weightedSeconds: 0 },
+	right: { reps: 0, seconds: 0, weightedSeconds: 0 }
 });
 
 /** How much of an event counts for a side: both sides fully, the midline half to each. */
@@ -41,30 +39,33 @@ export function shareOfSide(event: TimedEvent, side: Side, ref?: PlaceRef): numb
  * The time of a stroke is shared out evenly over the places it passes; its repetitions count for each of them.
  */
 export function balanceOf(events: readonly TimedEvent[], working: Working): Balance {
-	const overall: SidedLoad = { left: nothing(), right: nothing() };
-	const zones = new Map<ZoneId, SidedLoad>();
+	const overall = nothing();
+	const zones = new Map<ZoneId, Record<Side, Sum>>();
 	for (const event of events) {
 		if (event.kind === 'transition' || event.kind === 'rest') continue;
-		const seconds = event.endSeconds - event.startSeconds;
-		const reps = event.kind === 'station' ? 0 : event.reps;
 		const parts = Math.max(1, event.places.length);
-		event.places.forEach((ref, i) => {
-			const level = event.levels[i] ?? event.levels[0] ?? 0;
-			const load = {
-				reps,
-				seconds: seconds / parts,
-				weightedSeconds: (seconds / parts) * working.pressureMiddleKPa[level]!
-			};
+		const seconds = (event.endSeconds - event.startSeconds) / parts;
+		const reps = event.kind === 'station' ? 0 : event.reps;
+		for (let i = 0; i < event.places.length; i++) {
+			const ref = event.places[i]!;
 			const place = placeOf(ref);
+			const zone = isZone(place) ? place : null;
+			const weight = working.pressureMiddleKPa[event.levels[i] ?? event.levels[0] ?? 0]!;
 			for (const side of SIDES) {
 				const share = shareOfSide(event, side, ref);
 				if (!share) continue;
-				overall[side] = plus(overall[side], times({ ...load, reps: reps / parts }, share));
-				if (!isZone(place)) continue;
-				const zone = zones.get(place) ?? { left: nothing(), right: nothing() };
-				zones.set(place, { ...zone, [side]: plus(zone[side], times(load, share)) });
+				add(overall[side], (reps / parts) * share, seconds * share, weight);
+				if (!zone) continue;
+				if (!zones.has(zone)) zones.set(zone, nothing());
+				add(zones.get(zone)![side], reps * share, seconds * share, weight);
 			}
-		});
+		}
 	}
 	return { overall, zones };
+}
+
+function add(sum: Sum, reps: number, seconds: number, kPa: number): void {
+	sum.reps += reps;
+	sum.seconds += seconds;
+	sum.weightedSeconds += seconds * kPa;
 }

@@ -89,19 +89,21 @@ function push(
 	seconds: number
 ): void {
 	if (!(seconds > 0)) return;
+	// Written out field by field: this is the hottest place of the core, and a spread costs several times as much.
 	cursor.out.push({
 		stepId: step.id,
 		blockId: block.id,
 		phaseId: phase.id,
-		lane: 1,
-		direction: 'forward',
-		reps: 1,
-		paceSeconds: seconds,
-		places: step.places,
-		levels: levelsOf(step),
-		...part,
+		kind: part.kind,
+		side: part.side,
+		lane: part.lane ?? 1,
+		direction: part.direction ?? 'forward',
+		reps: part.reps ?? 1,
+		paceSeconds: part.paceSeconds ?? seconds,
 		startSeconds: cursor.seconds,
-		endSeconds: cursor.seconds + seconds
+		endSeconds: cursor.seconds + seconds,
+		places: part.places ?? step.places,
+		levels: part.levels ?? levelsOf(step)
 	});
 	cursor.seconds += seconds;
 }
@@ -160,7 +162,8 @@ function expandPass(
 	for (let lane = 1; lane <= step.lanes; lane++)
 		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const)) {
 			const part = { kind, side, lane, direction, paceSeconds };
-			if (!step.stations) push(cursor, placed, { ...part, reps }, reps * paceSeconds);
+			if (!step.stations)
+				push(cursor, placed, { kind, side, lane, direction, paceSeconds, reps }, reps * paceSeconds);
 			else
 				for (let rep = 0; rep < reps; rep++) {
 					push(cursor, placed, part, paceSeconds);

@@ -27,10 +27,16 @@ export function stepsOf(sequence: Sequence): PlacedStep[] {
 export const findStep = (sequence: Sequence, stepId: string): PlacedStep | undefined =>
 	stepsOf(sequence).find((s) => s.step.id === stepId);
 
-/** The pressure level at each place of a step; one entry for a step without places. */
+const levelsByStep = new WeakMap<Step, readonly Level[]>();
+
+/** The pressure level at each place of a step; one entry for a step without places. Steps never change, so it is kept. */
 export function levelsOf(step: Step): readonly Level[] {
 	if (step.levels) return step.levels;
-	return Array.from({ length: Math.max(1, step.places.length) }, () => step.pressure ?? 0);
+	const known = levelsByStep.get(step);
+	if (known) return known;
+	const levels = Array.from({ length: Math.max(1, step.places.length) }, () => step.pressure ?? 0);
+	levelsByStep.set(step, levels);
+	return levels;
 }
 
 /** The highest level of a step: the one it is drawn and named by. */

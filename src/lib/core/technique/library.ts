@@ -421,12 +421,27 @@ export const TECHNIQUES: readonly Technique[] = ENTRIES.map((entry) => Technique
 export const techniqueById = (id: string, own: readonly Technique[] = []): Technique | undefined =>
 	own.find((t) => t.id === id) ?? TECHNIQUES.find((t) => t.id === id);
 
-/** Techniques that suit a path, the special ones first; a spot for one place, a stroke for several. */
+/** What one mostly wants, first. */
+const AIM_ORDER: readonly Technique['aim'][] = [
+	'open',
+	'drain',
+	'release',
+	'lift',
+	'close',
+	'point',
+	'stimulate'
+];
+const rankOf = (t: Technique): number => {
+	const aim = AIM_ORDER.indexOf(t.aim);
+	return (t.tool ? 100 : 0) + 2 * (aim < 0 ? AIM_ORDER.length : aim) + (t.places.length === 0 ? 1 : 0);
+};
+
+/** Techniques that suit a path, most likely first: hands before tools, made for the place before general ones. */
 export function techniquesFor(places: readonly PlaceId[], own: readonly Technique[] = []): Technique[] {
 	const start = places[0];
 	if (!start) return [];
 	const shape = places.length > 1 ? 'stroke' : 'spot';
 	return [...own, ...TECHNIQUES]
 		.filter((t) => t.shape === shape && (t.places.length === 0 || t.places.includes(start)))
-		.sort((a, b) => Number(a.places.length === 0) - Number(b.places.length === 0));
+		.sort((a, b) => rankOf(a) - rankOf(b));
 }

@@ -3,14 +3,13 @@
 	import ZoomOut from '@lucide/svelte/icons/zoom-out';
 	import ZoomIn from '@lucide/svelte/icons/zoom-in';
 	import type { View } from '$lib/core/atlas/geometry';
-	import type { PlaceRef, Side } from '$lib/core/atlas/places';
+	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
 	import { gradeOf } from '$lib/core/measure/look';
 	import { PUFFINESS_WORDS, TENSION_WORDS } from '$lib/core/measure/grades';
 	import type { Look } from '$lib/core/measure/records.schema';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { clock } from '$lib/core/sequence/describe';
 	import { setHead } from '$lib/core/sequence/edits';
-	import { SIDES } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Segmented from '../controls/Segmented.svelte';
@@ -32,7 +31,11 @@
 
 	type Layer = 'puffiness' | 'tension' | 'worked' | 'none';
 	let view = $state<View>('front');
-	let wide = $state(false);
+	/** Down to the chest: as the user wishes, else when the step lies there. */
+	let wideWish = $state<boolean | null>(null);
+	const TRUNK = ['decollete', 'shoulder', 'axilla', 'n:axillary'];
+	const onTrunk = $derived(draft.selected?.step.places.some((p) => TRUNK.includes(placeOf(p))) ?? false);
+	const wide = $derived(wideWish ?? onTrunk);
 	let layer = $state<Layer>('puffiness');
 
 	const zones = $derived(draft.judgement.balance.zones);
@@ -116,7 +119,7 @@
 				aria-pressed={wide}
 				aria-label={wide ? 'Head and neck only' : 'Show the chest too'}
 				title={wide ? 'Head and neck only' : 'Show the chest too'}
-				onclick={() => (wide = !wide)}
+				onclick={() => (wideWish = !wide)}
 			>
 				{#if wide}<ZoomIn size={15} />{:else}<ZoomOut size={15} />{/if}
 			</button>

@@ -136,7 +136,7 @@
 	/>
 </div>
 <div
-	class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[330px_minmax(0,1fr)_356px] 2xl:grid-cols-[420px_minmax(0,1fr)_400px]"
+	class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[316px_minmax(0,1fr)_350px] 2xl:grid-cols-[420px_minmax(0,1fr)_400px]"
 >
 	<div class="{show('map')} min-h-0 flex-col lg:flex">
 		<ComposeMap {draft} {look} {chosen} {chosenSide} onpick={pick} onstroke={stroke} />
@@ -208,13 +208,21 @@
 					{/each}
 				</Tabs.List>
 				<Tabs.Content value="step">
-					{#if draft.selected}<StepInspector {draft} placed={draft.selected} {newId} />
+					{#if tab !== 'step'}<!-- drawn when it is looked at -->{:else if draft.selected}<StepInspector
+							{draft}
+							placed={draft.selected}
+							{newId}
+						/>
 					{:else}<p class="text-ink2 text-xs leading-4">
 							Choose a step to see it whole, or a place on the map to add one.
 						</p>{/if}
 				</Tabs.Content>
-				<Tabs.Content value="findings"><FindingsPanel {draft} /></Tabs.Content>
-				<Tabs.Content value="sequence"><SequencePanel {draft} /></Tabs.Content>
+				<Tabs.Content value="findings"
+					>{#if tab === 'findings'}<FindingsPanel {draft} />{/if}</Tabs.Content
+				>
+				<Tabs.Content value="sequence"
+					>{#if tab === 'sequence'}<SequencePanel {draft} />{/if}</Tabs.Content
+				>
 			</Tabs.Root>
 		{/if}
 	</aside>

@@ -11,17 +11,18 @@
 	interface Props {
 		sequence: Sequence;
 		context: ExpandContext;
+		/** Seconds of the longest sequence of the list: all miniatures share one time axis. */
+		longestSeconds: number;
 		onremove: () => void;
 	}
-	let { sequence, context, onremove }: Props = $props();
+	let { sequence, context, longestSeconds, onremove }: Props = $props();
 	const steps = $derived(stepsOf(sequence));
 	const byId = $derived(new Map(steps.map((s) => [s.step.id, s])));
 	const events = $derived(expand(sequence, context));
 	const seconds = $derived(events.at(-1)?.endSeconds ?? 0);
 	const goals = $derived(sequence.goals.map((g) => GOALS[g.id].toLowerCase()).join(', '));
 	let room = $state(560);
-	/** All miniatures share one time axis: half an hour is the whole width. */
-	const width = $derived(Math.min(room, Math.max(90, (seconds / 1500) * room)));
+	const width = $derived(Math.max(90, (seconds / Math.max(600, longestSeconds)) * (room - 64)));
 </script>
 
 <li
@@ -38,7 +39,7 @@
 		aria-hidden="true"
 		bind:clientWidth={room}
 	>
-		<MiniScore {events} {byId} width={Math.max(90, width - 60)} label="Score of {sequence.title}" />
+		<MiniScore {events} {byId} {width} label="Score of {sequence.title}" />
 		<b class="font-semibold">{clock(seconds)}</b>
 	</a>
 	<span class="text-ink2 text-xs max-md:hidden"

@@ -54,7 +54,7 @@
 <div class="flex items-start gap-2.5">
 	<span class="flare text-[26px] leading-[32px] font-[480]">{placed.number}</span>
 	<div class="min-w-0 flex-1">
-		<h2 class="truncate text-[15px] leading-5 font-[560]">{stepTitle(step)}</h2>
+		<h2 class="text-[15px] leading-5 font-[560]">{stepTitle(step)}</h2>
 		<p class="text-ink2 flex items-center gap-1.5 text-xs">
 			<AimGlyph aim={step.aim} size={14} />{AIMS[step.aim]} · {clock(time?.startSeconds ?? 0)} to {clock(
 				time?.endSeconds ?? 0
@@ -199,7 +199,7 @@
 					})}
 			/>
 			{#if step.end.kind === 'link'}
-				<span class="text-ink2 truncate">{step.end.places.map((p) => whereOf(placeOf(p))).join(', ')}</span>
+				<span class="text-ink2 leading-4">{step.end.places.map((p) => whereOf(placeOf(p))).join(', ')}</span>
 			{/if}
 		</dd>
 	{/if}

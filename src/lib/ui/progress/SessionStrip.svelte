@@ -95,11 +95,12 @@
 			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId
 				? 'bg-primary text-onink font-semibold'
 				: 'hover:bg-wash'}"
+			aria-label="Session {i + 1}, {new Date(s.startedAt).toLocaleDateString()}"
 			aria-pressed={s.id === chosenId}
 			title={new Date(s.startedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}
 			onclick={() => onchoose(s.id)}
 		>
-			{i + 1}<span class="sr-only">, {new Date(s.startedAt).toLocaleDateString()}</span>
+			{i + 1}
 		</button>
 	{/each}
 </div>

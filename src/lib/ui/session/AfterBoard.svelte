@@ -46,8 +46,7 @@
 	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
-	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>
-	{/if}<span class="text-ink2"
+	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
 		>{session.after
 			? sentence.rest
 			: 'Look again: tap each place once for each step, and take the tape if you took it before.'}</span
@@ -77,7 +76,7 @@
 					<dt>Steps</dt>
 					<dd>
 						<b class="text-ink">{session.done.length - skipped.length}</b> of {planned.length}{skipped.length
-							? `, without ${skipped.join(', ')}`
+							? `, without ${skipped.length > 9 ? `${skipped.length} of them` : skipped.join(', ')}`
 							: ''}
 					</dd>
 				</dl>

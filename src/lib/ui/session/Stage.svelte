@@ -181,8 +181,8 @@
 							class="text-ink2 pl-3 text-[42px]">× · {Math.ceil(p.eventLeftSeconds)} s</span
 						>{/if}
 				</p>
-				<dl class="space-y-3 text-[20px] leading-6">
-					<div class="flex items-center gap-3">
+				<ul class="space-y-3 text-[20px] leading-6">
+					<li class="flex items-center gap-3">
 						<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
 							><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
 							<path
@@ -201,28 +201,28 @@
 							/></svg
 						>
 						<div>
-							<dt class="sr-only">Side</dt>
-							<dd>
+							<span class="sr-only">Side: </span>
+							<span>
 								<b class="font-semibold">{SIDE_WORDS[0]}</b><br /><span class="text-ink2"
 									>{SIDE_WORDS[1]}</span
 								>
-							</dd>
+							</span>
 						</div>
-					</div>
-					<div class="flex items-center gap-3">
+					</li>
+					<li class="flex items-center gap-3">
 						<Footprint contact={step.contact} tool={step.tool?.id} size={62} />
 						<div>
-							<dt class="sr-only">Contact</dt>
-							<dd class="font-semibold">
+							<span class="sr-only">Contact: </span>
+							<span class="font-semibold">
 								{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}
-							</dd>
+							</span>
 						</div>
-					</div>
-					<div class="flex items-center gap-3">
+					</li>
+					<li class="flex items-center gap-3">
 						<PressureSection {level} />
 						<div>
-							<dt class="sr-only">Pressure</dt>
-							<dd>
+							<span class="sr-only">Pressure: </span>
+							<span>
 								<b class="inline-block font-semibold first-letter:uppercase"
 									>{LEVEL_NAMES[level]}, {level} of 4</b
 								><br /><span class="text-ink2 whitespace-nowrap"
@@ -230,10 +230,10 @@
 											scaleGrams(kPa[1], area)
 										)} g{/if}</span
 								>
-							</dd>
+							</span>
 						</div>
-					</div>
-				</dl>
+					</li>
+				</ul>
 			</div>
 			<div class="flex items-baseline justify-between text-[20px]">
 				<span

@@ -62,12 +62,15 @@
 			stroke-width={now ? 2.4 : 1.4}
 		/>
 	{/each}
-	<path
-		d="M6 {MID - 7}H{width - 6}V{MID + 7}H6Z"
+	<rect
+		x="6"
+		y={MID - 7}
+		width={Math.max(0, width - 12)}
+		height="14"
+		rx="7"
 		fill="var(--sand)"
 		stroke="var(--coast)"
 		stroke-width="1.1"
-		stroke-linejoin="round"
 	/>
 	<path d="M{x(bead)} {MID - 46}V{MID + 46}" stroke="var(--ink)" stroke-width="1.4" />
 	<circle cx={x(bead)} cy={MID - 46} r="5" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2.2" />

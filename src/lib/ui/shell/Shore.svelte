@@ -95,7 +95,7 @@
 		role="img"
 		aria-label="Sessions of the last two weeks: high water before, low water after"
 	>
-		<rect x="120" width={WIDTH - 120} {height} fill="var(--sea)" />
+		<path d="M{edge}H{WIDTH}V0Z" fill="var(--sea)" />
 		<path d="M{dune}L{edge}Z" fill="var(--sand)" />
 		<path d={grains} stroke="var(--sandline)" stroke-width="1.1" stroke-linecap="round" fill="none" />
 		<path d="M{edge}" fill="none" stroke="var(--coast)" stroke-width="1.3" />

@@ -3,7 +3,6 @@
 	import { stepTitle } from '$lib/core/sequence/describe';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
 	import Arrow from '../glyphs/Arrow.svelte';
-	import LinkGlyph from '../glyphs/LinkGlyph.svelte';
 
 	interface Props {
 		step: Step;
@@ -20,4 +19,4 @@
 	{#each shown as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span
 			>{i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref))}</span
 		>{/each}
-{:else}{stepTitle(step)}{/if}{#if step.end.kind === 'link'}<LinkGlyph />{/if}
+{:else}{stepTitle(step)}{/if}

@@ -11,6 +11,7 @@
 	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/technique/vocabulary';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Footprint from '../glyphs/Footprint.svelte';
+	import LinkGlyph from '../glyphs/LinkGlyph.svelte';
 	import Pennant from '../glyphs/Pennant.svelte';
 	import Ripples from '../glyphs/Ripples.svelte';
 	import SideGlyph from '../glyphs/SideGlyph.svelte';
@@ -62,7 +63,9 @@
 		>{placed.number}</span
 	>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
-	<span class="pointer-events-none z-10 truncate"><PathText {step} /></span>
+	<span class="pointer-events-none z-10 flex min-w-0 items-center"
+		><span class="truncate"><PathText {step} /></span>{#if step.end.kind === 'link'}<LinkGlyph />{/if}</span
+	>
 	<span class="z-10 flex min-w-0 items-center text-xs {selected ? '' : 'pointer-events-none'}">
 		{#if selected}
 			<InlineMenu

@@ -1,0 +1,54 @@
+import { expect, test } from '@playwright/test';
+import { begin, beginDemo, demoURL, expectAccessible, place } from './support';
+
+const PAGES = [
+	'/',
+	'/compose',
+	'/compose/demo-bakers-dawn',
+	'/session',
+	'/progress',
+	'/clients',
+	'/exchange',
+	'/settings',
+	'/print/demo-bakers-dawn'
+];
+
+for (const theme of ['Day', 'Evening'] as const)
+	test(`no serious violation on any page, ${theme.toLowerCase()}`, async ({ page }) => {
+		test.setTimeout(120_000);
+		await beginDemo(page, '/settings');
+		await page.getByRole('group', { name: 'Look' }).getByRole('radio', { name: theme }).click();
+		await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase());
+		for (const path of PAGES) {
+			await page.goto(demoURL + path);
+			await page.getByRole('heading').first().waitFor();
+			await test.step(path, () => expectAccessible(page));
+		}
+	});
+
+test('nor with nothing stored, with a menu, a dialog, the add panel or the stage open', async ({ page }) => {
+	test.setTimeout(120_000);
+	await page.goto('/');
+	await page.getByRole('alertdialog').waitFor();
+	await expectAccessible(page);
+	await begin(page);
+	for (const path of ['/', '/compose', '/session', '/progress', '/clients']) {
+		await page.goto(path);
+		await page.getByRole('heading').first().waitFor();
+		await test.step(`empty ${path}`, () => expectAccessible(page));
+	}
+	await beginDemo(page, '/compose/demo-stone-knuckle');
+	await place(page, 'malar').click();
+	await expectAccessible(page);
+	await page.keyboard.press('Escape');
+	await page.getByRole('tab', { name: /Findings/ }).click();
+	await expectAccessible(page);
+	await page.getByRole('tab', { name: 'Sequence' }).click();
+	await expectAccessible(page);
+	await page.keyboard.press('?');
+	await expectAccessible(page);
+	await page.goto(`${demoURL}/session`);
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).waitFor();
+	await expectAccessible(page);
+});

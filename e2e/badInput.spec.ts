@@ -1,0 +1,50 @@
+import { expect, test, type Page } from '@playwright/test';
+import { sequenceOf, step } from '../src/lib/core/testing';
+import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
+import { beginDemo, demoURL } from './support';
+
+const good = () => JSON.parse(writeSequenceFile(sequenceOf([step('a', ['chin', 'jawline'])])));
+const offer = (page: Page, text: string) =>
+	page
+		.locator('input[type=file]')
+		.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+
+test('bad files get a sentence that names the place, and nothing stored changes', async ({ page }) => {
+	await beginDemo(page, '/exchange');
+	const before = await page.getByText(/^In this browser/).innerText();
+	const wrong = good();
+	wrong.phases[0].blocks[0].steps[0].dose.min = -2;
+	const far = good();
+	far.phases[0].blocks[0].steps[0].places = ['knee', 'jawline'];
+	const many = good();
+	many.phases[0].blocks[0].steps = Array.from({ length: 10_000 }, () => ({}));
+	for (const [text, sentence] of [
+		['{ not json', 'The file is not JSON'],
+		['{"format":"some/other","version":1}', 'is of the format "some/other"'],
+		[JSON.stringify({ ...good(), version: 7 }), 'is of version 7; this program reads up to version 1'],
+		[JSON.stringify(wrong), 'phases[0].blocks[0].steps[0].dose.min'],
+		[JSON.stringify(far), 'phases[0].blocks[0].steps[0].places[0]'],
+		[JSON.stringify(many), 'has 10000 steps; at most 2000 are allowed']
+	] as const) {
+		await offer(page, text);
+		await expect(page.getByRole('alert')).toContainText(sentence);
+	}
+	expect(await page.getByText(/^In this browser/).innerText()).toBe(before);
+});
+
+test('script in a text field stays text, in the list, in the editor and on paper', async ({ page }) => {
+	await beginDemo(page, '/exchange');
+	const evil = {
+		...good(),
+		id: 'evil',
+		title: '<img src=x onerror="window.hurt=1"><script>window.hurt=1</script>'
+	};
+	await offer(page, JSON.stringify(evil));
+	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await expect(page.getByText('1 record is in.')).toBeVisible();
+	for (const path of ['/compose', '/compose/evil', '/print/evil']) {
+		await page.goto(demoURL + path);
+		await page.getByText('<img src=x').first().or(page.getByLabel('Title of the sequence')).first().waitFor();
+		expect(await page.evaluate(() => (window as { hurt?: number }).hurt)).toBeUndefined();
+	}
+});

@@ -1,0 +1,48 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** The server with the demo practice stands on the next port. */
+export const demoURL = `http://127.0.0.1:${Number(process.env.SOFT_TIDE_TEST_PORT ?? 4317) + 1}`;
+
+/** Opens a page as a newcomer and agrees to the caution. */
+export async function begin(page: Page, path = '/', base = ''): Promise<void> {
+	await page.goto(base + path);
+	await page.getByRole('button', { name: 'I have read this' }).click();
+	await expect(page.getByRole('alertdialog')).toBeHidden();
+}
+
+/** The demo practice, at a page of it. */
+export const beginDemo = (page: Page, path = '/') => begin(page, path, demoURL);
+
+/** A place on the face map. */
+export const place = (page: Page, id: string, side: 'left' | 'right' = 'left'): Locator =>
+	page.locator(`[data-place="${id}"][data-side="${side}"]`);
+
+/** Chooses a technique from those that suit the chosen places. */
+export const choose = (page: Page, technique: string): Promise<void> =>
+	page.locator(`[data-technique="${technique}"]`).click();
+
+/** Drags from one place to another, as a finger does. */
+export async function drag(page: Page, from: string, to: string): Promise<void> {
+	const centre = async (id: string) => {
+		const shape = place(page, id).locator('path, circle').first();
+		const box = (await shape.boundingBox())!;
+		return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+	};
+	const [a, b] = [await centre(from), await centre(to)];
+	await page.mouse.move(a.x, a.y);
+	await page.mouse.down();
+	await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
+	await page.mouse.move(b.x, b.y, { steps: 4 });
+	await page.mouse.up();
+}
+
+/** No violation that axe calls serious or critical. */
+export async function expectAccessible(page: Page): Promise<void> {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	const grave = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+	expect(grave.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+}
+
+/** Waits until the last edit is stored. */
+export const saved = (page: Page) => expect(page.getByText(/^Saved /)).toBeVisible();

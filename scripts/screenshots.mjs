@@ -1,0 +1,112 @@
+// Takes the pictures of docs/screenshots from the demo practice: one a main view, 1280 × 800.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import {
+	bin,
+	chromiumPath,
+	ensureChromium,
+	freePort,
+	installPackages,
+	root,
+	run,
+	serverEnv
+} from './setup.mjs';
+
+installPackages();
+if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+const port = await freePort();
+const server = spawn(process.execPath, [`${root}build/index.js`], {
+	cwd: root,
+	stdio: 'ignore',
+	env: { ...process.env, ...serverEnv(port, true) }
+});
+const base = `http://127.0.0.1:${port}`;
+const out = `${root}docs/screenshots`;
+mkdirSync(out, { recursive: true });
+const browser = await chromium.launch({
+	executablePath: chromiumPath(),
+	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
+});
+const page = await browser.newPage({
+	viewport: { width: 1280, height: 800 },
+	locale: 'en-GB',
+	timezoneId: 'Europe/Berlin',
+	reducedMotion: 'reduce'
+});
+const shot = async (name) => {
+	await page.mouse.move(2, 798);
+	await page.waitForTimeout(400);
+	await page.screenshot({ path: `${out}/${name}.png` });
+	console.log(name);
+};
+const open = async (path) => {
+	await page.goto(base + path);
+	await page.getByRole('heading').first().waitFor();
+};
+try {
+	for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)
+		await new Promise((resolve) => setTimeout(resolve, 100));
+	await page.goto(`${base}/`);
+	await page.getByRole('alertdialog').waitFor();
+	await shot('caution');
+	await page.getByRole('button', { name: 'I have read this' }).click();
+	await page.getByRole('heading', { name: 'Odile K.' }).waitFor();
+	await shot('today');
+	await open('/compose');
+	await shot('sequences');
+	await open('/compose/demo-bakers-dawn');
+	await page.locator('[data-row="s13"] [data-step-button]').click();
+	await shot('compose');
+	await page.locator('[data-place="malar"][data-side="left"]').click();
+	await page.locator('[data-place="zygoma"][data-side="left"]').click();
+	await shot('compose-add');
+	await page.keyboard.press('Escape');
+	await open('/compose/demo-stone-knuckle');
+	await page.getByRole('tab', { name: /Findings/ }).click();
+	await page.getByRole('radio', { name: 'Evening' }).click();
+	await shot('compose-evening');
+	await page.getByRole('radio', { name: 'Day' }).click();
+	await open('/compose');
+	await page.getByRole('button', { name: 'New sequence' }).click();
+	await page.getByText('Nothing here yet').waitFor();
+	await shot('compose-empty');
+	await open('/session?sequence=demo-bakers-dawn');
+	for (const [place, side, taps] of [
+		['lower-eyelid', 'left', 3],
+		['lower-eyelid', 'right', 2],
+		['malar', 'left', 2],
+		['malar', 'right', 1],
+		['jawline', 'left', 2],
+		['submental', 'left', 1]
+	])
+		for (let i = 0; i < taps; i++) await page.locator(`[data-place="${place}"][data-side="${side}"]`).click();
+	await shot('session-before');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).waitFor();
+	await page.keyboard.press('Space');
+	for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+	await page.waitForTimeout(10_500);
+	await shot('session-stage');
+	await page.keyboard.press('Space');
+	await page.keyboard.press('e');
+	await page.getByRole('heading', { name: 'And now' }).waitFor();
+	for (const [place, side] of [
+		['lower-eyelid', 'left'],
+		['lower-eyelid', 'right'],
+		['malar', 'left']
+	])
+		await page.locator(`[data-place="${place}"][data-side="${side}"]`).click();
+	await shot('session-after');
+	await open('/progress?client=demo-odile&session=demo-odile-13');
+	await shot('progress');
+	await open('/clients');
+	await shot('clients');
+	await open('/exchange');
+	await shot('exchange');
+	await open('/settings');
+	await shot('settings');
+} finally {
+	await browser.close();
+	server.kill();
+}
