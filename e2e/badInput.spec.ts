@@ -48,3 +48,21 @@ test('script in a text field stays text, in the list, in the editor and on paper
 		expect(await page.evaluate(() => (window as { hurt?: number }).hurt)).toBeUndefined();
 	}
 });
+
+test('a full disk is told in plain words, the work goes on and can be exported', async ({ page }) => {
+	await beginDemo(page, '/compose/demo-bakers-dawn');
+	await page.evaluate(() => {
+		IDBObjectStore.prototype.put = () => {
+			throw new DOMException('full', 'QuotaExceededError');
+		};
+	});
+	await page.getByLabel('Title of the sequence').fill('Dawn on a full disk');
+	await page.keyboard.press('Tab');
+	await expect(page.getByRole('alert').first()).toContainText(
+		'is full, so the last change is not saved. Export a backup now'
+	);
+	await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
+	const waiting = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Export it' }).click();
+	expect((await waiting).suggestedFilename()).toBe('dawn-on-a-full-disk.json');
+});

@@ -38,6 +38,7 @@ test('change over eight weeks: within a session, and since the first visit', asy
 test('inches are shown, the record stays in millimetres', async ({ page }) => {
 	await beginDemo(page, '/settings');
 	await page.getByRole('radio', { name: 'Inches' }).click();
+	await expect(page.getByRole('radio', { name: 'Inches' })).toBeChecked();
 	await page.goto(`${demoURL}/progress?client=demo-odile`);
 	await expect(page.getByRole('table', { name: /inch/ })).toContainText(/\d\.\d\d to \d\.\d\d/);
 });
@@ -95,4 +96,21 @@ test('what is worked shows on the map, turned for the head of the couch', async 
 	expect(await y('forehead-medial')).toBeGreaterThan(await y('chin'));
 	await page.getByRole('radio', { name: 'Profile' }).click();
 	await expect(page.locator('[data-place="postauricular"]').first()).toBeVisible();
+});
+
+test('a look today tints the map in Compose, and the session goes on from it', async ({ page }) => {
+	await beginDemo(page, '/session');
+	await page.locator('[data-place="chin"][data-side="left"]').click();
+	await page.getByRole('button', { name: 'Keep the look, then compose' }).click();
+	await page
+		.getByRole('link', { name: /Baker’s dawn/ })
+		.first()
+		.click();
+	await expect(page.getByLabel('Tint by: Puffiness, today')).toBeVisible();
+	await expect(page.locator('[data-place="chin"][data-side="left"]')).toHaveAttribute(
+		'aria-label',
+		/puffiness 1, slight/
+	);
+	await page.getByRole('link', { name: 'Start session' }).click();
+	await expect(page.getByText('1 place felt')).toBeVisible();
 });

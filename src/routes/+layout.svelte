@@ -18,6 +18,7 @@
 
 	onMount(() => {
 		void app.run(async () => demo && (await makeDemoOnce(app.repo))).then(() => (ready = true));
+		void app.lookWhetherPersisted();
 		return app.follow();
 	});
 	/** Pages that are a sheet or a stage of their own carry no navigation. */

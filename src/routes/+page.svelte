@@ -7,6 +7,7 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+	import KeepBar from '$lib/ui/shell/KeepBar.svelte';
 	import Shore from '$lib/ui/shell/Shore.svelte';
 	import WelcomeSteps from '$lib/ui/shell/WelcomeSteps.svelte';
 
@@ -97,6 +98,7 @@
 		{#if empty}
 			<WelcomeSteps />
 		{:else}
+			<KeepBar worth={!app.demo && clients.current.length + sequences.current.length > 0} />
 			{#each open as s (s.id)}
 				<p class="border-flag bg-sheet mb-3 flex items-center gap-3 rounded-lg border px-3 py-2">
 					<span class="flex-1"

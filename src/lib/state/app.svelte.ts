@@ -25,7 +25,9 @@ export class AppState {
 	constructor(
 		readonly repo: Repository,
 		readonly demo: boolean
-	) {}
+	) {
+		repo.db.on('blocked', () => (this.trouble = storageTrouble(new DOMException('', 'BlockedError'))));
+	}
 
 	/** Follows the settings. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
@@ -53,8 +55,14 @@ export class AppState {
 
 	save = (change: Partial<Settings>) => this.run(() => this.repo.saveSettings(change));
 
+	/** Asks the browser to keep the records; remembers that it was asked. */
 	async persist(): Promise<void> {
 		this.persisted = await askToPersist();
+		await this.save({ keepAskedAt: this.repo.stamp().now });
+	}
+
+	async lookWhetherPersisted(): Promise<void> {
+		this.persisted = (await navigator.storage?.persisted?.()) ?? false;
 	}
 }
 

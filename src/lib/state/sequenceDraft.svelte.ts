@@ -1,3 +1,4 @@
+import { ZodError } from 'zod';
 import type { ExpandContext } from '../core/sequence/expand';
 import type { Edit } from '../core/sequence/edits';
 import { commit, redo, undo, type Draft } from '../core/sequence/history';
@@ -7,6 +8,13 @@ import { fixFor, judge, type Judgement } from '../core/rules/judge';
 import type { Finding } from '../core/rules/rule';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
+
+/** Why an edit was refused, as a sentence. */
+function refusalWords(error: unknown): string {
+	if (error instanceof ZodError)
+		return `This cannot be done: ${error.issues.map((i) => i.message).join('; ')}.`;
+	return error instanceof Error ? error.message : String(error);
+}
 
 /** The editor's own draft of one sequence. It saves after every edit; the lists follow the database, the editor does not. */
 export class SequenceDraft {
@@ -60,7 +68,7 @@ export class SequenceDraft {
 			this.said = edit.label;
 			return true;
 		} catch (error) {
-			this.refusal = error instanceof Error ? error.message : String(error);
+			this.refusal = refusalWords(error);
 			return false;
 		}
 	}

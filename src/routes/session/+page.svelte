@@ -38,6 +38,16 @@
 	);
 	const last = $derived(sessions.current.at(-1) ?? null);
 
+	/** A look taken today before anything was composed: the session goes on from it. */
+	const lookedToday = $derived(
+		last &&
+			!last.sequence &&
+			!last.after &&
+			new Date(last.startedAt).toDateString() === new Date().toDateString()
+			? last
+			: null
+	);
+	const ghost = $derived((lookedToday ? sessions.current.at(-2) : last)?.before ?? null);
 	let wished = $state<string | null>(page.url.searchParams.get('sequence'));
 	const sequenceId = $derived(wished ?? last?.sequence?.id ?? sequences.current[0]?.sequence.id ?? null);
 	const sequence = $derived(sequences.current.find((s) => s.sequence.id === sequenceId)?.sequence ?? null);
@@ -50,7 +60,8 @@
 	// Another client, another face.
 	$effect(() => {
 		void clientId;
-		untrack(() => (look = emptyLook(new Date().toISOString())));
+		const begun = lookedToday;
+		untrack(() => (look = begun?.before ?? emptyLook(new Date().toISOString())));
 	});
 	const asked = $derived<ZoneId[]>(
 		sequence
@@ -65,22 +76,22 @@
 					.slice(0, 7)
 			: ['lower-eyelid', 'malar', 'jawline', 'submental']
 	);
+	/** Keeps the look; with a sequence the stage follows, without one the composing. */
 	async function start(perform: boolean) {
 		if (!client) return;
 		const { now, newId } = app.repo.stamp();
-		const id = newId();
 		const session = {
-			id,
-			revision: 0,
-			updatedAt: now,
+			...(lookedToday ?? { id: newId(), revision: 0, updatedAt: now }),
 			clientId: client.id,
 			startedAt: now,
+			endedAt: perform ? null : now,
 			zoneOffsetMinutes: -new Date().getTimezoneOffset(),
 			sequence: perform ? sequence : null,
 			before: { ...look, takenAt: now },
 			context: { ...(sleep ? { sleep } : {}), ...(salt ? { salt } : {}), also: [] }
 		};
-		if (await app.run(() => app.repo.saveSession(session))) await goto(`/session/${id}`);
+		const saved = await app.run(() => app.repo.saveSession(session));
+		if (saved) await goto(perform ? `/session/${session.id}` : '/compose');
 	}
 	const seconds = $derived(judgement?.timing.expectedSeconds ?? 0);
 </script>
@@ -92,7 +103,7 @@
 	<div class="min-h-0 lg:overflow-y-auto">
 		<GradeBoard
 			{look}
-			ghost={last?.before ?? null}
+			{ghost}
 			{asked}
 			orientation={sequence?.orientation ?? 'facing'}
 			title="What the hands find"
@@ -143,12 +154,7 @@
 				</p>{/if}
 		</section>
 		<section>
-			<DistanceTable
-				{look}
-				ghost={last?.before ?? null}
-				unit={app.settings?.units ?? 'mm'}
-				onchange={(l) => (look = l)}
-			/>
+			<DistanceTable {look} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (look = l)} />
 		</section>
 		<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
 			<span class="text-ink2">Sleep</span>
@@ -185,7 +191,7 @@
 		>{#if look.distances.length}<span class="text-ink2">, {look.distances.length} distances taken</span>{/if}
 	</p>
 	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}
-		>Only look, no massage</button
+		>Keep the look, then compose</button
 	>
 	<button
 		type="button"

@@ -88,6 +88,8 @@ export const SettingsSchema = z.strictObject({
 	units: z.enum(['mm', 'inch']).default('mm'),
 	tone: z.boolean().default(true),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
+	/** When the user was last asked whether the browser shall keep the records for good. */
+	keepAskedAt: z.iso.datetime().nullable().default(null),
 	currentClientId: IdSchema.nullable().default(null)
 });
 export type Settings = z.infer<typeof SettingsSchema>;

@@ -12,6 +12,7 @@
 	import { setHead } from '$lib/core/sequence/edits';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import TipButton from '../controls/TipButton.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import Select from '../controls/Select.svelte';
 	import FaceMap from '../map/FaceMap.svelte';
@@ -92,12 +93,15 @@
 				}))
 		}))
 	);
-	const LAYERS = [
-		{ value: 'puffiness', label: 'Puffiness, last time' },
-		{ value: 'tension', label: 'Tension, last time' },
+	const when = $derived(
+		look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time'
+	);
+	const LAYERS = $derived([
+		{ value: 'puffiness', label: `Puffiness, ${when}` },
+		{ value: 'tension', label: `Tension, ${when}` },
 		{ value: 'worked', label: 'Seconds worked' },
 		{ value: 'none', label: 'Nothing' }
-	] as const;
+	] as const);
 </script>
 
 <section class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden" aria-label="Map">
@@ -113,16 +117,13 @@
 			onchange={(v) => (view = v)}
 		/>
 		<div class="flex flex-col gap-1.5">
-			<button
-				type="button"
+			<TipButton
 				class="btn px-1.5"
-				aria-pressed={wide}
-				aria-label={wide ? 'Head and neck only' : 'Show the chest too'}
-				title={wide ? 'Head and neck only' : 'Show the chest too'}
+				pressed={wide}
+				tip={wide ? 'Head and neck only' : 'Show the chest too'}
 				onclick={() => (wideWish = !wide)}
+				>{#if wide}<ZoomIn size={15} />{:else}<ZoomOut size={15} />{/if}</TipButton
 			>
-				{#if wide}<ZoomIn size={15} />{:else}<ZoomOut size={15} />{/if}
-			</button>
 		</div>
 	</div>
 	<div class="min-h-0 flex-1 pt-1">

@@ -12,8 +12,10 @@
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { composeKeys } from '$lib/state/composeKeys';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Select from '../controls/Select.svelte';
+	import TipButton from '../controls/TipButton.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import SideGlyph from '../glyphs/SideGlyph.svelte';
 	import AddPanel from '../inspector/AddPanel.svelte';
@@ -246,6 +248,7 @@
 				<b class="text-ink">{clock(load.right.seconds)}</b></span
 			></span
 		>
+		<TipButton tip="Keys in Compose" onclick={() => (sheet = true)}><Keyboard size={16} /></TipButton>
 		<ScoreLegend {aims} />
 	</div>
 	<Score

@@ -22,6 +22,7 @@
 	import Footprint from '../glyphs/Footprint.svelte';
 	import SideGlyph from '../glyphs/SideGlyph.svelte';
 	import Select from '../controls/Select.svelte';
+	import TipButton from '../controls/TipButton.svelte';
 	import Stepper from '../controls/Stepper.svelte';
 	import { CONTACT_OPTIONS, MOTION_OPTIONS, TOOL_OPTIONS } from '../steps/options';
 	import { choiceOf, sideOf, sideOptions } from '../steps/sideOptions';
@@ -61,19 +62,11 @@
 			)}
 		</p>
 	</div>
-	<button
-		type="button"
-		class="icon-btn"
-		aria-label="Duplicate the step"
-		title="Duplicate"
-		onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}><CopyPlus size={15} /></button
+	<TipButton tip="Duplicate the step" onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}
+		><CopyPlus size={15} /></TipButton
 	>
-	<button
-		type="button"
-		class="icon-btn"
-		aria-label="Remove the step"
-		title="Remove"
-		onclick={() => draft.do(removeSteps(sequence, [step.id]))}><Trash2 size={15} /></button
+	<TipButton tip="Remove the step" onclick={() => draft.do(removeSteps(sequence, [step.id]))}
+		><Trash2 size={15} /></TipButton
 	>
 </div>
 

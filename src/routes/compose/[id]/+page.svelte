@@ -5,11 +5,15 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Look } from '$lib/core/measure/records.schema';
+	import { fileName } from '$lib/formats/download';
+	import { writeSequenceFile } from '$lib/formats/sequenceFile';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { SecondVersion, StoredSequence } from '$lib/store/db';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleSequence } from '$lib/store/saveRecord';
+	import TipButton from '$lib/ui/controls/TipButton.svelte';
+	import { saveFile } from '$lib/ui/exchange/saveFile';
 	import Composer from '$lib/ui/compose/Composer.svelte';
 	import SecondVersionDialog from '$lib/ui/compose/SecondVersion.svelte';
 
@@ -80,24 +84,22 @@
 {#snippet extra()}
 	{#if draft}
 		<span class="text-ink3 text-[11.5px]" role="status">{saved}</span>
-		{#if draft.saving.state === 'trouble'}<button type="button" class="btn" onclick={() => draft?.retry()}
-				>Try again</button
-			>{/if}
-		<button
-			type="button"
-			class="icon-btn"
+		{#if draft.saving.state === 'trouble'}<button
+				type="button"
+				class="btn"
+				onclick={() =>
+					draft && saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence))}
+				>Export it</button
+			><button type="button" class="btn" onclick={() => draft?.retry()}>Try again</button>{/if}
+		<TipButton
+			tip={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'}
 			disabled={!draft.undoLabel}
-			aria-label="Undo{draft.undoLabel ? `: ${draft.undoLabel}` : ''}"
-			title={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'}
-			onclick={() => draft?.undo()}><Undo2 size={16} /></button
+			onclick={() => draft?.undo()}><Undo2 size={16} /></TipButton
 		>
-		<button
-			type="button"
-			class="icon-btn"
+		<TipButton
+			tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'}
 			disabled={!draft.redoLabel}
-			aria-label="Redo{draft.redoLabel ? `: ${draft.redoLabel}` : ''}"
-			title={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'}
-			onclick={() => draft?.redo()}><Redo2 size={16} /></button
+			onclick={() => draft?.redo()}><Redo2 size={16} /></TipButton
 		>
 		<a class="btn" href="/print/{draft.sequence.id}">Print</a>
 		<a class="btn btn-primary" href="/session?sequence={draft.sequence.id}">Start session</a>
