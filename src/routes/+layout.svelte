@@ -1,7 +1,6 @@
 <script lang="ts">
 	import '../app.css';
 	import { Tooltip } from 'bits-ui';
-	import { Toaster } from 'svelte-sonner';
 	import { onMount, type Snippet } from 'svelte';
 	import { env } from '$env/dynamic/public';
 	import { page } from '$app/state';
@@ -50,5 +49,4 @@
 	{:else}
 		<p class="text-ink2 p-6" role="status">{app.trouble || 'Opening the records …'}</p>
 	{/if}
-	<Toaster position="bottom-left" toastOptions={{ class: 'toast' }} />
 </Tooltip.Provider>

@@ -1,4 +1,3 @@
-import { makeDemo } from '../demo/demo';
 import { DB_NAME, DEMO_DB_NAME, makeDb } from './db';
 import { applyImport, planImport } from './importPlan';
 import { Repository } from './repository';
@@ -15,6 +14,8 @@ export function openRepository(demo: boolean): Repository {
 }
 
 export async function fillWithDemo(repo: Repository): Promise<void> {
+	// Fetched only by those who want it.
+	const { makeDemo } = await import('../demo/demo');
 	const plan = await planImport(repo.db, makeDemo(new Date()));
 	await applyImport(repo.db, plan, repo.stamp());
 	await repo.saveSettings({ currentClientId: 'demo-odile' });

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { toast } from 'svelte-sonner';
+	import { toast, Toaster } from 'svelte-sonner';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { goto } from '$app/navigation';
 	import { schoolById } from '$lib/core/school/schools';
@@ -35,6 +35,7 @@
 </script>
 
 <svelte:head><title>Compose · Soft Tide</title></svelte:head>
+<Toaster position="bottom-left" />
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Sequences</h1>
