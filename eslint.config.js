@@ -98,15 +98,7 @@ export default ts.config(
 		rules: {
 			'no-restricted-imports': ['error', { patterns: notInCore }],
 			'no-restricted-properties': ['error', ...impure],
-			'no-restricted-globals': [
-				'error',
-				'window',
-				'document',
-				'localStorage',
-				'indexedDB',
-				'fetch',
-				'navigator'
-			],
+			'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'indexedDB', 'fetch', 'navigator'],
 			'no-restricted-syntax': [
 				'error',
 				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' }

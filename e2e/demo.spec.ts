@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { beginDemo, demoURL, saved } from './support';
 
-test('the demo practice is there once, in a database of its own, and what is changed stays', async ({
-	page
-}) => {
+test('the demo practice is there once, in a database of its own, and what is changed stays', async ({ page }) => {
 	await beginDemo(page);
 	await expect(page.getByRole('heading', { name: 'Odile K.' })).toBeVisible();
 	const names = await page.evaluate(async () => (await indexedDB.databases()).map((d) => d.name));
@@ -43,10 +41,7 @@ test('inches are shown, the record stays in millimetres', async ({ page }) => {
 	await expect(page.getByRole('table', { name: /inch/ })).toContainText(/\d\.\d\d to \d\.\d\d/);
 });
 
-test('two windows on one sequence: both versions are kept and offered side by side', async ({
-	page,
-	context
-}) => {
+test('two windows on one sequence: both versions are kept and offered side by side', async ({ page, context }) => {
 	await beginDemo(page, '/compose/demo-stone-knuckle');
 	const other = await context.newPage();
 	await other.goto(`${demoURL}/compose/demo-stone-knuckle`);
@@ -91,8 +86,7 @@ test('what is worked shows on the map, turned for the head of the couch', async 
 	);
 	await page.getByLabel(/^How you stand/).click();
 	await page.getByRole('option', { name: 'Head end' }).click();
-	const y = async (id: string) =>
-		(await page.locator(`[data-place="${id}"][data-side="left"] path`).boundingBox())!.y;
+	const y = async (id: string) => (await page.locator(`[data-place="${id}"][data-side="left"] path`).boundingBox())!.y;
 	expect(await y('forehead-medial')).toBeGreaterThan(await y('chin'));
 	await page.getByRole('radio', { name: 'Profile' }).click();
 	await expect(page.locator('[data-place="postauricular"]').first()).toBeVisible();

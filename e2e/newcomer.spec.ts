@@ -56,9 +56,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 	await test.step('grade, measure, perform', async () => {
 		await page.getByRole('link', { name: 'Start session' }).click();
 		for (let i = 0; i < 3; i++) await place(page, 'malar').click();
-		await expect(
-			page.getByRole('button', { name: /Apple of the cheek, client’s left: 3, marked/ })
-		).toBeVisible();
+		await expect(page.getByRole('button', { name: /Apple of the cheek, client’s left: 3, marked/ })).toBeVisible();
 		await page.getByLabel('Tragus to mouth corner, client’s left, mm').fill('10.4');
 		await page.keyboard.press('Tab');
 		await expect(page.getByRole('alert')).toContainText('Read in centimetres it would be 104.0');

@@ -5,9 +5,7 @@ import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
 
 const sequence = sequenceOf([step('a', ['jawline', 'chin'])]);
 
-test('the built server checks a sequence as the core does, and names the field when it cannot', async ({
-	request
-}) => {
+test('the built server checks a sequence as the core does, and names the field when it cannot', async ({ request }) => {
 	const good = await request.post('/api/v1/check', { data: writeSequenceFile(sequence) });
 	expect(await good.json()).toEqual(JSON.parse(JSON.stringify(checkAnswer(sequence, CONTEXT))));
 	const bad = await request.post('/api/v1/check', {

@@ -21,7 +21,5 @@ test('the interface may use the core but not the store, and a page may use both'
 	expect(await messages(`import '../../core/atlas/zones';\n`, ui)).not.toMatch(/boundaries/);
 	expect(await messages(`import '../../store/db';\n`, ui)).toMatch(/boundaries/);
 	const page = 'src/routes/pageOnly.ts';
-	expect(await messages(`import '$lib/store/db';\nimport '$lib/core/atlas/zones';\n`, page)).not.toMatch(
-		/boundaries/
-	);
+	expect(await messages(`import '$lib/store/db';\nimport '$lib/core/atlas/zones';\n`, page)).not.toMatch(/boundaries/);
 });

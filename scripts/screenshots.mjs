@@ -2,16 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import {
-	bin,
-	chromiumPath,
-	ensureChromium,
-	freePort,
-	installPackages,
-	root,
-	run,
-	serverEnv
-} from './setup.mjs';
+import { bin, chromiumPath, ensureChromium, freePort, installPackages, root, run, serverEnv } from './setup.mjs';
 
 installPackages();
 if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);

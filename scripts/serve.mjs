@@ -22,7 +22,5 @@ export async function serve({ demo }) {
 		if (up) break;
 		await new Promise((resolve) => setTimeout(resolve, 100));
 	}
-	console.log(
-		`Soft Tide ${demo ? 'with the demo practice ' : ''}is at http://127.0.0.1:${port} (Ctrl+C ends it)`
-	);
+	console.log(`Soft Tide ${demo ? 'with the demo practice ' : ''}is at http://127.0.0.1:${port} (Ctrl+C ends it)`);
 }

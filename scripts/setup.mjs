@@ -28,9 +28,7 @@ export function installPackages() {
 	if (known === lock && existsSync(`${root}node_modules/vite`)) return;
 	console.log('Installing packages by the lock file …');
 	if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) {
-		console.error(
-			'The packages could not be installed. Check the connection to the npm registry and run again.'
-		);
+		console.error('The packages could not be installed. Check the connection to the npm registry and run again.');
 		process.exit(1);
 	}
 	writeFileSync(stamp, lock);

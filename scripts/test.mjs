@@ -45,17 +45,14 @@ function journeys(built) {
 			env: { PLAYWRIGHT_JSON_OUTPUT_NAME: list },
 			quiet: true
 		});
-		const specs = (suite) =>
-			(suite.specs?.length ?? 0) + (suite.suites ?? []).reduce((n, s) => n + specs(s), 0);
+		const specs = (suite) => (suite.specs?.length ?? 0) + (suite.suites ?? []).reduce((n, s) => n + specs(s), 0);
 		return Math.max(
 			1,
 			(report(list)?.suites ?? []).reduce((n, s) => n + specs(s), 0)
 		);
 	};
 	if (!browser || !built) {
-		console.error(
-			browser ? 'There is no build to visit.' : 'There is no browser: the journeys count as failed.'
-		);
+		console.error(browser ? 'There is no build to visit.' : 'There is no browser: the journeys count as failed.');
 		return count(0, total());
 	}
 	const code = run(bin('playwright'), ['test', '--reporter=list,json'], {
@@ -70,13 +67,7 @@ function journeys(built) {
 run(bin('svelte-kit'), ['sync']);
 check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
 check('lint', bin('eslint'), ['.', '--max-warnings=0']);
-check('types', bin('svelte-check'), [
-	'--tsconfig',
-	'./tsconfig.json',
-	'--fail-on-warnings',
-	'--output',
-	'human'
-]);
+check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human']);
 unit();
 const built = check('build', bin('vite'), ['build', '--logLevel', 'warn']);
 journeys(built);

@@ -18,9 +18,7 @@ worker.addEventListener('install', (event) => {
 });
 
 worker.addEventListener('activate', (event) => {
-	const old = caches
-		.keys()
-		.then((keys) => Promise.all(keys.filter((k) => k !== CACHE).map((k) => caches.delete(k))));
+	const old = caches.keys().then((keys) => Promise.all(keys.filter((k) => k !== CACHE).map((k) => caches.delete(k))));
 	event.waitUntil(old.then(() => worker.clients.claim()));
 });
 
@@ -39,6 +37,5 @@ worker.addEventListener('fetch', (event) => {
 	if (request.method !== 'GET' || url.origin !== worker.location.origin) return;
 	if (url.pathname.startsWith('/api/') || url.pathname === '/healthz') return;
 	if (request.mode === 'navigate') event.respondWith(pageAnswer(request));
-	else if (ASSETS.has(url.pathname))
-		event.respondWith(caches.match(request).then((known) => known ?? fetch(request)));
+	else if (ASSETS.has(url.pathname)) event.respondWith(caches.match(request).then((known) => known ?? fetch(request)));
 });

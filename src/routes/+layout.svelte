@@ -22,12 +22,7 @@
 	});
 	/** Pages that are a sheet or a stage of their own carry no navigation. */
 	const bare = $derived(page.url.pathname.startsWith('/print') || page.url.pathname.startsWith('/session/'));
-	const asked = $derived(
-		ready &&
-			app.settings !== null &&
-			app.settings.cautionSeenAt === null &&
-			!page.url.pathname.startsWith('/print')
-	);
+	const asked = $derived(ready && app.settings !== null && app.settings.cautionSeenAt === null && !page.url.pathname.startsWith('/print'));
 </script>
 
 <svelte:head><title>Soft Tide</title></svelte:head>
@@ -35,11 +30,7 @@
 	{#if ready}
 		<div class="flex min-h-full flex-col {bare ? '' : 'lg:h-full'}">
 			{#if !bare}
-				<a
-					href="#main"
-					class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute"
-					>To the content</a
-				>
+				<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
 				<Header />
 			{/if}
 			<TroubleBar />

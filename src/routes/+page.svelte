@@ -29,18 +29,12 @@
 		[]
 	);
 	const now = new Date();
-	const client = $derived(
-		clients.current.find((c) => c.id === app.settings?.currentClientId) ?? clients.current[0] ?? null
-	);
+	const client = $derived(clients.current.find((c) => c.id === app.settings?.currentClientId) ?? clients.current[0] ?? null);
 	const byTime = $derived([...sessions.current].sort((a, b) => b.startedAt.localeCompare(a.startedAt)));
 	const last = $derived(byTime.find((s) => s.clientId === client?.id) ?? null);
 	const open = $derived(byTime.filter((s) => s.sequence && !s.endedAt));
 	const week = $derived(byTime.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
-	const next = $derived(
-		sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ??
-			sequences.current[0]?.sequence ??
-			null
-	);
+	const next = $derived(sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ?? sequences.current[0]?.sequence ?? null);
 	const judged = $derived(next ? judge(next, app.context) : null);
 	const shelf = $derived(
 		sequences.current
@@ -49,15 +43,11 @@
 			.map((s) => ({ sequence: s.sequence, ...judge(s.sequence, app.context) }))
 	);
 	const others = $derived(
-		clients.current
-			.filter((c) => c.id !== client?.id)
-			.map((c) => ({ client: c, last: byTime.find((s) => s.clientId === c.id) ?? null }))
+		clients.current.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: byTime.find((s) => s.clientId === c.id) ?? null }))
 	);
 	const name = (id: string) => clients.current.find((c) => c.id === id)?.name ?? 'somebody';
 	const when = (iso: string) => {
-		const days = Math.round(
-			(new Date(now.toDateString()).getTime() - new Date(new Date(iso).toDateString()).getTime()) / 86_400_000
-		);
+		const days = Math.round((new Date(now.toDateString()).getTime() - new Date(new Date(iso).toDateString()).getTime()) / 86_400_000);
 		return days <= 0
 			? 'today'
 			: days === 1
@@ -67,9 +57,7 @@
 					: new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short' });
 	};
 	const highest = (s: Session) =>
-		zoneChanges(s.before, s.after, 'puffiness', app.context.working).sort(
-			(a, b) => (b.before ?? 0) - (a.before ?? 0)
-		)[0];
+		zoneChanges(s.before, s.after, 'puffiness', app.context.working).sort((a, b) => (b.before ?? 0) - (a.before ?? 0))[0];
 	const words = (s: Session) => {
 		const top = highest(s);
 		return top
@@ -77,9 +65,7 @@
 			: 'not graded';
 	};
 	let width = $state(420);
-	const empty = $derived(
-		clients.loaded && sequences.loaded && !clients.current.length && !sequences.current.length
-	);
+	const empty = $derived(clients.loaded && sequences.loaded && !clients.current.length && !sequences.current.length);
 </script>
 
 <svelte:head><title>Today · Soft Tide</title></svelte:head>
@@ -90,9 +76,7 @@
 				{now.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long' })}
 			</h1>
 			<p class="text-ink2">
-				{empty
-					? 'A first day.'
-					: `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
+				{empty ? 'A first day.' : `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
 			</p>
 		</div>
 		{#if empty}
@@ -101,9 +85,10 @@
 			<KeepBar worth={!app.demo && clients.current.length + sequences.current.length > 0} />
 			{#each open as s (s.id)}
 				<p class="border-flag bg-sheet mb-3 flex items-center gap-3 rounded-lg border px-3 py-2">
-					<span class="flex-1"
-						><b>{name(s.clientId)}</b> was interrupted, {when(s.startedAt)}: {s.sequence?.title}.</span
-					><a class="btn" href="/session/{s.id}">Go on</a>
+					<span class="flex-1"><b>{name(s.clientId)}</b> was interrupted, {when(s.startedAt)}: {s.sequence?.title}.</span><a
+						class="btn"
+						href="/session/{s.id}">Go on</a
+					>
 				</p>
 			{/each}
 			{#if client}
@@ -111,8 +96,10 @@
 					<div class="flex flex-wrap items-center gap-3">
 						<h2 class="text-[26px] leading-8 font-[500]">{client.name}</h2>
 						<p class="text-ink2 flex-1">{last ? `last here ${when(last.startedAt)}` : 'first time'}</p>
-						{#if next}<a class="btn btn-primary btn-large" href="/session?sequence={next.id}">Start</a
-							>{:else}<a class="btn btn-large" href="/compose">Compose first</a>{/if}
+						{#if next}<a class="btn btn-primary btn-large" href="/session?sequence={next.id}">Start</a>{:else}<a
+								class="btn btn-large"
+								href="/compose">Compose first</a
+							>{/if}
 					</div>
 					{#if next && judged}
 						<p class="pt-1">
@@ -142,14 +129,12 @@
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>
 								<span class="text-ink2 text-xs"
-									>{l
-										? `${when(l.startedAt)}, ${l.sequence?.title ?? 'looked at only'}`
-										: 'no session yet'}{#if l}{' · '}<span class="water">{words(l)}</span>{/if}</span
+									>{l ? `${when(l.startedAt)}, ${l.sequence?.title ?? 'looked at only'}` : 'no session yet'}{#if l}{' · '}<span
+											class="water">{words(l)}</span
+										>{/if}</span
 								>
 							</div>
-							<button type="button" class="btn" onclick={() => app.save({ currentClientId: c.id })}
-								>Up next</button
-							>
+							<button type="button" class="btn" onclick={() => app.save({ currentClientId: c.id })}>Up next</button>
 							<a class="btn" href="/progress?client={c.id}">Progress</a>
 						</li>
 					{/each}
@@ -165,9 +150,7 @@
 						{#each shelf as s (s.sequence.id)}
 							<li class="border-hair border-b py-1.5">
 								<a class="hover:dotted flex justify-between gap-3" href="/compose/{s.sequence.id}">
-									<span class="truncate font-[530]">{s.sequence.title}</span><b class="font-semibold"
-										>{clock(s.timing.expectedSeconds)}</b
-									>
+									<span class="truncate font-[530]">{s.sequence.title}</span><b class="font-semibold">{clock(s.timing.expectedSeconds)}</b>
 								</a>
 								<MiniScore
 									events={s.events}

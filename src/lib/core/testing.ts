@@ -6,13 +6,7 @@ import { schoolById, SCHOOLS } from './school/schools';
 import type { ExpandContext } from './sequence/expand';
 import { isMidlinePlace } from './sequence/crossFieldChecks';
 import { newSequence } from './sequence/newSequence';
-import {
-	SequenceSchema,
-	StepSchema,
-	type Sequence,
-	type Step,
-	type StepSide
-} from './sequence/sequence.schema';
+import { SequenceSchema, StepSchema, type Sequence, type Step, type StepSide } from './sequence/sequence.schema';
 import { makeStep } from './technique/makeStep';
 import { techniqueById, TECHNIQUES } from './technique/library';
 import { DEFAULT_WORKING } from './working/working.schema';
@@ -81,8 +75,7 @@ export const anyStep = (id: string): fc.Arbitrary<Step> =>
 				side: wanted,
 				overrides: { ...rest, pressure }
 			});
-			if (wanted === 'midline' && !made.places.every(isMidlinePlace))
-				return { ...made, side: 'both' as const };
+			if (wanted === 'midline' && !made.places.every(isMidlinePlace)) return { ...made, side: 'both' as const };
 			if (!levelled) return made;
 			const { pressure: one, ...bare } = made;
 			return { ...bare, levels: made.places.map((_, i) => ((one! + i) % 5) as Level) };

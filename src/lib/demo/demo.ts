@@ -123,11 +123,7 @@ function lookOf(person: Person, takenAt: Date, m: Moment, random: () => number):
 			zone: zone as ZoneId,
 			side,
 			grade: grade(
-				normal(
-					random,
-					start + (end - start) * m.share + m.day - m.dropGrades + (side === 'left' ? 0.25 : -0.1),
-					0.28
-				)
+				normal(random, start + (end - start) * m.share + m.day - m.dropGrades + (side === 'left' ? 0.25 : -0.1), 0.28)
 			)
 		}))
 	);

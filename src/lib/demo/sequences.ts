@@ -12,8 +12,7 @@ type Phases = readonly (readonly [title: string, rows: readonly Row[]])[];
 const LEFT_RIGHT = { each: true, first: 'left' } as const;
 const BOTH = { side: 'both' } as const;
 const EACH = { side: LEFT_RIGHT };
-const pumps = (...nodes: string[]): Row[] =>
-	nodes.map((n) => ['open-nodes', [`n:${n}` as PlaceRef], BOTH] as const);
+const pumps = (...nodes: string[]): Row[] => nodes.map((n) => ['open-nodes', [`n:${n}` as PlaceRef], BOTH] as const);
 const reps = (min: number, target: number, max: number) => ({ kind: 'reps' as const, min, target, max });
 
 /** After the move, on to the collarbone. */
@@ -36,28 +35,16 @@ const REST: Row = [
 const BAKERS_DAWN: Phases = [
 	[
 		'Settle and open',
-		[
-			SETTLE,
-			...pumps('terminus'),
-			OIL,
-			...pumps('deep-cervical', 'tonsillar', 'submandibular', 'preauricular')
-		]
+		[SETTLE, ...pumps('terminus'), OIL, ...pumps('deep-cervical', 'tonsillar', 'submandibular', 'preauricular')]
 	],
-	[
-		'Neck',
-		[NECK_DOWN, ['light-stroke', ['under-jaw', 'n:deep-cervical'], BOTH], ['nape-thumbs', ['nape'], BOTH]]
-	],
+	['Neck', [NECK_DOWN, ['light-stroke', ['under-jaw', 'n:deep-cervical'], BOTH], ['nape-thumbs', ['nape'], BOTH]]],
 	[
 		'Cheeks and eyes',
 		[
 			['light-stroke', ['nasolabial', 'n:submandibular'], BOTH],
 			['light-stroke', ['malar', 'n:preauricular'], { ...BOTH, dose: reps(5, 9, 10) }],
 			['ring-finger-stroke', ['lower-eyelid', 'n:preauricular'], { ...EACH, ...thenDrain('n:preauricular') }],
-			[
-				'ring-finger-stroke',
-				['inner-canthus', 'outer-canthus', 'n:preauricular'],
-				{ ...BOTH, dose: reps(3, 5, 8) }
-			],
+			['ring-finger-stroke', ['inner-canthus', 'outer-canthus', 'n:preauricular'], { ...BOTH, dose: reps(3, 5, 8) }],
 			['hold-point', ['brow'], BOTH],
 			['patter', ['zygoma'], BOTH],
 			['hand-over-hand', ['marionette', 'zygoma'], EACH]
@@ -96,11 +83,7 @@ const THREE_MINUTES: Phases = [
 const GLASS_JAW: Phases = [
 	[
 		'Arrive',
-		[
-			['clean-hands', []],
-			SETTLE,
-			...pumps('terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular')
-		]
+		[['clean-hands', []], SETTLE, ...pumps('terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular')]
 	],
 	[
 		'Release',
@@ -142,11 +125,7 @@ const everyMove = (id: string, places: PlaceRef[], side: Partial<Step>): Row => 
 const ROWERS_MORNING: Phases = [
 	[
 		'Open',
-		[
-			SETTLE,
-			...pumps('terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'submental', 'preauricular'),
-			OIL
-		]
+		[SETTLE, ...pumps('terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'submental', 'preauricular'), OIL]
 	],
 	['Neck', [NECK_DOWN, everyMove('light-stroke', ['throat', 'n:deep-cervical'], EACH)]],
 	[
@@ -340,5 +319,4 @@ function build(score: Score, updatedAt: string): Sequence {
 }
 
 /** The six sequences of the demo practice. */
-export const demoSequences = (updatedAt: string): Sequence[] =>
-	SCORES.map((score) => build(score, updatedAt));
+export const demoSequences = (updatedAt: string): Sequence[] => SCORES.map((score) => build(score, updatedAt));

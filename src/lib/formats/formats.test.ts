@@ -79,14 +79,10 @@ describe('sequence files', () => {
 	test('wrong values anywhere: each field in turn replaced by nonsense', () => {
 		const paths = Object.keys(file()).filter((k) => !['core', 'caution'].includes(k));
 		fc.assert(
-			fc.property(
-				fc.constantFrom(...paths),
-				fc.constantFrom(null, -5, {}, [[]], 'x'.repeat(3000)),
-				(key, value) => {
-					const result = readSequenceFile(JSON.stringify({ ...file(), [key]: value }));
-					if (!result.ok) expect(result.problems.some((p) => p.path.startsWith(key))).toBe(true);
-				}
-			)
+			fc.property(fc.constantFrom(...paths), fc.constantFrom(null, -5, {}, [[]], 'x'.repeat(3000)), (key, value) => {
+				const result = readSequenceFile(JSON.stringify({ ...file(), [key]: value }));
+				if (!result.ok) expect(result.problems.some((p) => p.path.startsWith(key))).toBe(true);
+			})
 		);
 	});
 });
@@ -134,9 +130,7 @@ describe('backups', () => {
 		expect(read.ok && read.value).toMatchObject(content);
 	});
 	test('a session without its client and an id that stands twice are named', () => {
-		expect(first(readBackupFile(writeBackupFile({ ...content, clients: [] }))).path).toBe(
-			'sessions[0].clientId'
-		);
+		expect(first(readBackupFile(writeBackupFile({ ...content, clients: [] }))).path).toBe('sessions[0].clientId');
 		expect(first(readBackupFile(writeBackupFile({ ...content, clients: [client, client] }))).path).toBe(
 			'clients[1].id'
 		);

@@ -20,8 +20,7 @@ export const refuse = (message: string, remedy: string, path = ''): { ok: false;
 
 export function pathText(path: readonly PropertyKey[]): string {
 	return path.reduce<string>(
-		(text, part) =>
-			typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${String(part)}` : String(part),
+		(text, part) => (typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${String(part)}` : String(part)),
 		''
 	);
 }

@@ -22,10 +22,7 @@ export function readJson(text: string): Parsed<Record<string, unknown>> {
 			: refuse('The file holds no object.', 'Choose a file that was exported from Soft Tide.');
 	} catch (error) {
 		const reason = error instanceof Error ? error.message : String(error);
-		return refuse(
-			`The file is not JSON: ${reason}.`,
-			'Choose a file that was exported from Soft Tide, unchanged.'
-		);
+		return refuse(`The file is not JSON: ${reason}.`, 'Choose a file that was exported from Soft Tide, unchanged.');
 	}
 }
 
@@ -60,8 +57,7 @@ export function upToDate(
 	let value = raw;
 	for (let v = raw.version; v < version; v++) {
 		const step = migrations.find((m) => m.from === v);
-		if (!step)
-			return refuse(`No way leads from version ${v} to ${v + 1}.`, 'Export the file again.', 'version');
+		if (!step) return refuse(`No way leads from version ${v} to ${v + 1}.`, 'Export the file again.', 'version');
 		value = { ...step.migrate(value), version: v + 1 };
 	}
 	return { ok: true, value };

@@ -7,11 +7,7 @@ import { checkSequenceObject } from '../formats/sequenceFile';
 import { problemResponse } from './problemDetails';
 
 const tooLarge = () =>
-	problemResponse(
-		413,
-		'Body too large',
-		`At most ${MAX_SEQUENCE_BYTES} bytes are read. Send a smaller sequence.`
-	);
+	problemResponse(413, 'Body too large', `At most ${MAX_SEQUENCE_BYTES} bytes are read. Send a smaller sequence.`);
 
 async function bodyOf(request: Request): Promise<string | Response> {
 	if (Number(request.headers.get('content-length') ?? 0) > MAX_SEQUENCE_BYTES) return tooLarge();

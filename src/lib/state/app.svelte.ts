@@ -67,8 +67,7 @@ export class AppState {
 }
 
 function applyTheme(theme: Settings['theme']): void {
-	const dark =
-		theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
+	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
 	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
 	localStorage.setItem(THEME_KEY, theme);
 }

@@ -16,11 +16,7 @@ interface Actions {
 	letGo: () => void;
 }
 
-const SIDE_ROUND: readonly StepSide[] = [
-	'both',
-	{ each: true, first: 'left' },
-	{ each: true, first: 'right' }
-];
+const SIDE_ROUND: readonly StepSide[] = ['both', { each: true, first: 'left' }, { each: true, first: 'right' }];
 
 /** True where a key belongs to a field, a menu or a dialog rather than to the page. */
 function busy(e: KeyboardEvent): boolean {
@@ -31,8 +27,7 @@ function busy(e: KeyboardEvent): boolean {
 		)
 	);
 }
-const onMapOrScore = (e: KeyboardEvent) =>
-	Boolean((e.target as Element | null)?.closest('[data-place], [data-step]'));
+const onMapOrScore = (e: KeyboardEvent) => Boolean((e.target as Element | null)?.closest('[data-place], [data-step]'));
 
 /** All keys of Compose. Returns the way to let them go. */
 export function composeKeys(actions: Actions): () => void {
@@ -84,9 +79,7 @@ export function composeKeys(actions: Actions): () => void {
 	});
 	const link = onStep((id) => {
 		const { step } = draft().byId.get(id)!;
-		const places = step.places.length
-			? linkRoute(step.places.at(-1)!, draft().sequence.school.cheekRoute)
-			: [];
+		const places = step.places.length ? linkRoute(step.places.at(-1)!, draft().sequence.school.cheekRoute) : [];
 		const pumps = draft().context.working.linkPumps;
 		const end =
 			step.end.kind === 'link'

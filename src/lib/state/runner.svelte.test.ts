@@ -5,15 +5,11 @@ import { expand } from '../core/sequence/expand';
 import { Runner } from './runner.svelte';
 
 const events = expand(
-	sequenceOf([
-		step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }),
-		step('b', ['malar', 'zygoma'])
-	]),
+	sequenceOf([step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }), step('b', ['malar', 'zygoma'])]),
 	CONTEXT
 );
 let ms = 0;
-const runner = (beats: string[] = []) =>
-	new Runner({ events, clock: () => ms, onbeat: (b) => beats.push(b) });
+const runner = (beats: string[] = []) => new Runner({ events, clock: () => ms, onbeat: (b) => beats.push(b) });
 beforeEach(() => (ms = 0));
 
 describe('the stage clock', () => {

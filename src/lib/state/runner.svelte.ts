@@ -1,11 +1,5 @@
 import type { TimedEvent } from '../core/sequence/expand';
-import {
-	doneCounts,
-	nextStepSeconds,
-	positionAt,
-	previousStepSeconds,
-	type DoneCount
-} from '../core/perform/position';
+import { doneCounts, nextStepSeconds, positionAt, previousStepSeconds, type DoneCount } from '../core/perform/position';
 
 interface Options {
 	events: readonly TimedEvent[];
@@ -115,9 +109,7 @@ export class Runner {
 	}
 
 	#cutPlayed(seconds: number): void {
-		this.#played = this.#played
-			.filter((p) => p.from < seconds)
-			.map((p) => ({ ...p, to: Math.min(p.to, seconds) }));
+		this.#played = this.#played.filter((p) => p.from < seconds).map((p) => ({ ...p, to: Math.min(p.to, seconds) }));
 	}
 
 	#stretches() {

@@ -11,8 +11,7 @@ import { SaveLoop } from './saveLoop.svelte';
 
 /** Why an edit was refused, as a sentence. */
 function refusalWords(error: unknown): string {
-	if (error instanceof ZodError)
-		return `This cannot be done: ${error.issues.map((i) => i.message).join('; ')}.`;
+	if (error instanceof ZodError) return `This cannot be done: ${error.issues.map((i) => i.message).join('; ')}.`;
 	return error instanceof Error ? error.message : String(error);
 }
 

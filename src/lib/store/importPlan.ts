@@ -65,17 +65,10 @@ export async function planImport(
 	});
 	const names = new Map(backup.clients.map((c) => [c.id, c.name]));
 	const records = [
-		...(await Promise.all(
-			backup.clients.map(async (c) => fate('client', c.name, c, await db.clients.get(c.id)))
-		)),
+		...(await Promise.all(backup.clients.map(async (c) => fate('client', c.name, c, await db.clients.get(c.id))))),
 		...(await Promise.all(
 			backup.sequences.map(async (s) =>
-				fate(
-					'sequence',
-					s.sequence.title,
-					stored(s.sequence, s.history),
-					await db.sequences.get(s.sequence.id)
-				)
+				fate('sequence', s.sequence.title, stored(s.sequence, s.history), await db.sequences.get(s.sequence.id))
 			)
 		)),
 		...(await Promise.all(
@@ -113,10 +106,8 @@ export async function applyImport(db: SoftTideDb, plan: ImportPlan, stamp: Stamp
 					savedAt: stamp.now,
 					record: known
 				});
-			if (kind === 'client')
-				await db.clients.put({ ...(record as Client), revision: nextRevision(record, known) });
-			if (kind === 'session')
-				await db.sessions.put({ ...(record as Session), revision: nextRevision(record, known) });
+			if (kind === 'client') await db.clients.put({ ...(record as Client), revision: nextRevision(record, known) });
+			if (kind === 'session') await db.sessions.put({ ...(record as Session), revision: nextRevision(record, known) });
 			if (kind === 'sequence') {
 				const { sequence, ...rest } = record as StoredSequence;
 				const before = (known as StoredSequence | null)?.sequence;

@@ -2,9 +2,7 @@
 export function storageTrouble(error: unknown): string {
 	const name = error instanceof Error ? error.name : '';
 	const inner =
-		error && typeof error === 'object' && 'inner' in error
-			? String((error.inner as Error | null)?.name ?? '')
-			: '';
+		error && typeof error === 'object' && 'inner' in error ? String((error.inner as Error | null)?.name ?? '') : '';
 	const names = `${name} ${inner}`;
 	if (/Quota/.test(names))
 		return 'The disk or the browser’s share of it is full, so the last change is not saved. Export a backup now, then free some space.';

@@ -30,10 +30,7 @@ export async function saveRecord<T extends (Client | Session) & RevisionedRecord
 	draft: T,
 	stamp: Stamp
 ): Promise<Saved<T>> {
-	const table = (kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<
-		RevisionedRecord,
-		'id'
-	>;
+	const table = (kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<RevisionedRecord, 'id'>;
 	return db.transaction('rw', [table, db.secondVersions], async () => {
 		const known = await table.get(draft.id);
 		const record = { ...draft, revision: draft.revision + 1, updatedAt: stamp.now };

@@ -65,10 +65,7 @@ describe('revisions', () => {
 		const [second] = await repo.secondVersionsOf('s1');
 		expect((second!.record as StoredSequence).sequence.title).toBe('Yours');
 		await settleSequence(repo.db, second!, 'both', repo.stamp());
-		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual([
-			'Mine',
-			'Yours (second version)'
-		]);
+		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual(['Mine', 'Yours (second version)']);
 		const again = await repo.saveSequence({ ...mine, title: 'Late again' });
 		expect(again.second).toBe(true);
 		await settleSequence(repo.db, (await repo.secondVersionsOf('s1'))[0]!, 'second', repo.stamp());

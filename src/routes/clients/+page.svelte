@@ -20,16 +20,11 @@
 	let wished = $state<string | null>(null);
 	let removing = $state(false);
 	let said = $state('');
-	const chosen = $derived(
-		clients.current.find((c) => c.id === (wished ?? app.settings?.currentClientId)) ??
-			clients.current[0] ??
-			null
-	);
+	const chosen = $derived(clients.current.find((c) => c.id === (wished ?? app.settings?.currentClientId)) ?? clients.current[0] ?? null);
 	const visits = $derived((id: string) =>
 		sessions.current.filter((s) => s.clientId === id).sort((a, b) => b.startedAt.localeCompare(a.startedAt))
 	);
-	const day = (iso: string) =>
-		new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });
+	const day = (iso: string) => new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });
 
 	async function add(name: string) {
 		const { now, newId } = app.repo.stamp();
@@ -42,11 +37,7 @@
 	}
 	async function change(client: Client, fields: Partial<Client>) {
 		const saved = await app.run(() => app.repo.saveClient({ ...client, ...fields }));
-		said = saved?.second
-			? 'Another window changed this client too. Its version stands; yours is kept beside it.'
-			: saved
-				? 'Saved'
-				: '';
+		said = saved?.second ? 'Another window changed this client too. Its version stands; yours is kept beside it.' : saved ? 'Saved' : '';
 	}
 	async function remove() {
 		if (!chosen) return;
@@ -67,18 +58,14 @@
 				<li class="border-hair border-b">
 					<button
 						type="button"
-						class="w-full rounded-md px-2 py-2 text-left {chosen?.id === c.id
-							? 'bg-wash'
-							: 'hover:bg-wash/50'}"
+						class="w-full rounded-md px-2 py-2 text-left {chosen?.id === c.id ? 'bg-wash' : 'hover:bg-wash/50'}"
 						aria-current={chosen?.id === c.id ? 'true' : undefined}
 						onclick={() => choose(c.id)}
 					>
 						<span class="flex justify-between gap-3"
 							><b class="text-[13.5px] font-[560]">{c.name}</b><span class="text-ink2 text-xs"
 								>{list.length}
-								{list.length === 1 ? 'session' : 'sessions'}{list[0]
-									? `, last ${day(list[0].startedAt)}`
-									: ''}</span
+								{list.length === 1 ? 'session' : 'sessions'}{list[0] ? `, last ${day(list[0].startedAt)}` : ''}</span
 							></span
 						>
 						<span class="text-ink2 block truncate text-xs">{c.note || 'no note'}</span>
@@ -145,12 +132,8 @@
 				<ul class="max-w-[560px]">
 					{#each visits(chosen.id).slice(0, 12) as s (s.id)}
 						<li class="border-hair border-b">
-							<a
-								class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5"
-								href="/progress?client={chosen.id}&session={s.id}"
-								><span>{day(s.startedAt)}</span><span class="text-ink2 truncate"
-									>{s.sequence?.title ?? 'looked at only'}</span
-								></a
+							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href="/progress?client={chosen.id}&session={s.id}"
+								><span>{day(s.startedAt)}</span><span class="text-ink2 truncate">{s.sequence?.title ?? 'looked at only'}</span></a
 							>
 						</li>
 					{:else}<li class="text-ink2 py-2">None yet.</li>{/each}
@@ -166,16 +149,13 @@
 		<AlertDialog.Content
 			class="border-edge bg-paper fixed top-1/2 left-1/2 z-30 w-[calc(100vw-32px)] max-w-[440px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
 		>
-			<AlertDialog.Title class="flare text-lg font-[540]"
-				>Remove {chosen?.name} and all her sessions?</AlertDialog.Title
-			>
+			<AlertDialog.Title class="flare text-lg font-[540]">Remove {chosen?.name} and all her sessions?</AlertDialog.Title>
 			<AlertDialog.Description class="text-ink2 mt-1 text-[13px] leading-5"
 				>This cannot be taken back. Export a backup first if you may need the records.</AlertDialog.Description
 			>
 			<div class="mt-4 flex justify-end gap-2">
-				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action
-					class="btn btn-primary"
-					onclick={remove}>Remove for good</AlertDialog.Action
+				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action class="btn btn-primary" onclick={remove}
+					>Remove for good</AlertDialog.Action
 				>
 			</div>
 		</AlertDialog.Content>

@@ -15,9 +15,7 @@
 		() => app.repo.sequences(),
 		[]
 	);
-	const longestSeconds = $derived(
-		Math.max(0, ...rows.current.map((r) => expand(r.sequence, app.context).at(-1)?.endSeconds ?? 0))
-	);
+	const longestSeconds = $derived(Math.max(0, ...rows.current.map((r) => expand(r.sequence, app.context).at(-1)?.endSeconds ?? 0)));
 	async function remove(id: string) {
 		const stored = await app.run(() => app.repo.removeSequence(id));
 		if (!stored) return;
@@ -52,8 +50,7 @@
 		</ul>
 	{:else if rows.loaded}
 		<p class="text-ink2 max-w-[52ch] py-8 text-[13.5px] leading-5">
-			No sequence yet. Begin one: open a few nodes, draw strokes on the face, and see at once how long it
-			takes and what is missing.
+			No sequence yet. Begin one: open a few nodes, draw strokes on the face, and see at once how long it takes and what is missing.
 		</p>
 	{/if}
 </div>

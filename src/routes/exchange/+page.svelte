@@ -36,8 +36,7 @@
 
 	async function exportAll() {
 		const content = await app.run(() => app.repo.everything());
-		if (content)
-			saveFile(fileName(`soft-tide-${content.exportedAt.slice(0, 10)}`, 'json'), writeBackupFile(content));
+		if (content) saveFile(fileName(`soft-tide-${content.exportedAt.slice(0, 10)}`, 'json'), writeBackupFile(content));
 	}
 	async function read(file: File | undefined) {
 		problems = [];
@@ -95,9 +94,7 @@
 					>Clients, sequences with their history, sessions, settings: one file of the format soft-tide/backup.</span
 				>
 			</div>
-			<button type="button" class="btn btn-primary" onclick={exportAll}
-				><Download size={15} />Export all</button
-			>
+			<button type="button" class="btn btn-primary" onclick={exportAll}><Download size={15} />Export all</button>
 		</div>
 		<ul class="border-hair border-t">
 			{#each sequences.current as { sequence } (sequence.id)}
@@ -108,8 +105,7 @@
 						type="button"
 						class="btn"
 						aria-label="Export {sequence.title}"
-						onclick={() => saveFile(fileName(sequence.title, 'json'), writeSequenceFile(sequence))}
-						><Download size={14} />File</button
+						onclick={() => saveFile(fileName(sequence.title, 'json'), writeSequenceFile(sequence))}><Download size={14} />File</button
 					>
 				</li>
 			{/each}
@@ -118,9 +114,7 @@
 	<section class="bg-sea relative px-4 pt-11 pb-8 lg:pr-10 lg:pl-14">
 		<SeaEdge />
 		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">From a file, in</h2>
-		<p class="text-ink2 py-3">
-			A backup or a single sequence. The file is checked whole first; nothing changes until you say so.
-		</p>
+		<p class="text-ink2 py-3">A backup or a single sequence. The file is checked whole first; nothing changes until you say so.</p>
 		<label
 			class="border-edge flex min-h-24 cursor-pointer flex-col items-center justify-center gap-1 rounded-xl border border-dashed p-4 text-center {over
 				? 'bg-wash'
@@ -150,8 +144,8 @@
 				<h3 class="text-[15px] font-semibold">This file cannot be brought in. Nothing here has changed.</h3>
 				<ul class="mt-1 space-y-1.5">
 					{#each problems as p (p.path + p.message)}<li>
-							{#if p.path}<code class="text-ink3 block text-[11.5px] break-all">{p.path}</code
-								>{/if}{p.message} <span class="text-ink2">{p.remedy}</span>
+							{#if p.path}<code class="text-ink3 block text-[11.5px] break-all">{p.path}</code>{/if}{p.message}
+							<span class="text-ink2">{p.remedy}</span>
 						</li>{/each}
 				</ul>
 			</div>
@@ -174,13 +168,11 @@
 		>
 			<AlertDialog.Title class="flare text-lg font-[540]">Wipe everything?</AlertDialog.Title>
 			<AlertDialog.Description class="text-ink2 mt-1 text-[13px] leading-5"
-				>All clients, sequences, sessions and settings go from this browser. Only an exported file brings them
-				back.</AlertDialog.Description
+				>All clients, sequences, sessions and settings go from this browser. Only an exported file brings them back.</AlertDialog.Description
 			>
 			<div class="mt-4 flex justify-end gap-2">
-				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action
-					class="btn btn-primary"
-					onclick={wipe}>Wipe</AlertDialog.Action
+				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action class="btn btn-primary" onclick={wipe}
+					>Wipe</AlertDialog.Action
 				>
 			</div>
 		</AlertDialog.Content>

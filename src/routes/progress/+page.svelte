@@ -19,9 +19,7 @@
 		() => app.repo.clients(),
 		[]
 	);
-	const clientId = $derived(
-		page.url.searchParams.get('client') ?? app.settings?.currentClientId ?? clients.current[0]?.id ?? null
-	);
+	const clientId = $derived(page.url.searchParams.get('client') ?? app.settings?.currentClientId ?? clients.current[0]?.id ?? null);
 	const client = $derived(clients.current.find((c) => c.id === clientId) ?? null);
 	const sessions = liveRows(
 		() => clientId,
@@ -49,15 +47,10 @@
 			comparable: chosen.id !== first.id && comparableSessions(first, chosen, app.context.working)
 		};
 	});
-	const zones = $derived(
-		looks ? zoneChanges(looks.a, looks.b, 'puffiness', app.context.working, looks.comparable) : []
-	);
-	const distances = $derived(
-		looks ? distanceRows(looks.a, looks.b, app.context.working, looks.comparable) : []
-	);
+	const zones = $derived(looks ? zoneChanges(looks.a, looks.b, 'puffiness', app.context.working, looks.comparable) : []);
+	const distances = $derived(looks ? distanceRows(looks.a, looks.b, app.context.working, looks.comparable) : []);
 	const sentence = $derived(changeSentence(zones, distances));
-	const day = (iso: string) =>
-		new Date(iso).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' });
+	const day = (iso: string) => new Date(iso).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' });
 	const hour = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' });
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
 </script>
@@ -118,17 +111,14 @@
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
 				<DistanceChanges rows={distances} unit={app.settings?.units ?? 'mm'} />
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app
-						.context.working.distanceErrorMm} mm, a working value). A filled dot stands clear of it. A grade counts
-					as changed from two steps on.
+					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.context.working.distanceErrorMm} mm,
+					a working value). A filled dot stands clear of it. A grade counts as changed from two steps on.
 				</p>
 			</section>
 		</div>
 		<section class="border-hair mt-4 border-t pt-3" bind:clientWidth={width}>
 			<h2 class="pb-1 text-[13.5px] font-semibold">
-				Session by session <span class="text-ink2 pl-1.5 font-normal"
-					>before: dot. After: the fall beside it</span
-				>
+				Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
 			</h2>
 			<SessionStrip
 				sessions={sessions.current}
@@ -140,11 +130,9 @@
 			<dl class="text-ink2 grid max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 pt-3 text-[12.5px]">
 				{#if chosen.sequence}<dt>Done</dt>
 					<dd>
-						<b class="text-ink">{chosen.sequence.title}</b>, {clock(
-							chosen.workedSeconds
-						)}{chosen.haltedSeconds ? `, halted ${clock(chosen.haltedSeconds)}` : ''}, {stepsOf(
-							chosen.sequence
-						).length - skipped} of {stepsOf(chosen.sequence).length} steps
+						<b class="text-ink">{chosen.sequence.title}</b>, {clock(chosen.workedSeconds)}{chosen.haltedSeconds
+							? `, halted ${clock(chosen.haltedSeconds)}`
+							: ''}, {stepsOf(chosen.sequence).length - skipped} of {stepsOf(chosen.sequence).length} steps
 					</dd>{/if}
 				{#if chosen.sideEffects}<dt>Side effects</dt>
 					<dd>{chosen.sideEffects}</dd>{/if}
@@ -161,9 +149,7 @@
 					? 'No session yet. After the first one, this page shows what changed: zone by zone, and against measuring error.'
 					: 'Choose or add a client first.'}
 			</p>
-			<a class="btn btn-primary" href={client ? '/session' : '/clients'}
-				>{client ? 'Begin a session' : 'Clients'}</a
-			>
+			<a class="btn btn-primary" href={client ? '/session' : '/clients'}>{client ? 'Begin a session' : 'Clients'}</a>
 		</div>
 	{/if}
 </div>

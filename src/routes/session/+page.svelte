@@ -40,12 +40,7 @@
 
 	/** A look taken today before anything was composed: the session goes on from it. */
 	const lookedToday = $derived(
-		last &&
-			!last.sequence &&
-			!last.after &&
-			new Date(last.startedAt).toDateString() === new Date().toDateString()
-			? last
-			: null
+		last && !last.sequence && !last.after && new Date(last.startedAt).toDateString() === new Date().toDateString() ? last : null
 	);
 	const ghost = $derived((lookedToday ? sessions.current.at(-2) : last)?.before ?? null);
 	let wished = $state<string | null>(page.url.searchParams.get('sequence'));
@@ -97,9 +92,7 @@
 </script>
 
 <svelte:head><title>Session · Soft Tide</title></svelte:head>
-<div
-	class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden"
->
+<div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
 	<div class="min-h-0 lg:overflow-y-auto">
 		<GradeBoard
 			{look}
@@ -187,16 +180,12 @@
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">
 	<p class="flex-1 text-[15px]">
-		<b class="font-semibold">{look.grades.length} {look.grades.length === 1 ? 'place' : 'places'} felt</b
-		>{#if look.distances.length}<span class="text-ink2">, {look.distances.length} distances taken</span>{/if}
+		<b class="font-semibold">{look.grades.length} {look.grades.length === 1 ? 'place' : 'places'} felt</b>{#if look.distances.length}<span
+				class="text-ink2">, {look.distances.length} distances taken</span
+			>{/if}
 	</p>
-	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}
-		>Keep the look, then compose</button
-	>
-	<button
-		type="button"
-		class="btn btn-large btn-primary"
-		disabled={!client || !sequence || !seconds}
-		onclick={() => start(true)}>Start{seconds ? `, ${clock(seconds)}` : ''}</button
+	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Keep the look, then compose</button>
+	<button type="button" class="btn btn-large btn-primary" disabled={!client || !sequence || !seconds} onclick={() => start(true)}
+		>Start{seconds ? `, ${clock(seconds)}` : ''}</button
 	>
 </div>

@@ -21,9 +21,7 @@
 	}
 	async function persist() {
 		await app.persist();
-		said = app.persisted
-			? 'The browser will keep the records.'
-			: 'The browser did not promise it. Export a backup now and then.';
+		said = app.persisted ? 'The browser will keep the records.' : 'The browser did not promise it. Export a backup now and then.';
 	}
 </script>
 
@@ -77,8 +75,7 @@
 					<dt class="text-ink2 self-start pt-1">Records</dt>
 					<dd class="space-y-2">
 						<p class="text-ink2 leading-[18px]">
-							They live in this browser only. A browser may clear them when space runs short, unless it
-							promises to keep them.
+							They live in this browser only. A browser may clear them when space runs short, unless it promises to keep them.
 						</p>
 						<button type="button" class="btn" onclick={persist}>Ask it to keep them</button>
 					</dd>
@@ -89,10 +86,9 @@
 								? 'Throws away what was changed and makes the demo practice anew, ending today.'
 								: 'Empties this browser. Export a backup first.'}
 						</p>
-						{#if sure}<button type="button" class="btn btn-primary" onclick={afresh}>Yes, start afresh</button
-							> <button type="button" class="btn" onclick={() => (sure = false)}>Keep all</button>
-						{:else}<button type="button" class="btn" onclick={() => (sure = true)}>Start afresh …</button
-							>{/if}
+						{#if sure}<button type="button" class="btn btn-primary" onclick={afresh}>Yes, start afresh</button>
+							<button type="button" class="btn" onclick={() => (sure = false)}>Keep all</button>
+						{:else}<button type="button" class="btn" onclick={() => (sure = true)}>Start afresh …</button>{/if}
 					</dd>
 				</dl>
 				<h2 class="border-hair mt-8 border-b pb-1 text-[15px] font-semibold">Pressure levels</h2>
@@ -115,8 +111,8 @@
 			<section id="about">
 				<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">About</h2>
 				<p class="text-ink2 py-2 leading-[18px]">
-					Soft Tide plans, counts and compares facial massage. Version of the core {CORE_VERSION}. Free
-					software under the MIT licence. It works without a network once loaded.
+					Soft Tide plans, counts and compares facial massage. Version of the core {CORE_VERSION}. Free software under the MIT licence. It
+					works without a network once loaded.
 				</p>
 				<CautionText />
 			</section>

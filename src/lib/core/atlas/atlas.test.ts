@@ -61,8 +61,7 @@ describe('the drainage graph', () => {
 		}
 	});
 	test('has no cycle: no node group is reached from those it passes to', () => {
-		for (const node of NODE_IDS)
-			expect(reach(NODE_DRAINAGE[node].map((e) => e.to)).has(node), node).toBe(false);
+		for (const node of NODE_IDS) expect(reach(NODE_DRAINAGE[node].map((e) => e.to)).has(node), node).toBe(false);
 	});
 	test('shares of every place sum to 1', () => {
 		const sum = (list: readonly { share: number }[]) => list.reduce((s, e) => s + e.share, 0);
@@ -72,9 +71,7 @@ describe('the drainage graph', () => {
 		}
 	});
 	test('left and right are mirror images: one table serves both, and its only crossing edge has a twin', () => {
-		const crossing = NODE_IDS.flatMap((n) =>
-			NODE_DRAINAGE[n].filter((e) => e.crosses).map((e) => `${n}>${e.to}`)
-		);
+		const crossing = NODE_IDS.flatMap((n) => NODE_DRAINAGE[n].filter((e) => e.crosses).map((e) => `${n}>${e.to}`));
 		expect(crossing).toEqual(['submental>submandibular']);
 		expect(NODE_DRAINAGE.submental.some((e) => e.to === 'submandibular' && !e.crosses)).toBe(true);
 		expect(mirror(mirror([512, 90]))).toEqual([512, 90]);
@@ -112,14 +109,12 @@ describe('the drainage graph', () => {
 
 describe('the figure', () => {
 	test('every zone and node group is drawn in at least one view', () => {
-		for (const zone of ZONE_IDS)
-			expect(FIGURE.front.zones[zone] ?? FIGURE.profile.zones[zone], zone).toBeDefined();
+		for (const zone of ZONE_IDS) expect(FIGURE.front.zones[zone] ?? FIGURE.profile.zones[zone], zone).toBeDefined();
 		for (const node of NODE_IDS)
 			expect(nodePoints('front', node).length + nodePoints('profile', node).length, node).toBeGreaterThan(0);
 	});
 	test('areas: the upper face is about 120 cm², everything about 1,160 cm², both sides', () => {
-		const both = (ids: readonly (keyof typeof ZONE_AREA_CM2)[]) =>
-			2 * ids.reduce((s, id) => s + ZONE_AREA_CM2[id], 0);
+		const both = (ids: readonly (keyof typeof ZONE_AREA_CM2)[]) => 2 * ids.reduce((s, id) => s + ZONE_AREA_CM2[id], 0);
 		const upper = ZONE_IDS.filter((id) => ZONES[id].region === 'forehead' || ZONES[id].region === 'eye');
 		expect(both(upper)).toBeGreaterThan(110);
 		expect(both(upper)).toBeLessThan(160);

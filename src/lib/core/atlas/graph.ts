@@ -50,12 +50,7 @@ export type Alignment = 'with' | 'neutral' | 'against' | 'watershed' | 'valve';
 const pairs = new Map<string, Alignment>();
 const key = (from: PlaceId, to: PlaceId) => `${from}>${to}`;
 for (const text of raw.NEIGH) {
-	const [, from, sign, to] = /^([a-z-]+)([>=#])([a-z-]+)$/.exec(text) as unknown as [
-		string,
-		ZoneId,
-		string,
-		ZoneId
-	];
+	const [, from, sign, to] = /^([a-z-]+)([>=#])([a-z-]+)$/.exec(text) as unknown as [string, ZoneId, string, ZoneId];
 	const forward: Alignment = sign === '>' ? 'with' : sign === '=' ? 'neutral' : 'watershed';
 	pairs.set(key(from, to), forward);
 	pairs.set(key(to, from), forward === 'with' ? 'against' : forward);

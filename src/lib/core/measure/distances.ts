@@ -49,11 +49,7 @@ export interface Change {
 function change(before: number | null, after: number | null, error: number, comparable: boolean): Change {
 	const delta = before === null || after === null ? null : after - before;
 	const verdict: Verdict =
-		delta === null || !comparable
-			? 'not-comparable'
-			: Math.abs(delta) > error + 1e-9
-				? 'changed'
-				: 'within-error';
+		delta === null || !comparable ? 'not-comparable' : Math.abs(delta) > error + 1e-9 ? 'changed' : 'within-error';
 	return { before, after, delta, error, verdict };
 }
 
@@ -81,12 +77,7 @@ export function sumChange(
 }
 
 /** Change of a grade: ordinal, so its error is a step either way rather than an interval. */
-export function gradeChange(
-	before: number | null,
-	after: number | null,
-	working: Working,
-	comparable = true
-): Change {
+export function gradeChange(before: number | null, after: number | null, working: Working, comparable = true): Change {
 	return change(before, after, working.gradeErrorSteps, comparable);
 }
 

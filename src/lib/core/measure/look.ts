@@ -67,12 +67,7 @@ export interface DistanceRow {
 }
 
 /** Change of every distance and of the sum, on each side. */
-export function distanceRows(
-	before: Look,
-	after: Look | null,
-	working: Working,
-	comparable = true
-): DistanceRow[] {
+export function distanceRows(before: Look, after: Look | null, working: Working, comparable = true): DistanceRow[] {
 	return (['left', 'right'] as const).flatMap((side): DistanceRow[] => {
 		const pairs = DISTANCE_IDS.map((id) => ({
 			id,

@@ -7,8 +7,7 @@ export function lengthText(mm: number, unit: LengthUnit): string {
 	return unit === 'mm' ? mm.toFixed(1) : (mm / MM_PER_INCH).toFixed(2);
 }
 
-export type Reading =
-	{ readonly ok: true; readonly mm: number } | { readonly ok: false; readonly message: string };
+export type Reading = { readonly ok: true; readonly mm: number } | { readonly ok: false; readonly message: string };
 
 /**
  * A typed reading as millimetres, or a sentence that says what is wrong and what was probably meant.

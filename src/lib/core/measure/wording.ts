@@ -20,10 +20,7 @@ const sumWords = (row: DistanceRow) => {
 	return `the ${sideOf(row.side)} side measures ${Math.abs(mm).toFixed(1)} mm ${mm < 0 ? 'less' : 'more'} in all`;
 };
 
-export function changeSentence(
-	zones: readonly ZoneChange[],
-	distances: readonly DistanceRow[]
-): ChangeSentence {
+export function changeSentence(zones: readonly ZoneChange[], distances: readonly DistanceRow[]): ChangeSentence {
 	const changed = [
 		...zones.filter((c) => c.verdict === 'changed').map(zoneWords),
 		...distances.filter((r) => r.id === 'sum' && r.change.verdict === 'changed').map(sumWords)

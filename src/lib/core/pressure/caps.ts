@@ -33,11 +33,9 @@ export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
 	const caps: Cap[] = [];
 	if (EYE_ZONES.includes(place)) caps.push({ reason: 'eye', level: EYE_CAP, severity: 'stop' });
 	if (place === 'throat') caps.push({ reason: 'throat', level: THROAT_CAP, severity: 'stop' });
-	if (isNode(place) && staysOnNode(step.motion))
-		caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
+	if (isNode(place) && staysOnNode(step.motion)) caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
 	if (movesFluid(step)) caps.push({ reason: 'fluid', level: school.caps.fluid, severity: 'caution' });
-	if (MUSCLE_AIMS.includes(step.aim))
-		caps.push({ reason: 'muscle', level: school.caps.muscle, severity: 'caution' });
+	if (MUSCLE_AIMS.includes(step.aim)) caps.push({ reason: 'muscle', level: school.caps.muscle, severity: 'caution' });
 	const edge = step.tool?.id === 'stone-plate' && step.tool.edge !== undefined;
 	if (edge && !caps.length) caps.push({ reason: 'edge', level: 4, severity: 'caution' });
 	const seen = edge ? caps.map(throughEdge) : caps;
@@ -45,13 +43,10 @@ export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
 }
 
 /** The binding cap at a place, or null where only comfort limits. */
-export const capAt = (step: Step, ref: PlaceRef, school: School): Cap | null =>
-	capsAt(step, ref, school)[0] ?? null;
+export const capAt = (step: Step, ref: PlaceRef, school: School): Cap | null => capsAt(step, ref, school)[0] ?? null;
 
 /** The highest level at which none of these places hurts: what a fix may set. */
 export function safeLevel(step: Step, places: readonly PlaceRef[], wanted: Level, school: School): Level {
-	const levels = places.flatMap((ref) =>
-		capsAt({ ...step, places: [...places] }, ref, school).map((c) => c.level)
-	);
+	const levels = places.flatMap((ref) => capsAt({ ...step, places: [...places] }, ref, school).map((c) => c.level));
 	return Math.min(wanted, ...levels) as Level;
 }

@@ -30,11 +30,6 @@ export const neckBothSides: Rule = {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
 		const side = { each: true as const, first: 'left' as const };
-		return setStep(
-			context.sequence,
-			step.id,
-			{ side },
-			`Do step ${finding.params.number} one side at a time`
-		);
+		return setStep(context.sequence, step.id, { side }, `Do step ${finding.params.number} one side at a time`);
 	}
 };

@@ -12,8 +12,7 @@ export function opennessAt(
 	for (const node of NODE_IDS)
 		for (const side of SIDES) {
 			const last = openings.lastBefore(node, side, seconds);
-			if (last !== null)
-				open.set(`${node}:${side}`, openness(seconds - last, working.openingHalfLifeSeconds));
+			if (last !== null) open.set(`${node}:${side}`, openness(seconds - last, working.openingHalfLifeSeconds));
 		}
 	return open;
 }

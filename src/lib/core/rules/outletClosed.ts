@@ -21,9 +21,7 @@ export const outletClosed: Rule = {
 			const { step, number } = context.byId.get(pass.stepId)!;
 			if (pass.kind !== 'work' || !isFluidStroke(step)) continue;
 			const outlet: NodeId = outletFor(placeOf(step.places[0]!));
-			const closed = sidesOf(pass.side).filter(
-				(s: Side) => openings.lastBefore(outlet, s, pass.startSeconds) === null
-			);
+			const closed = sidesOf(pass.side).filter((s: Side) => openings.lastBefore(outlet, s, pass.startSeconds) === null);
 			if (closed.length && !found.has(outlet))
 				found.set(outlet, { stepIds: [step.id], place: `n:${outlet}`, params: { number } });
 		}

@@ -44,8 +44,7 @@ export const receiverClosed: Rule = {
 					const last = openings.lastBefore(node, side, moment);
 					// An outlet that was never opened is the business of `outlet-closed`.
 					if (last === null && isOutlet(`n:${node}`)) continue;
-					if (last !== null && openness(moment - last, context.working.openingHalfLifeSeconds) >= OPEN_ENOUGH)
-						continue;
+					if (last !== null && openness(moment - last, context.working.openingHalfLifeSeconds) >= OPEN_ENOUGH) continue;
 					const key = `${step.id}|${node}`;
 					const minutesAgo = last === null ? -1 : Math.round((moment - last) / 60);
 					if (!found.has(key))

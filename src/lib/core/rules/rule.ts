@@ -63,8 +63,7 @@ export interface Rule {
 const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };
 export const graver = (a: Severity, b: Severity): Severity => (RANK[a] >= RANK[b] ? a : b);
 export const lighter = (a: Severity, b: Severity): Severity => (RANK[a] <= RANK[b] ? a : b);
-export const bySeverity = (a: { severity: Severity }, b: { severity: Severity }) =>
-	RANK[b.severity] - RANK[a.severity];
+export const bySeverity = (a: { severity: Severity }, b: { severity: Severity }) => RANK[b.severity] - RANK[a.severity];
 
 /** The severity of a finding in a school: the school's wish, kept between floor and ceiling. */
 export function severityIn(rule: Rule, raw: RawFinding, school: School): Severity {

@@ -10,16 +10,10 @@ import { fixFor, judge } from './judge';
 import { openness } from './openings';
 import { FIX_LABELS, sentenceOf } from './wording';
 
-const OPEN = ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) =>
-	pump(`o-${n}`, n)
-);
+const OPEN = ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) => pump(`o-${n}`, n));
 const CLOSE = pump('end', 'terminus', { aim: 'close' });
 const jaw = (change: Partial<Step> = {}, id = 'jaw') =>
-	step(
-		id,
-		['jawline', 'under-jaw', 'n:submandibular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus'],
-		change
-	);
+	step(id, ['jawline', 'under-jaw', 'n:submandibular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus'], change);
 
 const findings = (sequence: Sequence) => judge(sequence, CONTEXT).findings;
 const found = (steps: Step[], ruleId: string, change: Partial<Sequence> = {}) =>
@@ -37,9 +31,9 @@ describe('order', () => {
 		expect(list[0]!.severity).toBe('caution');
 	});
 	test('a school that opens nothing on purpose makes it advice', () => {
-		expect(
-			found([jaw(), CLOSE], 'outlet-closed', { school: schoolById('rise-and-drain') })[0]!.severity
-		).toBe('advice');
+		expect(found([jaw(), CLOSE], 'outlet-closed', { school: schoolById('rise-and-drain') })[0]!.severity).toBe(
+			'advice'
+		);
 	});
 	test('no school can make a stop of it, nor mute the neck', () => {
 		const school = {
@@ -102,20 +96,14 @@ describe('direction', () => {
 	test('straight down the throat', () => {
 		const down = step('t', ['throat', 'supraclavicular', 'n:terminus']);
 		expect(found([down], 'throat-straight-down')[0]!.severity).toBe('caution');
-		expect(found([down], 'throat-straight-down', { school: schoolById('crown-down') })[0]!.severity).toBe(
-			'advice'
-		);
+		expect(found([down], 'throat-straight-down', { school: schoolById('crown-down') })[0]!.severity).toBe('advice');
 		expect(found([step('t', ['throat', 'sternocleidomastoid'])], 'throat-straight-down')).toEqual([]);
 	});
 });
 
 describe('pressure', () => {
 	const caps = (s: Step, school = 'release-then-drain') =>
-		found([s], 'pressure-cap', { school: schoolById(school) }).map((f) => [
-			f.params.reason,
-			f.params.cap,
-			f.severity
-		]);
+		found([s], 'pressure-cap', { school: schoolById(school) }).map((f) => [f.params.reason, f.params.cap, f.severity]);
 	test.each([
 		['eyelid', step('a', ['lower-eyelid'], { aim: 'point', pressure: 2 }), [['eye', 1, 'stop']]],
 		['throat', step('a', ['throat'], { aim: 'lift', pressure: 2, side: 'left' }), [['throat', 1, 'stop']]],
@@ -143,9 +131,7 @@ describe('pressure', () => {
 		expect(found([sweep], 'pressure-cap').map((f) => f.place)).toEqual(['lower-eyelid']);
 	});
 	test('both sides of the neck: light is fine, medium is a stop, one side at a time is not judged', () => {
-		const neck = (change: Partial<Step>) => [
-			step('a', ['sternocleidomastoid'], { aim: 'release', ...change })
-		];
+		const neck = (change: Partial<Step>) => [step('a', ['sternocleidomastoid'], { aim: 'release', ...change })];
 		expect(found(neck({ pressure: 1 }), 'neck-both-sides')).toEqual([]);
 		expect(found(neck({ pressure: 2 }), 'neck-both-sides')[0]!.severity).toBe('stop');
 		expect(found(neck({ pressure: 3, side: { each: true, first: 'left' } }), 'neck-both-sides')).toEqual([]);

@@ -1,15 +1,6 @@
 import { mainReceiver, NODE_CONTACTS, nodesUnder } from '../atlas/graph';
 import type { ZoneId } from '../atlas/zones';
-import {
-	isOutlet,
-	isZone,
-	nodeOf,
-	ownSideOf,
-	placeOf,
-	type PlaceId,
-	type PlaceRef,
-	type Side
-} from '../atlas/places';
+import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceId, type PlaceRef, type Side } from '../atlas/places';
 import { setStep } from '../sequence/edits';
 import { sidesOf } from '../sequence/passes';
 import { linkRoute } from '../sequence/route';
@@ -113,11 +104,6 @@ export const stranded: Rule = {
 		const places = linkRoute(endPlace(step), context.school.cheekRoute);
 		if (!places.length) return null;
 		const end = { kind: 'link' as const, places, pumps: context.working.linkPumps, by: 'hand' as const };
-		return setStep(
-			context.sequence,
-			step.id,
-			{ end },
-			`Drain to the outlet after step ${finding.params.number}`
-		);
+		return setStep(context.sequence, step.id, { end }, `Drain to the outlet after step ${finding.params.number}`);
 	}
 };

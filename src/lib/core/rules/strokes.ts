@@ -29,11 +29,7 @@ export function pairsOf(step: Step): Pair[] {
 			const from = refs[i]!;
 			const crosses = ownSideOf(from) !== null && ownSideOf(to) !== null && ownSideOf(from) !== ownSideOf(to);
 			const same = placeOf(from) === placeOf(to);
-			const alignment = crosses
-				? 'watershed'
-				: same
-					? 'neutral'
-					: (alignmentOf(placeOf(from), placeOf(to)) ?? 'gap');
+			const alignment = crosses ? 'watershed' : same ? 'neutral' : (alignmentOf(placeOf(from), placeOf(to)) ?? 'gap');
 			return { from, to, alignment };
 		});
 	return [...pairs(step.places), ...(step.reverse ? pairs([...step.places].reverse()) : [])];

@@ -23,15 +23,9 @@ export const throatStraightDown: Rule = {
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
-		const path =
-			step.reverse && !straightDown({ ...step, reverse: false }) ? [...step.places].reverse() : step.places;
+		const path = step.reverse && !straightDown({ ...step, reverse: false }) ? [...step.places].reverse() : step.places;
 		const until = path.findIndex((ref) => placeOf(ref) === 'throat');
-		const places: PlaceRef[] = [
-			...path.slice(0, until + 1),
-			'sternocleidomastoid',
-			'n:deep-cervical',
-			'n:terminus'
-		];
+		const places: PlaceRef[] = [...path.slice(0, until + 1), 'sternocleidomastoid', 'n:deep-cervical', 'n:terminus'];
 		return withPath(context, step, places, `Lead step ${finding.params.number} to the side of the neck`);
 	}
 };

@@ -36,8 +36,7 @@ export const unevenSides: Rule = {
 		const groups = new Map<string, RawFinding>();
 		for (const [zone, load] of balanceOf(events, context.working).zones) {
 			const [left, right] = [load.left.seconds, load.right.seconds];
-			if (!isZone(zone) || Math.abs(left - right) <= context.working.evenShare * Math.max(left, right))
-				continue;
+			if (!isZone(zone) || Math.abs(left - right) <= context.working.evenShare * Math.max(left, right)) continue;
 			const stepIds = oneSided(context, zone);
 			if (!stepIds.length || groups.has(stepIds.join())) continue;
 			const number = context.byId.get(stepIds[0]!)!.number;

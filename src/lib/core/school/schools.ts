@@ -40,8 +40,7 @@ export const SCHOOLS: readonly School[] = [
 		...base,
 		id: 'drain-every-move',
 		title: 'Drain every move',
-		reason:
-			'Open as outlet first does, and end each move on the face with a drain link, so that nothing waits.',
+		reason: 'Open as outlet first does, and end each move on the face with a drain link, so that nothing waits.',
 		drainPolicy: 'every-move',
 		caps: { fluid: 1, muscle: 2 }
 	},
@@ -62,8 +61,7 @@ export const SCHOOLS: readonly School[] = [
 		...base,
 		id: 'crown-down',
 		title: 'Crown down',
-		reason:
-			'From the forehead to the jaw to the neck, everything pushed towards the exits, light sweeps to finish.',
+		reason: 'From the forehead to the jaw to the neck, everything pushed towards the exits, light sweeps to finish.',
 		opening: { required: false, nodes: ['terminus'] },
 		order: 'crown-down',
 		drainPolicy: 'every-region',

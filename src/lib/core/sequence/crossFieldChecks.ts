@@ -7,8 +7,7 @@ import { MAX_STEPS } from './sequence.schema';
 type Context<T> = z.core.$RefinementCtx<T>;
 type Path = (string | number)[];
 
-const problem = (ctx: Context<unknown>, path: Path, message: string) =>
-	ctx.addIssue({ code: 'custom', path, message });
+const problem = (ctx: Context<unknown>, path: Path, message: string) => ctx.addIssue({ code: 'custom', path, message });
 
 /** Whether a step may be worked in one pass over both halves. */
 export const isMidlinePlace = (ref: Step['places'][number]): boolean => {
@@ -24,19 +23,14 @@ export function checkStep(step: Step, ctx: Context<Step>): void {
 	if ((step.pressure === undefined) === (step.levels === undefined))
 		problem(ctx, ['pressure'], 'either one pressure or a level for each place is needed, not both');
 	if (step.levels && step.levels.length !== step.places.length)
-		problem(
-			ctx,
-			['levels'],
-			`one level for each of the ${step.places.length} places is needed: ${step.levels.length}`
-		);
+		problem(ctx, ['levels'], `one level for each of the ${step.places.length} places is needed: ${step.levels.length}`);
 	if (!step.places.length && !['cleanse', 'settle', 'prepare', 'exercise'].includes(step.aim))
 		problem(ctx, ['places'], `at least one place is needed for the aim ${step.aim}`);
 	if ((step.contact === 'tool') !== (step.tool !== undefined && step.tool.id !== 'gloves'))
 		problem(ctx, ['tool'], 'a tool is needed with the contact tool, and only with it (gloves aside)');
 	if (step.tool?.edge && step.tool.id !== 'stone-plate')
 		problem(ctx, ['tool', 'edge'], `only a stone plate has edges: ${step.tool.id}`);
-	if (step.target && step.aim !== 'cleanse')
-		problem(ctx, ['target'], 'a target belongs to the aim cleanse only');
+	if (step.target && step.aim !== 'cleanse') problem(ctx, ['target'], 'a target belongs to the aim cleanse only');
 	if (step.side === 'midline' && !step.places.every((p) => ownSideOf(p) !== null || isMidlinePlace(p)))
 		problem(ctx, ['side'], 'midline is possible only on places that reach the midline');
 	step.stations?.places.forEach((station, i) => {
@@ -59,11 +53,7 @@ export function checkSequence(sequence: Sequence, ctx: Context<Sequence>): void 
 				if (block.sides === 'asSteps' && step.side === undefined)
 					problem(ctx, [...path, 'side'], 'a side is needed in a block whose steps have their own sides');
 				if (block.sides !== 'asSteps' && step.side !== undefined)
-					problem(
-						ctx,
-						[...path, 'side'],
-						'no side is allowed in a block done on one side and then the other'
-					);
+					problem(ctx, [...path, 'side'], 'no side is allowed in a block done on one side and then the other');
 			})
 		)
 	);

@@ -35,9 +35,7 @@ const anyEdit = (sequence: Sequence) => {
 		id.map((i) => removeSteps(sequence, [i])),
 		id.map((i) => duplicateStep(sequence, i, 'copy')),
 		id.map((i) => setStep(sequence, i, { note: 'both thumbs', optional: true })),
-		id.map(
-			(i) => moveStep(sequence, i, 1) ?? moveStep(sequence, i, -1) ?? setStep(sequence, i, { note: 'alone' })
-		)
+		id.map((i) => moveStep(sequence, i, 1) ?? moveStep(sequence, i, -1) ?? setStep(sequence, i, { note: 'alone' }))
 	);
 };
 
@@ -96,9 +94,7 @@ describe('edits', () => {
 				id: 'p2',
 				title: 'Sides',
 				exitAfter: false,
-				blocks: [
-					{ id: 'e', title: '', sides: { each: true as const, first: 'left' as const }, steps: [bare] }
-				]
+				blocks: [{ id: 'e', title: '', sides: { each: true as const, first: 'left' as const }, steps: [bare] }]
 			}
 		];
 		const inside = applyEdit({ ...base, phases }, relocateStep({ ...base, phases }, 'a', { after: 'x' }));

@@ -2,14 +2,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'imm
 import { z } from 'zod';
 import { otherSide } from '../atlas/places';
 import { stepTitle } from './describe';
-import {
-	SequenceSchema,
-	type Block,
-	type Phase,
-	type Sequence,
-	type Step,
-	type StepSide
-} from './sequence.schema';
+import { SequenceSchema, type Block, type Phase, type Sequence, type Step, type StepSide } from './sequence.schema';
 import { findStep } from './walk';
 
 enablePatches();
@@ -118,9 +111,7 @@ export function insertStep(sequence: Sequence, step: Step, spot: Spot, label?: s
 export function removeSteps(sequence: Sequence, stepIds: readonly string[]): Edit {
 	const first = stepIds[0];
 	const label =
-		stepIds.length === 1 && first
-			? `Remove step ${named(sequence, first)}`
-			: `Remove ${stepIds.length} steps`;
+		stepIds.length === 1 && first ? `Remove step ${named(sequence, first)}` : `Remove ${stepIds.length} steps`;
 	return makeEdit(sequence, label, (draft) => {
 		for (const phase of draft.phases)
 			for (const block of phase.blocks) block.steps = block.steps.filter((s) => !stepIds.includes(s.id));
@@ -164,12 +155,7 @@ export function relocateStep(sequence: Sequence, stepId: string, spot: Spot): Ed
 export function duplicateStep(sequence: Sequence, stepId: string, newId: string): Edit {
 	const step = findStep(sequence, stepId)?.step;
 	if (!step) throw new Error(`unknown step: ${stepId}`);
-	return insertStep(
-		sequence,
-		{ ...step, id: newId },
-		{ after: stepId },
-		`Duplicate step ${named(sequence, stepId)}`
-	);
+	return insertStep(sequence, { ...step, id: newId }, { after: stepId }, `Duplicate step ${named(sequence, stepId)}`);
 }
 
 /** The other side of a one-sided choice; both and midline stay as they are. */

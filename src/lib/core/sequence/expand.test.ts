@@ -36,8 +36,7 @@ describe('time of one step, by hand', () => {
 		expect(secondsOf(step('a', [...places], { stations, dose }))).toBe(126);
 	});
 	test('half a minute a place over fourteen places is seven minutes; the pace does not multiply', () => {
-		const zones =
-			'brow temple malar zygoma buccal nasolabial chin jawline masseter ear throat nape shoulder axilla';
+		const zones = 'brow temple malar zygoma buccal nasolabial chin jawline masseter ear throat nape shoulder axilla';
 		const dose = { kind: 'seconds' as const, min: 30, target: 30, max: 30 };
 		const places = zones.split(' ') as Parameters<typeof step>[1];
 		expect(secondsOf(step('a', places, { motion: 'press-hold', dose, paceSeconds: 5 }))).toBe(420);
@@ -113,10 +112,7 @@ describe('min, expected and max', () => {
 	});
 	test('until warm: min, target, and the cap as maximum on each side', () => {
 		const until = { sign: 'warm' as const, capSeconds: 60 };
-		const t = timingOf(
-			sequenceOf([step('a', ['masseter'], { until, side: { each: true, first: 'left' } })]),
-			CONTEXT
-		);
+		const t = timingOf(sequenceOf([step('a', ['masseter'], { until, side: { each: true, first: 'left' } })]), CONTEXT);
 		expect([t.minSeconds, t.expectedSeconds, t.maxSeconds]).toEqual([6 + 2 + 6, 22, 60 + 2 + 60]);
 	});
 	test('events are gapless from 0, and min ≤ expected ≤ max where no cap cuts', () => {

@@ -50,11 +50,7 @@ interface Cursor {
  * @param context atlas and working values
  * @param count which end of each count range is taken; expected time is `target`
  */
-export function expand(
-	sequence: Sequence,
-	context: ExpandContext,
-	count: CountChoice = 'target'
-): TimedEvent[] {
+export function expand(sequence: Sequence, context: ExpandContext, count: CountChoice = 'target'): TimedEvent[] {
 	const cursor: Cursor = { seconds: 0, tool: null, gloved: false, posture: 'neutral', side: null, out: [] };
 	for (const phase of sequence.phases)
 		for (const block of phase.blocks)
@@ -62,8 +58,7 @@ export function expand(
 				for (const step of block.steps) expandStep(cursor, { phase, block, step }, context.working, count);
 			} else {
 				for (const side of [block.sides.first, otherSide(block.sides.first)])
-					for (const step of block.steps)
-						expandPass(cursor, { phase, block, step }, side, context.working, count);
+					for (const step of block.steps) expandPass(cursor, { phase, block, step }, side, context.working, count);
 			}
 	return cursor.out;
 }
@@ -133,8 +128,7 @@ function passDose(step: Step, working: Working, count: CountChoice): { reps: num
 	const amount = step.dose[count];
 	if (step.dose.kind === 'reps') return { reps: amount, paceSeconds: step.paceSeconds };
 	const perPlace = isStationary(step.motion) ? Math.max(1, step.places.length) : 1;
-	if (step.dose.kind === 'breaths')
-		return { reps: amount * perPlace, paceSeconds: working.doseBreathSeconds };
+	if (step.dose.kind === 'breaths') return { reps: amount * perPlace, paceSeconds: working.doseBreathSeconds };
 	const seconds = amount * perPlace;
 	const reps = Math.max(1, Math.round(seconds / step.paceSeconds));
 	return { reps, paceSeconds: seconds / reps };
@@ -147,13 +141,7 @@ export function holdSeconds(step: Step, working: Working): number {
 	return kind === 'breaths' ? amount * working.doseBreathSeconds : amount;
 }
 
-function expandPass(
-	cursor: Cursor,
-	placed: Placed,
-	side: WorkedSide,
-	working: Working,
-	count: CountChoice
-): void {
+function expandPass(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working, count: CountChoice): void {
 	payTransitions(cursor, placed, side, working);
 	const { step } = placed;
 	const { reps, paceSeconds } = passDose(step, working, count);
@@ -162,8 +150,7 @@ function expandPass(
 	for (let lane = 1; lane <= step.lanes; lane++)
 		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const)) {
 			const part = { kind, side, lane, direction, paceSeconds };
-			if (!step.stations)
-				push(cursor, placed, { kind, side, lane, direction, paceSeconds, reps }, reps * paceSeconds);
+			if (!step.stations) push(cursor, placed, { kind, side, lane, direction, paceSeconds, reps }, reps * paceSeconds);
 			else
 				for (let rep = 0; rep < reps; rep++) {
 					push(cursor, placed, part, paceSeconds);
@@ -184,12 +171,7 @@ function pushStations(
 	const levels = levelsOf(step);
 	for (const place of step.stations!.places) {
 		const level = levels[step.places.indexOf(place)] ?? levels[0]!;
-		push(
-			cursor,
-			placed,
-			{ ...part, kind: 'station', places: [place], levels: [level] },
-			holdSeconds(step, working)
-		);
+		push(cursor, placed, { ...part, kind: 'station', places: [place], levels: [level] }, holdSeconds(step, working));
 	}
 }
 
@@ -217,13 +199,7 @@ function pushLink(cursor: Cursor, placed: Placed, side: WorkedSide, working: Wor
 }
 
 /** Repetition by repetition, left and right in turn. The hands change without a pause. */
-function expandAlternate(
-	cursor: Cursor,
-	placed: Placed,
-	first: Side,
-	working: Working,
-	count: CountChoice
-): void {
+function expandAlternate(cursor: Cursor, placed: Placed, first: Side, working: Working, count: CountChoice): void {
 	payTransitions(cursor, placed, 'both', working);
 	const { step } = placed;
 	const { reps, paceSeconds } = passDose(step, working, count);

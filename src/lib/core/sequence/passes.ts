@@ -25,8 +25,7 @@ export function passesOf(events: readonly TimedEvent[]): Pass[] {
 		const at = kind === 'work' ? open.get(event.side) : undefined;
 		const known = at === undefined ? undefined : passes[at];
 		const reps = event.kind === 'station' ? 0 : event.reps;
-		if (known && at !== undefined)
-			passes[at] = { ...known, endSeconds: event.endSeconds, reps: known.reps + reps };
+		if (known && at !== undefined) passes[at] = { ...known, endSeconds: event.endSeconds, reps: known.reps + reps };
 		else {
 			if (kind === 'work') open.set(event.side, passes.length);
 			const { side, startSeconds, endSeconds } = event;

@@ -4,11 +4,8 @@ import { alignmentOf } from '../atlas/graph';
 import { isOutlet, PLACE_IDS } from '../atlas/places';
 import { fillPath, linkRoute, route } from './route';
 
-const way = (
-	from: Parameters<typeof route>[0],
-	to: Parameters<typeof route>[1],
-	p?: Parameters<typeof route>[2]
-) => route(from, to, p).join(' > ');
+const way = (from: Parameters<typeof route>[0], to: Parameters<typeof route>[1], p?: Parameters<typeof route>[2]) =>
+	route(from, to, p).join(' > ');
 
 describe('route', () => {
 	test('fills the gap from the chin to below the ear', () => {
@@ -42,14 +39,8 @@ test('fillPath keeps neighbours and elements with their own side as they are', (
 });
 
 test('a drain link runs over node groups to an outlet, from everywhere', () => {
-	expect(linkRoute('preauricular')).toEqual([
-		'n:preauricular',
-		'n:tonsillar',
-		'n:deep-cervical',
-		'n:terminus'
-	]);
+	expect(linkRoute('preauricular')).toEqual(['n:preauricular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus']);
 	expect(linkRoute('lower-eyelid', 'downward')[0]).toBe('n:submandibular');
 	expect(linkRoute('n:terminus')).toEqual([]);
-	for (const place of PLACE_IDS)
-		if (!isOutlet(place)) expect(isOutlet(linkRoute(place).at(-1)!), place).toBe(true);
+	for (const place of PLACE_IDS) if (!isOutlet(place)) expect(isOutlet(linkRoute(place).at(-1)!), place).toBe(true);
 });

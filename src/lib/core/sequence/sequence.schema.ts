@@ -86,9 +86,7 @@ export const StepSchema = z
 			.optional(),
 		lanes: z.int().min(1).max(12).default(1),
 		reverse: z.boolean().default(false),
-		until: z
-			.strictObject({ sign: z.enum(idsOf(UNTIL_SIGNS)), capSeconds: z.number().min(1).max(3600) })
-			.optional(),
+		until: z.strictObject({ sign: z.enum(idsOf(UNTIL_SIGNS)), capSeconds: z.number().min(1).max(3600) }).optional(),
 		end: EndSchema.default({ kind: 'none' }),
 		support: z.strictObject({ place: PlaceRefSchema.optional(), stays: z.boolean() }).optional(),
 		posture: z.enum(idsOf(POSTURES)).default('neutral'),

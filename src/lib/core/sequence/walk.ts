@@ -16,9 +16,7 @@ export function stepsOf(sequence: Sequence): PlacedStep[] {
 	const out: PlacedStep[] = [];
 	sequence.phases.forEach((phase, p) =>
 		phase.blocks.forEach((block, b) =>
-			block.steps.forEach((step, s) =>
-				out.push({ step, block, phase, number: out.length + 1, at: [p, b, s] })
-			)
+			block.steps.forEach((step, s) => out.push({ step, block, phase, number: out.length + 1, at: [p, b, s] }))
 		)
 	);
 	return out;

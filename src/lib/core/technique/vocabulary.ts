@@ -121,8 +121,7 @@ export type ToolId = keyof typeof TOOLS;
 export type StoneEdge = keyof typeof STONE_EDGES;
 
 /** The keys of a vocabulary table, typed for z.enum. */
-export const idsOf = <T extends object>(table: T) =>
-	Object.keys(table) as [keyof T & string, ...(keyof T & string)[]];
+export const idsOf = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]];
 
 /** Motions that stay where they are: over several places, a dose in time counts for each place. */
 const STATIONARY: readonly Motion[] = [
@@ -143,8 +142,7 @@ const STATIONARY: readonly Motion[] = [
 export const isStationary = (motion: Motion): boolean => STATIONARY.includes(motion);
 
 /** Moves that stay on a node group and press it: pump, hold, circle. */
-export const staysOnNode = (motion: Motion): boolean =>
-	['pump', 'press-hold', 'pinned-circle'].includes(motion);
+export const staysOnNode = (motion: Motion): boolean => ['pump', 'press-hold', 'pinned-circle'].includes(motion);
 
 /** Contact area of each contact, cm² (working values); null where nothing presses. */
 export const CONTACT_AREA_CM2: Record<Contact, number | null> = {

@@ -10,9 +10,7 @@ export const WorkingSchema = z.strictObject({
 	/** Upper bound of each pressure level 0..4, kPa. */
 	pressureUpperKPa: z.tuple([positive, positive, positive, positive, positive]).default([0.7, 3, 6, 12, 25]),
 	/** Middle of each pressure level 0..4, kPa: the weight in pressure-weighted seconds. */
-	pressureMiddleKPa: z
-		.tuple([positive, positive, positive, positive, positive])
-		.default([0.35, 1.85, 4.5, 9, 18.5]),
+	pressureMiddleKPa: z.tuple([positive, positive, positive, positive, positive]).default([0.35, 1.85, 4.5, 9, 18.5]),
 	/** One breath as a dose, seconds (deep breath, in and out). */
 	doseBreathSeconds: positive.max(60).default(10),
 	/** Half of a breath as a cue, seconds. */

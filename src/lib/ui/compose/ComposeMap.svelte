@@ -40,9 +40,7 @@
 	let layer = $state<Layer>('puffiness');
 
 	const zones = $derived(draft.judgement.balance.zones);
-	const most = $derived(
-		Math.max(1, ...[...zones.values()].flatMap((z) => [z.left.seconds, z.right.seconds]))
-	);
+	const most = $derived(Math.max(1, ...[...zones.values()].flatMap((z) => [z.left.seconds, z.right.seconds])));
 	const tints = $derived.by<ZoneTint[]>(() => {
 		if (layer === 'none') return [];
 		if (layer === 'worked')
@@ -74,9 +72,7 @@
 	});
 	const open = $derived(opennessAt(draft.judgement.context, draft.cursorSeconds));
 	const event = $derived(
-		draft.judgement.events.find(
-			(e) => e.stepId === draft.selectedId && e.kind === 'work' && e.endSeconds > draft.cursorSeconds
-		)
+		draft.judgement.events.find((e) => e.stepId === draft.selectedId && e.kind === 'work' && e.endSeconds > draft.cursorSeconds)
 	);
 	const now = $derived(event?.side === 'left' || event?.side === 'right' ? event.side : null);
 	const left = $derived(sideOnViewersLeft(draft.sequence.orientation));
@@ -93,9 +89,7 @@
 				}))
 		}))
 	);
-	const when = $derived(
-		look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time'
-	);
+	const when = $derived(look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
 	const LAYERS = $derived([
 		{ value: 'puffiness', label: `Puffiness, ${when}` },
 		{ value: 'tension', label: `Tension, ${when}` },
@@ -143,16 +137,11 @@
 	</div>
 	{#if view === 'front'}
 		{#each readout as { side, rows } (side)}
-			<div
-				class="pointer-events-none absolute bottom-[62px] w-[112px] text-[11px] {side === left
-					? 'left-3'
-					: 'right-3'}"
-			>
+			<div class="pointer-events-none absolute bottom-[62px] w-[112px] text-[11px] {side === left ? 'left-3' : 'right-3'}">
 				<b class="text-ink block text-xs">Client’s {side}</b>
 				{#each rows as row (row.zone)}
 					<span class="text-ink2 flex justify-between gap-1 leading-[15px]"
-						><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span
-						></span
+						><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span></span
 					>
 				{/each}
 			</div>

@@ -52,8 +52,7 @@
 	const judgement = $derived(draft.judgement);
 	const flags = $derived.by(() => {
 		const map = new Map<string, Severity>();
-		for (const f of judgement.findings)
-			for (const id of f.stepIds.slice(0, 1)) map.set(id, graver(f.severity, map.get(id) ?? 'advice'));
+		for (const f of judgement.findings) for (const id of f.stepIds.slice(0, 1)) map.set(id, graver(f.severity, map.get(id) ?? 'advice'));
 		return map;
 	});
 	const phaseTitles = $derived(new Map(draft.sequence.phases.map((p) => [p.id, p.title])));
@@ -77,10 +76,7 @@
 		if (adding) narrowTab = 'inspector';
 	}
 	function stroke(from: Pick, to: Pick) {
-		chosen =
-			from.side === to.side
-				? [from.place, to.place]
-				: [`${from.place}:${from.side}`, `${to.place}:${to.side}`];
+		chosen = from.side === to.side ? [from.place, to.place] : [`${from.place}:${from.side}`, `${to.place}:${to.side}`];
 		chosenSide = from.side;
 		adding = true;
 		narrowTab = 'inspector';
@@ -95,8 +91,7 @@
 			places: chosen,
 			cheekRoute: draft.sequence.school.cheekRoute
 		});
-		if (!draft.do(insertStep(draft.sequence, step, spotFor(draft.sequence, step.aim, draft.selectedId))))
-			return;
+		if (!draft.do(insertStep(draft.sequence, step, spotFor(draft.sequence, step.aim, draft.selectedId)))) return;
 		letGo();
 		draft.select(step.id);
 		tab = 'step';
@@ -137,16 +132,11 @@
 		onchange={(t) => (narrowTab = t)}
 	/>
 </div>
-<div
-	class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[316px_minmax(0,1fr)_350px] 2xl:grid-cols-[420px_minmax(0,1fr)_400px]"
->
+<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[316px_minmax(0,1fr)_350px] 2xl:grid-cols-[420px_minmax(0,1fr)_400px]">
 	<div class="{show('map')} min-h-0 flex-col lg:flex">
 		<ComposeMap {draft} {look} {chosen} {chosenSide} onpick={pick} onstroke={stroke} />
 	</div>
-	<section
-		class="{show('steps')} border-hair min-h-0 min-w-0 flex-col px-3 lg:flex lg:border-x"
-		aria-label="Sequence"
-	>
+	<section class="{show('steps')} border-hair min-h-0 min-w-0 flex-col px-3 lg:flex lg:border-x" aria-label="Sequence">
 		<div class="flex min-h-10 flex-wrap items-center gap-x-3 pt-1">
 			<div class="min-w-0 flex-1">
 				<h1 class="sr-only">{draft.sequence.title}</h1>
@@ -165,37 +155,24 @@
 			<Select
 				label="Client"
 				value={client?.id ?? 'nobody'}
-				options={[
-					{ value: 'nobody', label: 'No client' },
-					...clients.map((c) => ({ value: c.id, label: c.name }))
-				]}
+				options={[{ value: 'nobody', label: 'No client' }, ...clients.map((c) => ({ value: c.id, label: c.name }))]}
 				onchange={onclient}
 				class="max-w-36"
 			/>
-			<button
-				type="button"
-				class="btn px-2"
-				onclick={() => draft.do(addPhase(draft.sequence, newPhase(newId(), 'New phase')))}
+			<button type="button" class="btn px-2" onclick={() => draft.do(addPhase(draft.sequence, newPhase(newId(), 'New phase')))}
 				><Plus size={14} />Phase</button
 			>
 			<span class="text-ink2 whitespace-nowrap"
-				><b class="text-[15px] font-semibold {over ? 'text-flag' : 'text-ink'}"
-					>{clock(judgement.timing.expectedSeconds)}</b
-				>
+				><b class="text-[15px] font-semibold {over ? 'text-flag' : 'text-ink'}">{clock(judgement.timing.expectedSeconds)}</b>
 				of {clock(draft.sequence.budgetSeconds)}</span
 			>
 		</div>
 		{#if draft.refusal || draft.saving.trouble}<p class="text-flag py-1 text-xs" role="alert">
 				{draft.refusal || draft.saving.trouble}
 			</p>{/if}
-		{#if draft.steps.length}<StepList {draft} {flags} />{:else}<EmptyHint
-				school={draft.sequence.school}
-			/>{/if}
+		{#if draft.steps.length}<StepList {draft} {flags} />{:else}<EmptyHint school={draft.sequence.school} />{/if}
 	</section>
-	<aside
-		class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex"
-		aria-label="Inspector"
-	>
+	<aside class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex" aria-label="Inspector">
 		{#if adding}
 			<AddPanel places={chosen} school={draft.sequence.school} onadd={add} oncancel={letGo} />
 		{:else}
@@ -215,9 +192,7 @@
 							placed={draft.selected}
 							{newId}
 						/>
-					{:else}<p class="text-ink2 text-xs leading-4">
-							Choose a step to see it whole, or a place on the map to add one.
-						</p>{/if}
+					{:else}<p class="text-ink2 text-xs leading-4">Choose a step to see it whole, or a place on the map to add one.</p>{/if}
 				</Tabs.Content>
 				<Tabs.Content value="findings"
 					>{#if tab === 'findings'}<FindingsPanel {draft} />{/if}</Tabs.Content

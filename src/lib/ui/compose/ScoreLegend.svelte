@@ -13,9 +13,7 @@
 </script>
 
 <div class="text-ink2 ml-auto flex flex-wrap items-center gap-x-3 text-[11.5px]" aria-hidden="true">
-	{#each shown as aim (aim)}<span class="flex items-center gap-1"
-			><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</span
-		>{/each}
+	{#each shown as aim (aim)}<span class="flex items-center gap-1"><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</span>{/each}
 	<span class="flex items-center gap-1.5"
 		>pressure {#each LEVELS.slice(1) as level (level)}<Ripples {level} size={20} />{/each}</span
 	>

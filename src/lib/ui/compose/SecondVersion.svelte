@@ -31,8 +31,7 @@
 			escapeKeydownBehavior="ignore"
 			class="border-edge bg-paper fixed top-1/2 left-1/2 z-40 w-[calc(100vw-32px)] max-w-[720px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
 		>
-			<AlertDialog.Title class="flare text-lg font-[540]">Two windows changed this sequence</AlertDialog.Title
-			>
+			<AlertDialog.Title class="flare text-lg font-[540]">Two windows changed this sequence</AlertDialog.Title>
 			<AlertDialog.Description class="text-ink2 mt-1 text-[13px]"
 				>Both are kept. Choose which one goes on under this name.</AlertDialog.Description
 			>
@@ -44,16 +43,12 @@
 							{v.sequence.title}, {v.byId.size} steps, {clock(v.events.at(-1)?.endSeconds ?? 0)}
 						</p>
 						<MiniScore events={v.events} byId={v.byId} width={310} label="Score of the version: {v.name}" />
-						<button type="button" class="btn mt-2" onclick={() => onchoose(v.choice)}
-							>Go on with this one</button
-						>
+						<button type="button" class="btn mt-2" onclick={() => onchoose(v.choice)}>Go on with this one</button>
 					</section>
 				{/each}
 			</div>
 			<div class="mt-4 flex justify-end">
-				<button type="button" class="btn btn-primary" onclick={() => onchoose('both')}
-					>Keep both as two sequences</button
-				>
+				<button type="button" class="btn btn-primary" onclick={() => onchoose('both')}>Keep both as two sequences</button>
 			</div>
 		</AlertDialog.Content>
 	</AlertDialog.Portal>

@@ -42,18 +42,13 @@
 		<MiniScore {events} {byId} {width} label="Score of {sequence.title}" />
 		<b class="font-semibold">{clock(seconds)}</b>
 	</a>
-	<span class="text-ink2 text-xs max-md:hidden"
-		>{sequence.school.title.toLowerCase()}<br />{steps.length} steps</span
-	>
+	<span class="text-ink2 text-xs max-md:hidden">{sequence.school.title.toLowerCase()}<br />{steps.length} steps</span>
 	<DropdownMenu.Root>
-		<DropdownMenu.Trigger class="icon-btn" aria-label="More for {sequence.title}"
-			><Ellipsis size={15} /></DropdownMenu.Trigger
-		>
+		<DropdownMenu.Trigger class="icon-btn" aria-label="More for {sequence.title}"><Ellipsis size={15} /></DropdownMenu.Trigger>
 		<DropdownMenu.Portal>
 			<DropdownMenu.Content class="floating" align="end">
 				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href="/session?sequence={sequence.id}">Start a session</a
-						>{/snippet}
+					{#snippet child({ props })}<a {...props} href="/session?sequence={sequence.id}">Start a session</a>{/snippet}
 				</DropdownMenu.Item>
 				<DropdownMenu.Item class="floating-item">
 					{#snippet child({ props })}<a {...props} href="/print/{sequence.id}">Print</a>{/snippet}

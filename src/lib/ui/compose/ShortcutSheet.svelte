@@ -59,10 +59,7 @@
 				<dl class="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
 					{#each group.keys as [key, words] (key + words)}
 						<dt>
-							<kbd
-								class="border-edge bg-sheet rounded border px-1.5 py-px font-sans text-[11.5px] whitespace-nowrap"
-								>{key}</kbd
-							>
+							<kbd class="border-edge bg-sheet rounded border px-1.5 py-px font-sans text-[11.5px] whitespace-nowrap">{key}</kbd>
 						</dt>
 						<dd class="text-ink2">{words}</dd>
 					{/each}

@@ -24,10 +24,7 @@
 		<DropdownMenu.Content class="floating" sideOffset={3} collisionPadding={8} align="start">
 			<DropdownMenu.RadioGroup {value} onValueChange={(v) => v !== value && onchange(v as T)}>
 				{#each options as option (option.value)}
-					<DropdownMenu.RadioItem
-						value={option.value}
-						class="floating-item {option.value === value ? 'font-semibold' : ''}"
-					>
+					<DropdownMenu.RadioItem value={option.value} class="floating-item {option.value === value ? 'font-semibold' : ''}">
 						{#if mark}{@render mark(option.value)}{/if}{option.label}
 					</DropdownMenu.RadioItem>
 				{/each}

@@ -28,11 +28,7 @@
 			title={option.title}
 			class="text-ink2 data-[state=on]:bg-wash data-[state=on]:text-ink hover:bg-wash/50 flex flex-1 items-center justify-center gap-1.5 whitespace-nowrap focus-visible:outline-offset-[-3px] data-[state=on]:font-semibold data-[state=on]:shadow-[inset_0_-2px_var(--ink)] {large
 				? 'min-h-11 px-4 text-[15px]'
-				: 'min-h-[26px] px-2.5 text-xs'} {i
-				? vertical
-					? 'border-hair border-t'
-					: 'border-hair border-l'
-				: ''}"
+				: 'min-h-[26px] px-2.5 text-xs'} {i ? (vertical ? 'border-hair border-t' : 'border-hair border-l') : ''}"
 		>
 			{#if mark}{@render mark(option.value)}{/if}{option.label}
 		</ToggleGroup.Item>

@@ -18,16 +18,8 @@
 	const chosen = $derived(options.find((o) => o.value === value));
 </script>
 
-<Select.Root
-	type="single"
-	{value}
-	onValueChange={(v) => v && v !== value && onchange(v as T)}
-	items={[...options]}
->
-	<Select.Trigger
-		class="btn max-w-full justify-between px-2 {extra}"
-		aria-label="{label}: {chosen?.label ?? 'none'}"
-	>
+<Select.Root type="single" {value} onValueChange={(v) => v && v !== value && onchange(v as T)} items={[...options]}>
+	<Select.Trigger class="btn max-w-full justify-between px-2 {extra}" aria-label="{label}: {chosen?.label ?? 'none'}">
 		{#if mark}{@render mark(value)}{/if}
 		<span class="truncate">{chosen?.label ?? '–'}</span>
 		<ChevronDown size={14} class="flex-none" />

@@ -22,13 +22,7 @@
 </script>
 
 <span class="border-edge bg-sheet inline-flex h-7 items-center rounded-lg border">
-	<button
-		type="button"
-		class="icon-btn h-[26px] w-6"
-		aria-label="Less {label}"
-		disabled={value <= min}
-		onclick={() => set(value - step)}
-	>
+	<button type="button" class="icon-btn h-[26px] w-6" aria-label="Less {label}" disabled={value <= min} onclick={() => set(value - step)}>
 		<Minus size={13} />
 	</button>
 	<input
@@ -43,13 +37,7 @@
 		onchange={(e) => set(e.currentTarget.valueAsNumber)}
 	/>
 	<span class="text-ink2 pl-0.5 text-xs">{unit}</span>
-	<button
-		type="button"
-		class="icon-btn h-[26px] w-6"
-		aria-label="More {label}"
-		disabled={value >= max}
-		onclick={() => set(value + step)}
-	>
+	<button type="button" class="icon-btn h-[26px] w-6" aria-label="More {label}" disabled={value >= max} onclick={() => set(value + step)}>
 		<Plus size={13} />
 	</button>
 </span>

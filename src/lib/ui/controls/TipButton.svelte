@@ -17,9 +17,7 @@
 
 <Tip text={tip}>
 	{#snippet children({ props })}
-		<button {...props} type="button" class={look} aria-label={tip} aria-pressed={pressed} {disabled} {onclick}
-			>{@render icon()}</button
-		>
+		<button {...props} type="button" class={look} aria-label={tip} aria-pressed={pressed} {disabled} {onclick}>{@render icon()}</button>
 	{/snippet}
 </Tip>
 

@@ -26,9 +26,7 @@
 		{@const list = of(fate)}
 		{#if list.length}
 			<details class="border-hair border-t py-1.5" open={fate === 'changed'}>
-				<summary class="cursor-pointer"
-					><b>{list.length} {fate}</b> <span class="text-ink2">{words}</span></summary
-				>
+				<summary class="cursor-pointer"><b>{list.length} {fate}</b> <span class="text-ink2">{words}</span></summary>
 				<ul class="text-ink2 max-h-44 overflow-y-auto pl-4">
 					{#each list.slice(0, 200) as r (r.kind + r.id)}<li>
 							{r.title} <span class="text-ink3">({r.kind})</span>

@@ -9,36 +9,17 @@
 	});
 	const grains = $derived.by(() => {
 		let d = '';
-		for (let i = 0; i < 260; i++)
-			d += `M${(((i * 0.7548777) % 1) * 22).toFixed(1)} ${(((i * 0.6180339) % 1) * height).toFixed(1)}h.01`;
+		for (let i = 0; i < 260; i++) d += `M${(((i * 0.7548777) % 1) * 22).toFixed(1)} ${(((i * 0.6180339) % 1) * height).toFixed(1)}h.01`;
 		return d;
 	});
 </script>
 
-<div
-	class="pointer-events-none absolute inset-y-0 left-0 w-10 max-lg:hidden"
-	bind:clientHeight={height}
-	aria-hidden="true"
->
+<div class="pointer-events-none absolute inset-y-0 left-0 w-10 max-lg:hidden" bind:clientHeight={height} aria-hidden="true">
 	<svg width="40" {height} viewBox="0 0 40 {height}">
 		<path d="M0 0L{edge}L0 {height}Z" fill="var(--sand)" />
 		<path d={grains} stroke="var(--sandline)" stroke-width="1.1" stroke-linecap="round" fill="none" />
 		<path d="M{edge}" fill="none" stroke="var(--coast)" stroke-width="1.2" />
-		<path
-			d="M{edge}"
-			transform="translate(4 0)"
-			fill="none"
-			stroke="var(--ink)"
-			stroke-width="0.6"
-			opacity="0.4"
-		/>
-		<path
-			d="M{edge}"
-			transform="translate(8 0)"
-			fill="none"
-			stroke="var(--ink)"
-			stroke-width="0.6"
-			opacity="0.2"
-		/>
+		<path d="M{edge}" transform="translate(4 0)" fill="none" stroke="var(--ink)" stroke-width="0.6" opacity="0.4" />
+		<path d="M{edge}" transform="translate(8 0)" fill="none" stroke="var(--ink)" stroke-width="0.6" opacity="0.2" />
 	</svg>
 </div>

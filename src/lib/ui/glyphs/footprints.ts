@@ -23,8 +23,7 @@ const TIPS = [
 	[11.8, 5.2, 1.6, 2.9],
 	[15.8, 6.6, 1.5, 2.6]
 ] as const;
-const pads = (...touching: number[]) =>
-	TIPS.map((t, i) => ellipse(t[0], t[1], t[2], t[3], touching.includes(i)));
+const pads = (...touching: number[]) => TIPS.map((t, i) => ellipse(t[0], t[1], t[2], t[3], touching.includes(i)));
 const FINGER_Y = [3, 1.2, 1, 2.4];
 const fingers = (...touching: number[]) =>
 	FINGER_Y.map((y, i) => bar(2.4 + 4.1 * i, y, 2.6, 9.6, 1.3, touching.includes(i)));
@@ -47,9 +46,7 @@ export const CONTACT_PRINTS: Record<Contact, readonly Print[]> = {
 		shape('M18.4 4.4L8 10.8C6 12 4.4 9.4 6.2 8.2L16.4 1.8C18.4.8 20 3.4 18.4 4.4Z', false)
 	],
 	'index-hook': [
-		shape(
-			'M3 5.4C3 3.6 4.4 2.8 6.4 2.8H14.6C17 2.8 17 6.2 14.6 6.2H7.4C6.4 6.2 6.4 7.6 5.2 7.6C3.8 7.6 3 6.8 3 5.4Z'
-		),
+		shape('M3 5.4C3 3.6 4.4 2.8 6.4 2.8H14.6C17 2.8 17 6.2 14.6 6.2H7.4C6.4 6.2 6.4 7.6 5.2 7.6C3.8 7.6 3 6.8 3 5.4Z'),
 		ellipse(11, 10.6, 4, 1.9)
 	],
 	thumb: [thumb(10, 0)],
@@ -59,20 +56,14 @@ export const CONTACT_PRINTS: Record<Contact, readonly Print[]> = {
 	knuckles: [2.2, 6.2, 10.2, 14.2].map((x, i) => bar(x, [6.2, 5, 5, 6.4][i]!, 3.2, 4, 1.1)),
 	fist: [bar(2.6, 4, 14.8, 7.6, 3.4), bar(4.6, 1.6, 8, 1.6, 0.8, false)],
 	'v-fingers': [
-		shape(
-			'M9 12.4L4.6 2.8C4 1.4 6.2.6 6.8 2L10 9L13.2 2C13.8.6 16 1.4 15.4 2.8L11 12.4C10.6 13.4 9.4 13.4 9 12.4Z'
-		)
+		shape('M9 12.4L4.6 2.8C4 1.4 6.2.6 6.8 2L10 9L13.2 2C13.8.6 16 1.4 15.4 2.8L11 12.4C10.6 13.4 9.4 13.4 9 12.4Z')
 	],
 	'split-ear': [
 		bar(4, 1.4, 2.6, 11.2, 1.3),
 		bar(13.4, 1.4, 2.6, 11.2, 1.3),
 		shape('M8.6 10C7.4 6 8.6 3.4 10.4 3.4S13 6.6 10.6 8.4C10.2 10.4 9.2 11 8.6 10Z', false)
 	],
-	'split-jaw': [
-		bar(3, 2.2, 13, 2.6, 1.3),
-		bar(3, 9.4, 13, 2.6, 1.3),
-		shape('M1.6 7C6 8 13 8 18.4 6.2', false)
-	],
+	'split-jaw': [bar(3, 2.2, 13, 2.6, 1.3), bar(3, 9.4, 13, 2.6, 1.3), shape('M1.6 7C6 8 13 8 18.4 6.2', false)],
 	'split-collarbone': [
 		bar(4, 1.6, 12, 2.6, 1.3),
 		bar(4, 9.8, 12, 2.6, 1.3),

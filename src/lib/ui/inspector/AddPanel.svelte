@@ -21,19 +21,14 @@
 	}
 	let { places, school, onadd, oncancel }: Props = $props();
 	const way = $derived(places.length > 1 ? fillPath(places, school.cheekRoute) : places);
-	const offered = $derived(
-		places.length ? techniquesFor(places.map(placeOf)) : TECHNIQUES.filter((t) => t.shape === 'none')
-	);
+	const offered = $derived(places.length ? techniquesFor(places.map(placeOf)) : TECHNIQUES.filter((t) => t.shape === 'none'));
 	const low = (ref: PlaceRef, i: number) => (i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref)));
 </script>
 
 <div class="flex items-start gap-2">
 	<div class="min-w-0 flex-1">
 		<h2 class="text-[15px] leading-5 font-[560]">
-			{#if way.length}{#each way as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}{low(
-						ref,
-						i
-					)}{/each}{:else}Moves for the whole face{/if}
+			{#if way.length}{#each way as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}{low(ref, i)}{/each}{:else}Moves for the whole face{/if}
 		</h2>
 		<p class="text-ink2 mt-0.5 text-xs">
 			{#if places.length === 1}Choose a move, or tap a second place for a stroke.
@@ -55,9 +50,7 @@
 				<AimGlyph aim={technique.aim} />
 				<span class="min-w-0">
 					<span class="block truncate font-[530]">{technique.title}</span>
-					<span class="text-ink2 block truncate text-[11.5px]" title={technique.why}
-						>{AIMS[technique.aim]}. {technique.why}</span
-					>
+					<span class="text-ink2 block truncate text-[11.5px]" title={technique.why}>{AIMS[technique.aim]}. {technique.why}</span>
 				</span>
 				<Footprint contact={technique.contact} tool={technique.tool?.id} />
 				<Ripples level={technique.pressure.default} size={24} />
@@ -65,8 +58,6 @@
 			</button>
 		</li>
 	{:else}
-		<li class="text-ink2 py-3 text-xs">
-			No move of the library suits this path. Start from another place, or tap one place only.
-		</li>
+		<li class="text-ink2 py-3 text-xs">No move of the library suits this path. Start from another place, or tap one place only.</li>
 	{/each}
 </ul>

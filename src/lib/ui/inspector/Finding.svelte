@@ -18,13 +18,9 @@
 	<span title={WORD[finding.severity]} class="pt-px"><Pennant severity={finding.severity} size={14} /></span>
 	<p class="text-ink2">
 		<span class="sr-only">{WORD[finding.severity]}.</span>
-		{#if onjump}<button type="button" class="text-ink hover:dotted text-left font-semibold" onclick={onjump}
-				>{sentence.head}</button
-			>
+		{#if onjump}<button type="button" class="text-ink hover:dotted text-left font-semibold" onclick={onjump}>{sentence.head}</button>
 		{:else}<b class="text-ink font-semibold">{sentence.head}</b>{/if}
 		{sentence.body}
 	</p>
-	{#if onfix}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={onfix}
-			>{FIX_LABELS[finding.ruleId]}</button
-		>{/if}
+	{#if onfix}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={onfix}>{FIX_LABELS[finding.ruleId]}</button>{/if}
 </li>

@@ -13,8 +13,7 @@
 	const shown = $derived(draft.judgement.findings.filter((f) => !stepId || f.stepIds.includes(stepId)));
 	const fixOf = (finding: FindingRecord) =>
 		finding.fixable && fixFor(draft.sequence, finding, draft.context) ? () => draft.fix(finding) : null;
-	const jump = (finding: FindingRecord) =>
-		finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined;
+	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
 </script>
 
 {#if shown.length}

@@ -18,10 +18,7 @@
 	const setGoal = (id: GoalId | 'none') =>
 		draft.do(setHead(sequence, { goals: id === 'none' ? [] : [{ id, weight: 1 }] }, 'Change the goal'));
 	const FACTS = $derived([
-		[
-			'Opens',
-			school.opening.required ? `${school.opening.nodes.length} node groups first` : 'nothing on purpose'
-		],
+		['Opens', school.opening.required ? `${school.opening.nodes.length} node groups first` : 'nothing on purpose'],
 		['Order', school.order.replace('-', ' ')],
 		['Neck', school.neckDirection],
 		['Drains', school.drainPolicy.replace('-', ' ')],
@@ -65,10 +62,7 @@
 		<Select
 			label="Goal"
 			value={goalIds[0] ?? 'none'}
-			options={[
-				{ value: 'none', label: 'None yet' },
-				...GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))
-			]}
+			options={[{ value: 'none', label: 'None yet' }, ...GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))]}
 			onchange={setGoal}
 		/>
 	</dd>
@@ -92,16 +86,15 @@
 			maxlength="2000"
 			aria-label="Notes on the sequence"
 			value={sequence.notes}
-			onchange={(e) => draft.do(setHead(sequence, { notes: e.currentTarget.value }, 'Change the notes'))}
-		></textarea>
+			onchange={(e) => draft.do(setHead(sequence, { notes: e.currentTarget.value }, 'Change the notes'))}></textarea>
 	</dd>
 	<dt class="self-start">Balance</dt>
 	<dd>
 		<table class="w-full text-xs">
 			<thead class="text-ink3 text-[11px]">
 				<tr
-					><th class="text-left font-normal">Side</th><th class="text-right font-normal">Time</th><th
-						class="text-right font-normal">Strokes</th
+					><th class="text-left font-normal">Side</th><th class="text-right font-normal">Time</th><th class="text-right font-normal"
+						>Strokes</th
 					><th class="text-right font-normal">kPa·min</th></tr
 				>
 			</thead>

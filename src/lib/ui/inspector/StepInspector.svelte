@@ -8,14 +8,7 @@
 	import { linkRoute } from '$lib/core/sequence/route';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
 	import { peakLevel, type PlacedStep } from '$lib/core/sequence/walk';
-	import {
-		AIMS,
-		BREATHS,
-		CONTACT_AREA_CM2,
-		POSTURES,
-		type Contact,
-		type Motion
-	} from '$lib/core/technique/vocabulary';
+	import { AIMS, BREATHS, CONTACT_AREA_CM2, POSTURES, type Contact, type Motion } from '$lib/core/technique/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Arrow from '../glyphs/Arrow.svelte';
@@ -57,17 +50,11 @@
 	<div class="min-w-0 flex-1">
 		<h2 class="text-[15px] leading-5 font-[560]">{stepTitle(step)}</h2>
 		<p class="text-ink2 flex items-center gap-1.5 text-xs">
-			<AimGlyph aim={step.aim} size={14} />{AIMS[step.aim]} · {clock(time?.startSeconds ?? 0)} to {clock(
-				time?.endSeconds ?? 0
-			)}
+			<AimGlyph aim={step.aim} size={14} />{AIMS[step.aim]} · {clock(time?.startSeconds ?? 0)} to {clock(time?.endSeconds ?? 0)}
 		</p>
 	</div>
-	<TipButton tip="Duplicate the step" onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}
-		><CopyPlus size={15} /></TipButton
-	>
-	<TipButton tip="Remove the step" onclick={() => draft.do(removeSteps(sequence, [step.id]))}
-		><Trash2 size={15} /></TipButton
-	>
+	<TipButton tip="Duplicate the step" onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}><CopyPlus size={15} /></TipButton>
+	<TipButton tip="Remove the step" onclick={() => draft.do(removeSteps(sequence, [step.id]))}><Trash2 size={15} /></TipButton>
 </div>
 
 <dl class="mt-2 grid grid-cols-[58px_minmax(0,1fr)] items-center gap-y-1.5">
@@ -87,10 +74,7 @@
 			options={CONTACT_OPTIONS}
 			onchange={(c: Contact) => draft.do(setContact(sequence, step, c))}
 		>
-			{#snippet mark(c)}<Footprint
-					contact={c}
-					tool={c === 'tool' ? (step.tool?.id ?? 'stone-plate') : undefined}
-				/>{/snippet}
+			{#snippet mark(c)}<Footprint contact={c} tool={c === 'tool' ? (step.tool?.id ?? 'stone-plate') : undefined} />{/snippet}
 		</Select>
 		{#if step.contact === 'tool' && step.tool}
 			<Select
@@ -100,12 +84,7 @@
 				onchange={(t) => draft.do(setContact(sequence, step, 'tool', t))}
 			/>
 		{/if}
-		<Select
-			label="Motion"
-			value={step.motion}
-			options={MOTION_OPTIONS}
-			onchange={(m: Motion) => set({ motion: m })}
-		/>
+		<Select label="Motion" value={step.motion} options={MOTION_OPTIONS} onchange={(m: Motion) => set({ motion: m })} />
 	</dd>
 	<dt>Pressure</dt>
 	<dd>
@@ -119,14 +98,7 @@
 	</dd>
 	<dt>Dose</dt>
 	<dd class="text-ink2 flex items-center gap-1.5 text-[11.5px]">
-		<Stepper
-			label="dose"
-			{unit}
-			value={step.dose.target}
-			min={1}
-			max={1000}
-			onchange={(v) => draft.do(setTarget(sequence, step, v))}
-		/>
+		<Stepper label="dose" {unit} value={step.dose.target} min={1} max={1000} onchange={(v) => draft.do(setTarget(sequence, step, v))} />
 		{#if step.dose.kind === 'reps'}
 			every
 			<Stepper
@@ -145,12 +117,7 @@
 	<dd class="flex flex-wrap items-center gap-1.5">
 		{#if step.side === undefined}<span class="text-ink2 text-xs">as its block: one side, then the other</span>
 		{:else}
-			<Select
-				label="Side"
-				value={choiceOf(step.side)}
-				options={sideOptions(step.places)}
-				onchange={(c) => set({ side: sideOf(c) })}
-			>
+			<Select label="Side" value={choiceOf(step.side)} options={sideOptions(step.places)} onchange={(c) => set({ side: sideOf(c) })}>
 				{#snippet mark(c)}<SideGlyph side={sideOf(c)} />{/snippet}
 			</Select>
 		{/if}
@@ -179,16 +146,11 @@
 					{ value: 'wiggle', label: 'Wiggle' },
 					{ value: 'lift', label: 'Small lift' },
 					{ value: 'press', label: 'Press' },
-					...(link.length || step.end.kind === 'link'
-						? [{ value: 'link' as const, label: 'Drain link' }]
-						: [])
+					...(link.length || step.end.kind === 'link' ? [{ value: 'link' as const, label: 'Drain link' }] : [])
 				]}
 				onchange={(kind) =>
 					set({
-						end:
-							kind === 'link'
-								? { kind, places: link, pumps: draft.context.working.linkPumps, by: 'hand' }
-								: { kind }
+						end: kind === 'link' ? { kind, places: link, pumps: draft.context.working.linkPumps, by: 'hand' } : { kind }
 					})}
 			/>
 			{#if step.end.kind === 'link'}
@@ -199,10 +161,7 @@
 	{#if step.posture !== 'neutral' || step.breath !== 'free'}
 		<dt>Body</dt>
 		<dd class="text-ink2 text-xs">
-			{[
-				step.posture !== 'neutral' ? POSTURES[step.posture] : '',
-				step.breath !== 'free' ? BREATHS[step.breath].toLowerCase() : ''
-			]
+			{[step.posture !== 'neutral' ? POSTURES[step.posture] : '', step.breath !== 'free' ? BREATHS[step.breath].toLowerCase() : '']
 				.filter(Boolean)
 				.join(', ')}
 		</dd>

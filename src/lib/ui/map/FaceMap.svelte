@@ -54,18 +54,10 @@
 	const sides = $derived<readonly Side[]>(view === 'front' ? SIDES : ['left']);
 	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
 	const flipOf = (side: Side) => (view === 'front' && side === 'right' ? flip : undefined);
-	const zones = $derived(
-		ZONE_IDS.filter(
-			(z) => FIGURE[view].zones[z] && (wide || !['shoulder', 'axilla', 'decollete'].includes(z))
-		)
-	);
-	const nodes = $derived(
-		showNodes ? NODE_IDS.filter((n) => nodePoints(view, n).length && (wide || n !== 'axillary')) : []
-	);
+	const zones = $derived(ZONE_IDS.filter((z) => FIGURE[view].zones[z] && (wide || !['shoulder', 'axilla', 'decollete'].includes(z))));
+	const nodes = $derived(showNodes ? NODE_IDS.filter((n) => nodePoints(view, n).length && (wide || n !== 'axillary')) : []);
 	const targets = $derived<Pick[]>(
-		[...zones, ...nodes.map((n): PlaceId => `n:${n}`)].flatMap((place) =>
-			sides.map((side) => ({ place, side }))
-		)
+		[...zones, ...nodes.map((n): PlaceId => `n:${n}`)].flatMap((place) => sides.map((side) => ({ place, side })))
 	);
 	const same = (a: Pick, b: Pick) => a.place === b.place && a.side === b.side;
 	const isSelected = (p: Pick) => selected.some((s) => same(s, p));
@@ -90,9 +82,7 @@
 	aria-label={label}
 >
 	<defs>
-		<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"
-			><feGaussianBlur stdDeviation="3.2" /></filter
-		>
+		<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter>
 		<radialGradient id="{uid}-glow">
 			<stop offset="0" stop-color="var(--openfill)" stop-opacity="0.95" />
 			<stop offset="0.45" stop-color="var(--openfill)" stop-opacity="0.5" />
@@ -125,9 +115,7 @@
 		{/each}
 		{#if onpick}
 			{#each targets as target, i (`${target.place}:${target.side}`)}
-				{@const zone = target.place.startsWith('n:')
-					? null
-					: FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
+				{@const zone = target.place.startsWith('n:') ? null : FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
 				<g
 					role="button"
 					tabindex={pointer.tabindexOf(i)}

@@ -17,9 +17,7 @@
 	const HIDDEN = /hair-flow|axilla|chest/;
 	const fills = $derived(ROLES.flatMap((role) => figure.fills.filter((f) => f.role === role)));
 	const lines = $derived(
-		figure.lines.filter(
-			(l) => (wide || !HIDDEN.test(l.id)) && !/hair-flow/.test(l.id) && !(plain && l.weight === 'hint')
-		)
+		figure.lines.filter((l) => (wide || !HIDDEN.test(l.id)) && !/hair-flow/.test(l.id) && !(plain && l.weight === 'hint'))
 	);
 	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
 	const halves = $derived(view === 'front' ? ['', flip] : ['']);
@@ -33,13 +31,7 @@
 	<mask id="{uid}-fade" maskUnits="userSpaceOnUse" x="0" y="0" width="800" height="1000">
 		<rect width="800" height="1000" fill="url(#{uid}-fg)" />
 	</mask>
-	<radialGradient
-		id="{uid}-lamp"
-		gradientUnits="userSpaceOnUse"
-		cx={view === 'front' ? 400 : 330}
-		cy="225"
-		r="400"
-	>
+	<radialGradient id="{uid}-lamp" gradientUnits="userSpaceOnUse" cx={view === 'front' ? 400 : 330} cy="225" r="400">
 		<stop offset="0.3" stop-color="var(--skin)" /><stop offset="1" stop-color="var(--skinlo)" />
 	</radialGradient>
 </defs>
@@ -49,14 +41,8 @@
 			<path
 				d={fill.d}
 				transform={half || undefined}
-				fill={fill.role === 'skin' || fill.role === 'ear'
-					? `url(#${uid}-lamp)`
-					: `var(--${fill.role === 'hair' ? 'hairfill' : fill.role})`}
-				stroke={fill.role === 'skin'
-					? `url(#${uid}-lamp)`
-					: fill.role === 'hair'
-						? 'var(--hairfill)'
-						: 'none'}
+				fill={fill.role === 'skin' || fill.role === 'ear' ? `url(#${uid}-lamp)` : `var(--${fill.role === 'hair' ? 'hairfill' : fill.role})`}
+				stroke={fill.role === 'skin' ? `url(#${uid}-lamp)` : fill.role === 'hair' ? 'var(--hairfill)' : 'none'}
 				stroke-width="0.8"
 			/>
 		{/each}
@@ -65,11 +51,7 @@
 		<g transform={half || undefined}>
 			{#each lines as line (line.id)}
 				{#if line.render === 'ink'}
-					<path
-						d={line.d}
-						fill="var(--line)"
-						fill-opacity={line.weight === 'hint' ? 0.45 : line.id === 'brow' ? 0.8 : 1}
-					/>
+					<path d={line.d} fill="var(--line)" fill-opacity={line.weight === 'hint' ? 0.45 : line.id === 'brow' ? 0.8 : 1} />
 				{:else}
 					<path
 						d={line.d}

@@ -22,14 +22,5 @@
 	<path d={arc} fill="none" stroke="var(--open)" stroke-width="2.4" stroke-linecap="round" />
 	<circle cx={x} cy={y} r="2.1" fill="var(--open)" />
 {:else}
-	<circle
-		cx={x}
-		cy={y}
-		r="4"
-		fill="none"
-		stroke="var(--route)"
-		stroke-opacity="0.72"
-		stroke-width="1.2"
-		stroke-dasharray="2 1.8"
-	/>
+	<circle cx={x} cy={y} r="4" fill="none" stroke="var(--route)" stroke-opacity="0.72" stroke-width="1.2" stroke-dasharray="2 1.8" />
 {/if}

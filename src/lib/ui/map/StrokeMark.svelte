@@ -18,14 +18,10 @@
 	const points = $derived(pathPoints(view, step.places, side));
 	const spot = $derived(points.length === 1 || (points.length > 0 && isStationary(step.motion)));
 	const line = $derived(smooth(points));
-	const lanes = $derived(
-		Array.from({ length: step.lanes }, (_, i) => offset(line, (i - (step.lanes - 1) / 2) * 12))
-	);
+	const lanes = $derived(Array.from({ length: step.lanes }, (_, i) => offset(line, (i - (step.lanes - 1) / 2) * 12)));
 	const level = $derived(peakLevel(step));
 	const link = $derived(
-		step.end.kind === 'link' && points.length
-			? smooth([points.at(-1)!, ...pathPoints(view, step.end.places, side)])
-			: []
+		step.end.kind === 'link' && points.length ? smooth([points.at(-1)!, ...pathPoints(view, step.end.places, side)]) : []
 	);
 	const stations = $derived(step.stations ? pathPoints(view, step.stations.places, side) : []);
 	const half = $derived(5.6 + 0.9 * level);
@@ -47,14 +43,7 @@
 
 <g aria-hidden="true" style="pointer-events: none">
 	{#if link.length > 1}
-		<path
-			d={polyline(link)}
-			fill="none"
-			stroke="var(--route)"
-			stroke-width="1.6"
-			stroke-dasharray="0.1 4.6"
-			stroke-linecap="round"
-		/>
+		<path d={polyline(link)} fill="none" stroke="var(--route)" stroke-width="1.6" stroke-dasharray="0.1 4.6" stroke-linecap="round" />
 		{@render head(link, 1.6)}
 	{/if}
 	{#if spot}

@@ -11,9 +11,7 @@
 	let { view, tint, uid }: Props = $props();
 	const d = $derived(FIGURE[view].zones[tint.zone]?.d);
 	const id = $derived(`${uid}-${tint.zone}-${tint.side}`);
-	const flip = $derived(
-		view === 'front' && tint.side === 'right' ? `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)` : undefined
-	);
+	const flip = $derived(view === 'front' && tint.side === 'right' ? `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)` : undefined);
 	const levels = $derived(
 		d
 			? Array.from({ length: Math.max(tint.lines ?? 0, tint.before ?? 0) }, (_, i) => ({

@@ -44,9 +44,7 @@ export class MapPointer {
 		if (!start) return;
 		const moved = Math.hypot(e.clientX - start.x, e.clientY - start.y) > DRAG_FROM;
 		const under = document.elementFromPoint(e.clientX, e.clientY)?.closest<SVGGElement>('[data-place]');
-		const to = this.#options
-			.targets()
-			.find((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
+		const to = this.#options.targets().find((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
 		if (moved && to && (to.place !== start.pick.place || to.side !== start.pick.side))
 			this.#options.onstroke(start.pick, to);
 		else if (to) this.#options.onpick(start.pick, { shift: e.shiftKey });

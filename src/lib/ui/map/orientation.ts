@@ -41,8 +41,7 @@ export function turnOf(view: View, orientation: Orientation, frame: Frame): stri
 }
 
 /** The client's side that is seen on the viewer's left. */
-export const sideOnViewersLeft = (orientation: Orientation): Side =>
-	orientation === 'facing' ? 'right' : 'left';
+export const sideOnViewersLeft = (orientation: Orientation): Side => (orientation === 'facing' ? 'right' : 'left');
 
 /** A closer frame around some points of the figure, as it stands after the turn; `aspect` is width by height. */
 export function focusFrame(

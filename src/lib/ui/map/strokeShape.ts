@@ -24,9 +24,12 @@ const SAME_SPOT = 9;
 /** The points of a path on one side; in the front view the client's right is the mirror image. */
 export function pathPoints(view: View, refs: readonly PlaceRef[], side: Side): Point[] {
 	const points: Point[] = [];
+	// The neck chain's mark is chosen on the client's left, where the figure is stored; mirroring comes after.
+	let from: Point | undefined;
 	for (const ref of refs) {
-		const at = anchorOf(view, ref, points.at(-1));
+		const at = anchorOf(view, ref, from);
 		if (!at) continue;
+		from = at;
 		const point = view === 'front' && (ownSideOf(ref) ?? side) === 'right' ? mirror(at) : at;
 		const last = points.at(-1);
 		// A zone and the node group under it may share a spot; a line between them would turn on itself.

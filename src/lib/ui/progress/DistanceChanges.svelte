@@ -20,10 +20,10 @@
 	<caption class="sr-only">Tape distances, second minus first, {unit}</caption>
 	<thead class="text-ink3 text-[11.5px]">
 		<tr
-			><th class="text-left font-normal">Tape, {unit}</th><th class="px-2 text-left font-normal">side</th><th
-				class="text-right font-normal">from, to</th
-			><th class="font-normal">less · more</th><th class="text-right font-normal">change</th><th
-				class="pl-2 text-left font-normal">verdict</th
+			><th class="text-left font-normal">Tape, {unit}</th><th class="px-2 text-left font-normal">side</th><th class="text-right font-normal"
+				>from, to</th
+			><th class="font-normal">less · more</th><th class="text-right font-normal">change</th><th class="pl-2 text-left font-normal"
+				>verdict</th
 			></tr
 		>
 	</thead>
@@ -36,8 +36,7 @@
 					{#if side === 'left'}<th
 							scope="rowgroup"
 							rowspan="2"
-							class="pr-2 text-left leading-4 font-normal {id === 'sum' ? 'font-semibold' : ''}"
-							>{name(id)}</th
+							class="pr-2 text-left leading-4 font-normal {id === 'sum' ? 'font-semibold' : ''}">{name(id)}</th
 						>{/if}
 					<td class="text-ink2 px-2">{side}</td>
 					<td class="text-right whitespace-nowrap"

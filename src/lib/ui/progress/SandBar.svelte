@@ -24,12 +24,7 @@
 <svg {width} height={HEIGHT} viewBox="0 0 {width} {HEIGHT}" aria-hidden="true" class="flex-none">
 	<rect x="0" y="0" {width} height={HEIGHT} fill="var(--sea)" fill-opacity="0.55" />
 	<rect x={x(-1)} y="0" width={x(1) - x(-1)} height={HEIGHT} fill="var(--sand)" />
-	{#each grains as [u, v], i (i)}<circle
-			cx={x(-1) + u * (x(1) - x(-1))}
-			cy={v * HEIGHT}
-			r="0.7"
-			fill="var(--sandline)"
-		/>{/each}
+	{#each grains as [u, v], i (i)}<circle cx={x(-1) + u * (x(1) - x(-1))} cy={v * HEIGHT} r="0.7" fill="var(--sandline)" />{/each}
 	<path d="M{x(0)} 0V{HEIGHT}" stroke="var(--coast)" stroke-width="1" />
 	{#if at === null || change.verdict === 'not-comparable'}
 		<path d="M8 {HEIGHT / 2}H{width - 8}" stroke="var(--ink3)" stroke-dasharray="1 4" />

@@ -22,9 +22,7 @@
 			lane,
 			points: sessions
 				.map((s) => {
-					const sum = distanceRows(s.before, s.after, working).find(
-						(r) => r.id === 'sum' && r.side === side
-					)!.change;
+					const sum = distanceRows(s.before, s.after, working).find((r) => r.id === 'sum' && r.side === side)!.change;
 					return { id: s.id, at: new Date(s.startedAt), before: sum.before, after: sum.after };
 				})
 				.filter((p) => p.before !== null)
@@ -59,27 +57,14 @@
 		{#each LANES as { side, lane, points } (side)}
 			<text x="0" y={lane * 54 + 22} class="name">Client’s {side}</text>
 			<text x="0" y={lane * 54 + 36} class="unit">sum, mm</text>
-			<path
-				d={path(lane)(points) ?? ''}
-				fill="none"
-				stroke="var(--drain)"
-				stroke-opacity="0.5"
-				stroke-width="1.2"
-				stroke-dasharray="1 3"
-			/>
+			<path d={path(lane)(points) ?? ''} fill="none" stroke="var(--drain)" stroke-opacity="0.5" stroke-width="1.2" stroke-dasharray="1 3" />
 			{#each points as p (p.id)}
 				{#if p.after !== null}<path
 						d="M{x(p.at)} {y(lane)(p.before!)}L{x(p.at) + 5} {y(lane)(p.after)}"
 						stroke="var(--water1)"
 						stroke-width="3"
 						stroke-linecap="round"
-					/><circle
-						cx={x(p.at) + 5}
-						cy={y(lane)(p.after)}
-						r="2.2"
-						fill="var(--paper)"
-						stroke="var(--water1)"
-					/>{/if}
+					/><circle cx={x(p.at) + 5} cy={y(lane)(p.after)} r="2.2" fill="var(--paper)" stroke="var(--water1)" />{/if}
 				<circle cx={x(p.at)} cy={y(lane)(p.before!)} r={p.id === chosenId ? 5 : 3.4} fill="var(--ink)" />
 			{/each}
 			{#if points.length}<text x={width - 46} y={y(lane)(points.at(-1)!.before!) + 4} class="value"
@@ -92,9 +77,7 @@
 	{#each sessions as s, i (s.id)}
 		<button
 			type="button"
-			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId
-				? 'bg-primary text-onink font-semibold'
-				: 'hover:bg-wash'}"
+			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId ? 'bg-primary text-onink font-semibold' : 'hover:bg-wash'}"
 			aria-label="Session {i + 1}, {new Date(s.startedAt).toLocaleDateString()}"
 			aria-pressed={s.id === chosenId}
 			title={new Date(s.startedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}

@@ -46,8 +46,8 @@
 		<caption class="sr-only">Puffiness, from and to, by zone and side</caption>
 		<thead class="text-ink3 text-[11.5px]"
 			><tr
-				><th class="text-left font-normal">Puffiness 0–4</th>{#each SIDES as side (side)}<th
-						class="pl-2 text-left font-normal">client’s {side}</th
+				><th class="text-left font-normal">Puffiness 0–4</th>{#each SIDES as side (side)}<th class="pl-2 text-left font-normal"
+						>client’s {side}</th
 					>{/each}</tr
 			></thead
 		>
@@ -61,8 +61,8 @@
 							{#if c}<span
 									class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
 									title={VERDICT_WORDS[c.verdict]}
-									><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span
-										class="sr-only">{VERDICT_WORDS[c.verdict]}</span
+									><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
+										>{VERDICT_WORDS[c.verdict]}</span
 									></span
 								>{:else}<span class="text-ink3">–</span>{/if}
 						</td>

@@ -20,11 +20,5 @@
 
 {#each gates as g (g.gap)}
 	<path d={g.gap} fill="var(--gap)" />
-	<path
-		d={g.jetties}
-		fill="none"
-		stroke="var(--coast)"
-		stroke-width={detail === 'mini' ? 0.9 : 1.7}
-		stroke-linecap="round"
-	/>
+	<path d={g.jetties} fill="none" stroke="var(--coast)" stroke-width={detail === 'mini' ? 0.9 : 1.7} stroke-linecap="round" />
 {/each}

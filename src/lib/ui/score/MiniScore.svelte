@@ -33,21 +33,13 @@
 		swing: size === 'mini' ? 0.28 : 0.55
 	});
 	const land = $derived(shore(frame, size === 'mini' ? Math.round(width / 4) : Math.round(width / 3)));
-	const current = $derived(
-		now === null ? null : steps.find((s) => s.startSeconds <= now && now < s.endSeconds)
-	);
+	const current = $derived(now === null ? null : steps.find((s) => s.startSeconds <= now && now < s.endSeconds));
 </script>
 
 <svg {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label={label}>
 	<Textures {uid} />
 	{#if size === 'horizon'}
-		{#each land.water as d, i (i)}<path
-				{d}
-				fill="none"
-				stroke="var(--ink)"
-				stroke-width="0.6"
-				opacity={i ? 0.2 : 0.42}
-			/>{/each}
+		{#each land.water as d, i (i)}<path {d} fill="none" stroke="var(--ink)" stroke-width="0.6" opacity={i ? 0.2 : 0.42} />{/each}
 	{/if}
 	{#each steps as step (step.key)}
 		<SwellMark

@@ -10,6 +10,8 @@
 	import { FULL_HEIGHTS, shore, swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
 	import { scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
 	import GateMark from './GateMark.svelte';
+	import ScoreAxis from './ScoreAxis.svelte';
+	import ScorePhases from './ScorePhases.svelte';
 	import SwellMark from './SwellMark.svelte';
 	import Textures from './Textures.svelte';
 
@@ -24,8 +26,7 @@
 		onselect: (stepId: string) => void;
 		onscrub: (seconds: number) => void;
 	}
-	let { events, byId, phaseTitles, flags, selectedId, cursorSeconds, zoom, onselect, onscrub }: Props =
-		$props();
+	let { events, byId, phaseTitles, flags, selectedId, cursorSeconds, zoom, onselect, onscrub }: Props = $props();
 
 	const uid = $props.id();
 	const HEIGHT = 216;
@@ -41,13 +42,8 @@
 	/** Seconds that fill the view at this zoom. */
 	const visible = $derived.by(() => {
 		if (zoom === 'whole' || !selected) return total;
-		const phase = phases.find(
-			(p) => p.startSeconds <= selected.startSeconds && selected.startSeconds < p.endSeconds
-		);
-		const span =
-			zoom === 'phase' && phase
-				? phase.endSeconds - phase.startSeconds
-				: (selected.endSeconds - selected.startSeconds) * 2.6;
+		const phase = phases.find((p) => p.startSeconds <= selected.startSeconds && selected.startSeconds < p.endSeconds);
+		const span = zoom === 'phase' && phase ? phase.endSeconds - phase.startSeconds : (selected.endSeconds - selected.startSeconds) * 2.6;
 		return Math.min(total, Math.max(12, span));
 	});
 	const width = $derived(Math.max(viewWidth, visible > 0 ? (viewWidth * total) / visible : viewWidth));
@@ -61,21 +57,9 @@
 		swing: 1
 	});
 	const land = $derived(shore(frame, Math.min(2600, Math.round(width / 2.2))));
-	const minuteStep = $derived(
-		[1, 2, 5, 10, 15, 30].find((m) => (m * 60 * (frame.x1 - frame.x0)) / Math.max(1, total) > 46) ?? 60
-	);
-	const minutes = $derived(
-		Array.from({ length: Math.floor(total / 60 / minuteStep) + 1 }, (_, i) => i * minuteStep)
-	);
-	const halves = $derived(
-		Array.from({ length: Math.ceil(total / (60 * minuteStep)) }, (_, i) => i * 60 * minuteStep)
-	);
 
 	$effect(() => {
-		const at =
-			zoom === 'whole' || !selected
-				? 0
-				: xAt(frame, (selected.startSeconds + selected.endSeconds) / 2) - viewWidth / 2;
+		const at = zoom === 'whole' || !selected ? 0 : xAt(frame, (selected.startSeconds + selected.endSeconds) / 2) - viewWidth / 2;
 		scroller?.scrollTo({ left: Math.max(0, at) });
 	});
 
@@ -99,9 +83,7 @@
 	const flagY = (s: ScoreStep) => {
 		const span = s.spans.find((x) => x.dir < 0);
 		if (!span || s.gate) return yUp(frame, middle(s)) - (s.gate ? FULL_HEIGHTS[1] : 0) - 14;
-		return (
-			swell(frame, xAt(frame, span.startSeconds), xAt(frame, span.endSeconds), s.level, -1, s.hold).top - 14
-		);
+		return swell(frame, xAt(frame, span.startSeconds), xAt(frame, span.endSeconds), s.level, -1, s.hold).top - 14;
 	};
 	const flagX = (s: ScoreStep) => {
 		const span = s.spans.find((x) => x.dir < 0);
@@ -136,54 +118,17 @@
 			aria-label="Steps in time: above the shore the client’s left, below it the right"
 		>
 			<Textures {uid} />
-			{#each phases as phase, i (phase.id + i)}
-				{@const [a, b] = [xAt(frame, phase.startSeconds), xAt(frame, phase.endSeconds)]}
-				{#if i % 2}<rect
-						x={a}
-						y="0"
-						width={b - a}
-						height={AXIS}
-						fill="var(--paper)"
-						fill-opacity="0.6"
-					/>{/if}
-				{#if i}<path d="M{a} 0V{AXIS}" stroke="var(--sandline)" stroke-dasharray="1 3" />{/if}
-				{#if b - a > 46}
-					<text x={a + 6} y="13" class="phase"
-						>{phase.title.slice(0, Math.floor((b - a - 44) / 6.6))}<tspan class="phase-time" dx="6"
-							>{clock(phase.endSeconds - phase.startSeconds)}</tspan
-						></text
-					>
-				{/if}
-			{/each}
+			<ScorePhases {phases} {frame} height={AXIS} />
 			{#each [1, 2, 3, 4] as level (level)}
 				{#each [-1, 1] as dir (dir)}
 					{@const y = frame.mid + dir * (8 + FULL_HEIGHTS[level]!)}
-					<path
-						d="M{frame.x0} {y}H{frame.x1}"
-						stroke="var(--hair)"
-						stroke-width="0.8"
-						stroke-dasharray="1 5"
-					/>
+					<path d="M{frame.x0} {y}H{frame.x1}" stroke="var(--hair)" stroke-width="0.8" stroke-dasharray="1 5" />
 				{/each}
 			{/each}
-			{#each land.water as d, i (i)}<path
-					{d}
-					fill="none"
-					stroke="var(--ink)"
-					stroke-width="0.6"
-					opacity={i ? 0.2 : 0.42}
-				/>{/each}
+			{#each land.water as d, i (i)}<path {d} fill="none" stroke="var(--ink)" stroke-width="0.6" opacity={i ? 0.2 : 0.42} />{/each}
 			<g aria-hidden="true">
 				{#each steps as step (step.key)}
-					<SwellMark
-						{step}
-						{frame}
-						{uid}
-						detail="full"
-						selected={step.placed.step.id === selectedId}
-						seaUp={28}
-						seaDown={AXIS - 8}
-					/>
+					<SwellMark {step} {frame} {uid} detail="full" selected={step.placed.step.id === selectedId} seaUp={28} seaDown={AXIS - 8} />
 				{/each}
 			</g>
 			<path d={land.outline} fill="var(--sand)" />
@@ -202,21 +147,13 @@
 					onkeydown={(e) => key(e, i)}
 				>
 					<title>{words(step)}</title>
-					<rect
-						x={xAt(frame, step.startSeconds)}
-						y="20"
-						width={Math.max(2, wide(step))}
-						height={AXIS - 24}
-						class="hit"
-					/>
+					<rect x={xAt(frame, step.startSeconds)} y="20" width={Math.max(2, wide(step))} height={AXIS - 24} class="hit" />
 					{#if step.gate}<GateMark {step} {frame} detail="full" />{/if}
 					{#if wide(step) > 11}
 						{@const x = middle(step)}
 						{@const y = frame.mid + undulation(frame, x)}
 						{#if on}<rect x={x - 10} y={y - 7.5} width="20" height="15" rx="3" fill="var(--primary)" />{/if}
-						<text {x} y={y + 4} class="number" class:gate={step.gate && !on} class:on
-							>{step.placed.number}</text
-						>
+						<text {x} y={y + 4} class="number" class:gate={step.gate && !on} class:on>{step.placed.number}</text>
 					{/if}
 					{#each { length: Math.min(step.breaths, Math.max(1, Math.floor(wide(step) / 8))) } as _, k (k)}
 						{@const top = frame.mid - 8 - FULL_HEIGHTS[step.level] - 6}
@@ -232,35 +169,9 @@
 			{/each}
 			{#each steps as step (step.key)}
 				{@const severity = flags.get(step.placed.step.id)}
-				{#if severity}<g transform="translate({flagX(step) - 3} {flagY(step)})"
-						><Pennant {severity} size={14} /></g
-					>{/if}
+				{#if severity}<g transform="translate({flagX(step) - 3} {flagY(step)})"><Pennant {severity} size={14} /></g>{/if}
 			{/each}
-			<rect
-				x={frame.x0}
-				y={AXIS}
-				width={frame.x1 - frame.x0}
-				height="5"
-				fill="var(--sheet)"
-				stroke="var(--axis)"
-			/>
-			{#each halves as s (s)}
-				<rect
-					x={xAt(frame, s)}
-					y={AXIS}
-					width={xAt(frame, Math.min(total, s + 30 * minuteStep)) - xAt(frame, s)}
-					height="5"
-					fill="var(--axis)"
-				/>
-			{/each}
-			{#each minutes as m (m)}
-				{#if Math.abs(xAt(frame, m * 60) - xAt(frame, cursorSeconds)) > 30 && frame.x1 - xAt(frame, m * 60) > 30}
-					<text x={xAt(frame, m * 60)} y={AXIS + 19} class="minute">{m}:00</text>
-				{/if}
-			{/each}
-			{#if Math.abs(frame.x1 - xAt(frame, cursorSeconds)) > 44}
-				<text x={frame.x1} y={AXIS + 19} class="minute end">{clock(total)}</text>
-			{/if}
+			<ScoreAxis {frame} y={AXIS} {cursorSeconds} />
 			{#if total > 0}
 				{@const x = xAt(frame, cursorSeconds)}
 				<path d="M{x} 24V{AXIS}" stroke="var(--ink)" stroke-width="1.2" style="pointer-events: none" />
@@ -319,17 +230,6 @@
 	.number.on {
 		fill: var(--onink);
 	}
-	.phase {
-		font-size: 12.5px;
-		font-weight: 560;
-		fill: var(--ink);
-		font-variation-settings: 'FLAR' 100;
-	}
-	.phase-time {
-		font-weight: 400;
-		font-size: 11.5px;
-		fill: var(--ink3);
-	}
 	.side {
 		font-size: 12px;
 		font-weight: 600;
@@ -342,14 +242,6 @@
 	.level {
 		font-size: 11px;
 		fill: var(--ink3);
-		text-anchor: end;
-	}
-	.minute {
-		font-size: 11px;
-		fill: var(--ink2);
-		text-anchor: middle;
-	}
-	.minute.end {
 		text-anchor: end;
 	}
 </style>

@@ -15,16 +15,7 @@
 		seaUp?: number;
 		seaDown?: number;
 	}
-	let {
-		step,
-		frame,
-		uid,
-		detail,
-		selected = false,
-		future = false,
-		seaUp = 0,
-		seaDown = 0
-	}: Props = $props();
+	let { step, frame, uid, detail, selected = false, future = false, seaUp = 0, seaDown = 0 }: Props = $props();
 
 	const WEIGHT = [1.1, 1.3, 1.7, 2.1, 2.6];
 	const spans = $derived(
@@ -45,44 +36,18 @@
 			return [stream(from, link.dir < 0 ? seaUp : seaDown, link.nodes)];
 		})
 	);
-	const dash = $derived(
-		step.alternate
-			? '5 4'
-			: step.placed.step.aim === 'stimulate'
-				? '0.1 3.3'
-				: step.level === 0
-					? '3 2.6'
-					: undefined
-	);
+	const dash = $derived(step.alternate ? '5 4' : step.placed.step.aim === 'stimulate' ? '0.1 3.3' : step.level === 0 ? '3 2.6' : undefined);
 	const aim = $derived(step.placed.step.aim);
 </script>
 
 {#each links as link (link.d)}
 	<path d={link.d} fill="var(--drain)" />
-	{#each link.beads as [x, y] (x)}<circle
-			cx={x}
-			cy={y}
-			r="1.9"
-			fill="var(--sheet)"
-			stroke="var(--drain)"
-			stroke-width="1.2"
-		/>{/each}
-	<circle
-		cx={link.outlet[0] + 0.6}
-		cy={link.outlet[1]}
-		r="2.6"
-		fill="none"
-		stroke="var(--drain)"
-		stroke-width="1.3"
-	/>
+	{#each link.beads as [x, y] (x)}<circle cx={x} cy={y} r="1.9" fill="var(--sheet)" stroke="var(--drain)" stroke-width="1.2" />{/each}
+	<circle cx={link.outlet[0] + 0.6} cy={link.outlet[1]} r="2.6" fill="none" stroke="var(--drain)" stroke-width="1.3" />
 {/each}
 {#each spans as span (span.dir)}
 	{#if step.gate}
-		<path
-			d="{gateArc(frame, span.a, span.b, span.dir, 1)}Z"
-			fill="var(--openfill)"
-			fill-opacity={future ? 0.1 : 0.35}
-		/>
+		<path d="{gateArc(frame, span.a, span.b, span.dir, 1)}Z" fill="var(--openfill)" fill-opacity={future ? 0.1 : 0.35} />
 		{#if detail === 'full'}
 			<path
 				d={gateArc(frame, span.a, span.b, span.dir, 0.68) + gateArc(frame, span.a, span.b, span.dir, 0.36)}
@@ -115,9 +80,7 @@
 			d={span.shape.d}
 			fill="none"
 			stroke="var(--{step.tone})"
-			stroke-width={detail === 'mini'
-				? 0.6 + 0.25 * step.level
-				: (WEIGHT[step.level] ?? 1.3) + (selected ? 0.9 : 0)}
+			stroke-width={detail === 'mini' ? 0.6 + 0.25 * step.level : (WEIGHT[step.level] ?? 1.3) + (selected ? 0.9 : 0)}
 			stroke-dasharray={dash}
 			stroke-linecap={aim === 'stimulate' ? 'round' : 'butt'}
 		/>

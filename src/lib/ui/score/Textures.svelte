@@ -34,13 +34,7 @@
 				patternUnits="userSpaceOnUse"
 				patternTransform={dir < 0 ? undefined : 'scale(1 -1)'}
 			>
-				<path
-					d={cell.d}
-					fill="none"
-					stroke="var(--{cell.tone})"
-					stroke-width={cell.width}
-					stroke-linecap="round"
-				/>
+				<path d={cell.d} fill="none" stroke="var(--{cell.tone})" stroke-width={cell.width} stroke-linecap="round" />
 			</pattern>
 		{/each}
 	{/each}

@@ -48,14 +48,7 @@ export interface Swell {
 }
 
 /** A swell over a span: a rise longer than its fall, for it runs with time. A hold has a flat top. */
-export function swell(
-	f: ScoreFrame,
-	a: number,
-	b: number,
-	level: Level,
-	dir: Direction,
-	hold = false
-): Swell {
+export function swell(f: ScoreFrame, a: number, b: number, level: Level, dir: Direction, hold = false): Swell {
 	const x0 = a + Math.min(1, (b - a) * 0.1);
 	const x1 = b - Math.min(1, (b - a) * 0.1);
 	const w = Math.max(0.5, x1 - x0);
@@ -74,14 +67,7 @@ export function swell(
 }
 
 /** The contours inside a swell, one for each level below it: pressure is counted from the outside in. */
-export function contours(
-	f: ScoreFrame,
-	a: number,
-	b: number,
-	level: Level,
-	dir: Direction,
-	hold: boolean
-): string[] {
+export function contours(f: ScoreFrame, a: number, b: number, level: Level, dir: Direction, hold: boolean): string[] {
 	return Array.from({ length: Math.max(0, level - 1) }, (_, i) => {
 		const j = (i + 1) as Level;
 		const inset = (level - j) * Math.min(3.4, 0.07 * (b - a));
@@ -99,12 +85,7 @@ export function gateArc(f: ScoreFrame, a: number, b: number, dir: Direction, sca
 }
 
 /** A gate in the bar: the gap, and the two jetties beside it. `dir` 0 opens the whole bar, else one half. */
-export function gate(
-	f: ScoreFrame,
-	a: number,
-	b: number,
-	dir: Direction | 0
-): { gap: string; jetties: string } {
+export function gate(f: ScoreFrame, a: number, b: number, dir: Direction | 0): { gap: string; jetties: string } {
 	const x = (a + b) / 2;
 	const [up, down] = [yUp(f, x), yDown(f, x)];
 	const middle = (up + down) / 2;
@@ -150,10 +131,7 @@ export function stream(
 }
 
 /** The sandbar: its outline, the grains on it, and the water lines beside it. */
-export function shore(
-	f: ScoreFrame,
-	grains: number
-): { outline: string; grain: string; water: [string, string] } {
+export function shore(f: ScoreFrame, grains: number): { outline: string; grain: string; water: [string, string] } {
 	const [xl, xr] = [f.x0 - 8, f.x1 + 8];
 	const step = Math.max(4, (xr - xl) / 260);
 	const xs = Array.from({ length: Math.floor((xr - xl) / step) + 1 }, (_, i) => xl + i * step).concat(xr);

@@ -36,10 +36,7 @@ const DIRS: Record<TimedEvent['side'], readonly Direction[]> = {
 const HOLDS: readonly string[] = ['press-hold', 'lift-hold', 'none'];
 
 /** Events gathered into what the score draws. A step inside a block done side by side appears once on each side. */
-export function scoreSteps(
-	events: readonly TimedEvent[],
-	byId: ReadonlyMap<string, PlacedStep>
-): ScoreStep[] {
+export function scoreSteps(events: readonly TimedEvent[], byId: ReadonlyMap<string, PlacedStep>): ScoreStep[] {
 	const out: ScoreStep[] = [];
 	let run: TimedEvent[] = [];
 	const flush = () => {
@@ -94,10 +91,7 @@ export interface ScorePhase {
 }
 
 /** The phases that take time, in order. */
-export function scorePhases(
-	events: readonly TimedEvent[],
-	titles: ReadonlyMap<string, string>
-): ScorePhase[] {
+export function scorePhases(events: readonly TimedEvent[], titles: ReadonlyMap<string, string>): ScorePhase[] {
 	const phases: ScorePhase[] = [];
 	for (const { phaseId, startSeconds, endSeconds } of events) {
 		const last = phases.at(-1);

@@ -30,26 +30,21 @@
 	);
 	const asked = $derived([...new Set(session.before.grades.map((g) => g.zone))]);
 	const planned = $derived(session.sequence ? stepsOf(session.sequence) : []);
-	const skipped = $derived(
-		session.done.filter((d) => d.skipped).map((d) => planned.find((p) => p.step.id === d.stepId)?.number)
-	);
+	const skipped = $derived(session.done.filter((d) => d.skipped).map((d) => planned.find((p) => p.step.id === d.stepId)?.number));
 	const set = (look: Look) => onchange({ after: { ...look, takenAt: now() } });
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
 
 <header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
 	<a href="/" class="flare text-[15px] font-[560]">Soft Tide</a>
-	<span class="text-ink2">Before</span><span class="text-ink2">Perform</span><b
-		class="border-drain border-b-4 py-2"
-		aria-current="step">After</b
+	<span class="text-ink2">Before</span><span class="text-ink2">Perform</span><b class="border-drain border-b-4 py-2" aria-current="step"
+		>After</b
 	>
 	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
 	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
-		>{session.after
-			? sentence.rest
-			: 'Look again: tap each place once for each step, and take the tape if you took it before.'}</span
+		>{session.after ? sentence.rest : 'Look again: tap each place once for each step, and take the tape if you took it before.'}</span
 	>
 </p>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px]">

@@ -15,19 +15,9 @@
 <svg width={height} {height} viewBox="0 0 34 34" fill="none" aria-hidden="true">
 	{#if grade !== null && grade > 0}
 		<path d="M6 {y(grade)}h22V31H6Z" fill="var(--drainfill)" fill-opacity="0.75" />
-		<path
-			d="M6 {y(grade)}q2.75 -2.4 5.5 0t5.5 0t5.5 0t5.5 0"
-			stroke="var(--drain)"
-			stroke-width="1.8"
-			stroke-linecap="round"
-		/>
+		<path d="M6 {y(grade)}q2.75 -2.4 5.5 0t5.5 0t5.5 0t5.5 0" stroke="var(--drain)" stroke-width="1.8" stroke-linecap="round" />
 	{/if}
-	<path
-		d="M6 3V31H28"
-		stroke={grade === null ? 'var(--ink3)' : 'var(--ink)'}
-		stroke-width="1.5"
-		stroke-linecap="round"
-	/>
+	<path d="M6 3V31H28" stroke={grade === null ? 'var(--ink3)' : 'var(--ink)'} stroke-width="1.5" stroke-linecap="round" />
 	{#each [1, 2, 3, 4] as g (g)}<path d="M6 {y(g)}h4" stroke="var(--ink)" stroke-width="1.2" />{/each}
 	{#if ghost !== null}<path
 			d="M6 {y(ghost)}H33"

@@ -27,10 +27,7 @@
 	let active = $state<{ zone: ZoneId; side: Side } | null>(null);
 	const words = $derived(kind === 'puffiness' ? PUFFINESS_WORDS : TENSION_WORDS);
 	const rows = $derived(
-		ZONE_IDS.filter(
-			(z) =>
-				asked.includes(z) || [look, ghost].some((l) => l?.grades.some((g) => g.zone === z && g.kind === kind))
-		)
+		ZONE_IDS.filter((z) => asked.includes(z) || [look, ghost].some((l) => l?.grades.some((g) => g.zone === z && g.kind === kind)))
 	);
 	const felt = $derived((k: GradeKind) => look.grades.filter((g) => g.kind === k).length);
 	const left = $derived(sideOnViewersLeft(orientation));
@@ -67,9 +64,7 @@
 	<div class="flex min-h-[420px] flex-col">
 		<h1 class="text-[23px] leading-8 font-[520]">{title}</h1>
 		<div class="text-ink2 flex justify-between pt-1 text-[13px]">
-			<b class="text-ink font-semibold">Client’s {order[0]}</b><b class="text-ink font-semibold"
-				>Client’s {order[1]}</b
-			>
+			<b class="text-ink font-semibold">Client’s {order[0]}</b><b class="text-ink font-semibold">Client’s {order[1]}</b>
 		</div>
 		<div class="min-h-0 flex-1">
 			<FaceMap
@@ -95,17 +90,10 @@
 				]}
 				onchange={(k) => (kind = k)}
 			/>
-			<button
-				type="button"
-				class="btn min-h-11 px-3.5 text-[14px]"
-				onclick={restIsNone}
-				disabled={!rows.length}>The rest is none</button
-			>
+			<button type="button" class="btn min-h-11 px-3.5 text-[14px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
 		</div>
 		<p class="text-ink2 py-1 text-[13px]">
-			Tap a place on the face, once for each step. Dotted: {ghost
-				? 'the time before'
-				: 'nothing yet to compare with'}.
+			Tap a place on the face, once for each step. Dotted: {ghost ? 'the time before' : 'nothing yet to compare with'}.
 		</p>
 		<ul class="min-h-0 flex-1 overflow-y-auto" aria-label="Grades">
 			{#each rows as zone (zone)}

@@ -28,16 +28,12 @@
 <button
 	type="button"
 	class="flex min-h-11 items-center gap-2 rounded-lg px-2 {active ? 'bg-wash' : 'hover:bg-wash/50'}"
-	aria-label="{name}: {grade === null
-		? 'not felt'
-		: `${grade}, ${words[grade]}`}. Tap for one more, keys 0 to 4 set it."
+	aria-label="{name}: {grade === null ? 'not felt' : `${grade}, ${words[grade]}`}. Tap for one more, keys 0 to 4 set it."
 	onclick={() => onchange(next)}
 	onkeydown={key}
 	{onfocus}
 >
-	<b class="w-4 text-right text-[19px] leading-6 font-semibold {grade === null ? 'text-ink3' : ''}"
-		>{grade ?? '–'}</b
-	>
+	<b class="w-4 text-right text-[19px] leading-6 font-semibold {grade === null ? 'text-ink3' : ''}">{grade ?? '–'}</b>
 	<Gauge {grade} {ghost} height={32} />
 	<span class="text-ink2 w-[74px] text-left text-[13px]">{grade === null ? 'not felt' : words[grade]}</span>
 </button>

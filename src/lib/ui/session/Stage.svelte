@@ -54,9 +54,7 @@
 	const next = $derived(context.steps[placed.number]);
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
-	const view = $derived(
-		step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile'
-	);
+	const view = $derived(step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile');
 	const focus = $derived.by(() => {
 		const sides: readonly Side[] = view === 'profile' ? ['left'] : side ? [side] : SIDES;
 		const points = sides.flatMap((s) => pathPoints(view, step.places, s));
@@ -64,9 +62,7 @@
 		return focusFrame(
 			view,
 			sequence.orientation,
-			points.length
-				? points
-				: [FIGURE.front.zones['forehead-medial']!.centroid, [400, 480], [240, 300], [560, 300]],
+			points.length ? points : [FIGURE.front.zones['forehead-medial']!.centroid, [400, 480], [240, 300], [560, 300]],
 			1.34
 		);
 	});
@@ -94,15 +90,10 @@
 		let [from, to] = [p.index, p.index];
 		while (events[from - 1]?.stepId === step.id) from--;
 		while (events[to + 1]?.stepId === step.id) to++;
-		return (
-			startSeconds >= (events[from]?.startSeconds ?? 0) &&
-			startSeconds <= (events[to]?.startSeconds ?? Infinity)
-		);
+		return startSeconds >= (events[from]?.startSeconds ?? 0) && startSeconds <= (events[to]?.startSeconds ?? Infinity);
 	}
 	function sideAfter(): Side | null {
-		const later = judgement.events
-			.slice(p.index)
-			.find((e) => e.stepId === step.id && e.kind === 'work' && e.side !== side);
+		const later = judgement.events.slice(p.index).find((e) => e.stepId === step.id && e.kind === 'work' && e.side !== side);
 		return later?.side === 'left' || later?.side === 'right' ? later.side : null;
 	}
 	function toggle() {
@@ -144,7 +135,7 @@
 			aria-label={runner.playing ? 'Pause: touch the face' : 'Go on: touch the face'}
 			onclick={toggle}
 		>
-			<span class="pointer-events-none absolute inset-0 block">
+			<span class="fading pointer-events-none absolute inset-0 block">
 				<FaceMap
 					{view}
 					orientation={sequence.orientation}
@@ -172,13 +163,10 @@
 			</h1>
 			<div class="flex flex-1 flex-wrap items-center gap-x-6 gap-y-2 py-2">
 				<p class="flex items-baseline" aria-hidden="true">
-					<span
-						class="count font-[620] {runner.playing ? '' : 'outline-only'} {count.length > 2 ? 'words' : ''}"
-						>{count}</span
-					>
+					<span class="count font-[620] {runner.playing ? '' : 'outline-only'} {count.length > 2 ? 'words' : ''}">{count}</span>
 					{#if counted && p.reps}<span class="text-ink2 pl-3 text-[42px]">of {p.reps}</span
-						>{:else if step.dose.kind === 'seconds' && p.event?.kind === 'work'}<span
-							class="text-ink2 pl-3 text-[42px]">× · {Math.ceil(p.eventLeftSeconds)} s</span
+						>{:else if step.dose.kind === 'seconds' && p.event?.kind === 'work'}<span class="text-ink2 pl-3 text-[42px]"
+							>× · {Math.ceil(p.eventLeftSeconds)} s</span
 						>{/if}
 				</p>
 				<ul class="space-y-3 text-[20px] leading-6">
@@ -203,9 +191,7 @@
 						<div>
 							<span class="sr-only">Side: </span>
 							<span>
-								<b class="font-semibold">{SIDE_WORDS[0]}</b><br /><span class="text-ink2"
-									>{SIDE_WORDS[1]}</span
-								>
+								<b class="font-semibold">{SIDE_WORDS[0]}</b><br /><span class="text-ink2">{SIDE_WORDS[1]}</span>
 							</span>
 						</div>
 					</li>
@@ -223,12 +209,9 @@
 						<div>
 							<span class="sr-only">Pressure: </span>
 							<span>
-								<b class="inline-block font-semibold first-letter:uppercase"
-									>{LEVEL_NAMES[level]}, {level} of 4</b
-								><br /><span class="text-ink2 whitespace-nowrap"
-									>{kPa[0]}–{kPa[1]} kPa{#if area}, {Math.round(scaleGrams(kPa[0], area))}–{Math.round(
-											scaleGrams(kPa[1], area)
-										)} g{/if}</span
+								<b class="inline-block font-semibold first-letter:uppercase">{LEVEL_NAMES[level]}, {level} of 4</b><br /><span
+									class="text-ink2 whitespace-nowrap"
+									>{kPa[0]}–{kPa[1]} kPa{#if area}, {Math.round(scaleGrams(kPa[0], area))}–{Math.round(scaleGrams(kPa[1], area))} g{/if}</span
 								>
 							</span>
 						</div>
@@ -245,11 +228,7 @@
 					<span class="text-ink2">left in this step</span></span
 				>
 			</div>
-			<StepWaves
-				events={run}
-				seconds={runner.seconds}
-				width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)}
-			/>
+			<StepWaves events={run} seconds={runner.seconds} width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)} />
 			<p class="text-ink2 truncate pb-2 text-[20px]">
 				{#if next}Next <b class="text-ink font-semibold">{stepTitle(next.step)}</b>{:else}Then it is done{/if}
 			</p>
@@ -286,6 +265,10 @@
 </div>
 
 <style>
+	.fading {
+		mask-image: linear-gradient(to right, #000 90%, transparent), linear-gradient(to bottom, #000 88%, transparent);
+		mask-composite: intersect;
+	}
 	.count {
 		font-size: 250px;
 		line-height: 0.86;

@@ -29,12 +29,7 @@
 						from: e.startSeconds + i * beat,
 						to: e.startSeconds + (i + 1) * beat,
 						// The lower of two alike is lower, so that the pair never reads as a sound wave.
-						d: wave(
-							x(e.startSeconds + i * beat),
-							x(e.startSeconds + (i + 1) * beat),
-							dir,
-							dirs.length > 1 && dir > 0 ? 15 : 36
-						)
+						d: wave(x(e.startSeconds + i * beat), x(e.startSeconds + (i + 1) * beat), dir, dirs.length > 1 && dir > 0 ? 15 : 36)
 					}))
 				);
 			})
@@ -54,24 +49,9 @@
 	{#each waves as w (w.key)}
 		{@const over = w.to <= seconds}
 		{@const now = !over && w.from <= seconds}
-		<path
-			d={w.d}
-			fill="var(--drain)"
-			fill-opacity={over ? 0.9 : now ? 0.45 : 0.12}
-			stroke="var(--drain)"
-			stroke-width={now ? 2.4 : 1.4}
-		/>
+		<path d={w.d} fill="var(--drain)" fill-opacity={over ? 0.9 : now ? 0.45 : 0.12} stroke="var(--drain)" stroke-width={now ? 2.4 : 1.4} />
 	{/each}
-	<rect
-		x="6"
-		y={MID - 7}
-		width={Math.max(0, width - 12)}
-		height="14"
-		rx="7"
-		fill="var(--sand)"
-		stroke="var(--coast)"
-		stroke-width="1.1"
-	/>
+	<rect x="6" y={MID - 7} width={Math.max(0, width - 12)} height="14" rx="7" fill="var(--sand)" stroke="var(--coast)" stroke-width="1.1" />
 	<path d="M{x(bead)} {MID - 46}V{MID + 46}" stroke="var(--ink)" stroke-width="1.4" />
 	<circle cx={x(bead)} cy={MID - 46} r="5" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2.2" />
 </svg>

@@ -13,8 +13,7 @@
 		{ href: '/exchange', label: 'Exchange' },
 		{ href: '/settings', label: 'Settings' }
 	];
-	const here = (href: string) =>
-		href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href);
+	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
 	const shown = $derived(
 		app.settings?.theme === 'auto' || !app.settings
 			? matchMedia('(prefers-color-scheme: dark)').matches
@@ -26,15 +25,7 @@
 
 <header class="border-hair no-print flex min-h-10 flex-wrap items-center gap-y-1 border-b px-4">
 	<a href="/" class="flare mr-6 flex items-center gap-2 text-[15px] font-[560]">
-		<svg
-			width="30"
-			height="22"
-			viewBox="0 0 30 22"
-			fill="none"
-			stroke-linecap="round"
-			stroke-width="1.8"
-			aria-hidden="true"
-		>
+		<svg width="30" height="22" viewBox="0 0 30 22" fill="none" stroke-linecap="round" stroke-width="1.8" aria-hidden="true">
 			<path d="M1 11C7 11 7 3 13 3S18 11 29 11" stroke="var(--drain)" />
 			<path d="M1 11C12 11 12 18 17.4 18S23 11 29 11" stroke="var(--lift)" />
 			<path d="M1 11H29" stroke="var(--ink)" stroke-width="1.2" />
@@ -45,9 +36,7 @@
 		{#each PLACES as place (place.href)}
 			<a
 				href={place.href}
-				class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.href)
-					? 'here text-ink font-semibold'
-					: ''}"
+				class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.href) ? 'here text-ink font-semibold' : ''}"
 				aria-current={here(place.href) ? 'page' : undefined}
 			>
 				{place.label}

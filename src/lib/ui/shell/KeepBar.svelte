@@ -19,13 +19,10 @@
 		<p class="min-w-60 flex-1 leading-[18px]">
 			<b>Your records live in this browser only.</b>
 			<span class="text-ink2"
-				>It may clear them when space runs short, unless you ask it to keep them. A backup now and then is
-				wise all the same.</span
+				>It may clear them when space runs short, unless you ask it to keep them. A backup now and then is wise all the same.</span
 			>
 		</p>
 		<button type="button" class="btn" onclick={() => app.persist()}>Ask it to keep them</button>
-		<button type="button" class="btn btn-bare" onclick={() => app.save({ keepAskedAt: app.repo.stamp().now })}
-			>Not now</button
-		>
+		<button type="button" class="btn btn-bare" onclick={() => app.save({ keepAskedAt: app.repo.stamp().now })}>Not now</button>
 	</div>
 {/if}

@@ -18,8 +18,7 @@
 	const row = $derived(Math.max(26, (height - TOP - 24) / DAYS));
 	const midnight = $derived(new Date(now.toDateString()).getTime() + DAY_MS);
 	const und = (y: number) => 4.5 * Math.sin(y / 96 + 0.6) + 2 * Math.sin(y / 41 + 1);
-	const mean = (grades: Session['before']['grades']) =>
-		Math.max(0, ...grades.filter((g) => g.kind === 'puffiness').map((g) => g.grade));
+	const mean = (grades: Session['before']['grades']) => Math.max(0, ...grades.filter((g) => g.kind === 'puffiness').map((g) => g.grade));
 	const marks = $derived(
 		sessions
 			.map((s) => ({
@@ -34,8 +33,7 @@
 	);
 	/** Where the water stands, px of reach onto the sand. */
 	const reach = (y: number) =>
-		marks.reduce((sum, m) => sum + (17 * m.high * Math.exp(-(((y - m.y) / (row * 0.42)) ** 2))) ** 5, 0) **
-		(1 / 5);
+		marks.reduce((sum, m) => sum + (17 * m.high * Math.exp(-(((y - m.y) / (row * 0.42)) ** 2))) ** 5, 0) ** (1 / 5);
 	const edge = $derived.by(() => {
 		const points: string[] = [];
 		for (let y = 0; y <= height + 3; y += 4) points.push(`${(150 + und(y) - reach(y)).toFixed(1)} ${y}`);
@@ -44,8 +42,7 @@
 	/** The dune behind the beach, from the foot up, so that the outline closes. */
 	const dune = $derived.by(() => {
 		const points: string[] = [];
-		for (let y = height; y >= 0; y -= 8)
-			points.push(`${(54 + 0.8 * und(y + 40) + 1.6 * Math.sin(y / 23)).toFixed(1)} ${y}`);
+		for (let y = height; y >= 0; y -= 8) points.push(`${(54 + 0.8 * und(y + 40) + 1.6 * Math.sin(y / 23)).toFixed(1)} ${y}`);
 		return points.join('L');
 	});
 	const grains = $derived.by(() => {
@@ -83,11 +80,7 @@
 	});
 </script>
 
-<aside
-	class="relative w-[420px] flex-none overflow-hidden max-lg:hidden"
-	aria-label="The last two weeks"
-	bind:clientHeight={height}
->
+<aside class="relative w-[420px] flex-none overflow-hidden max-lg:hidden" aria-label="The last two weeks" bind:clientHeight={height}>
 	<svg
 		width={WIDTH}
 		{height}
@@ -115,8 +108,7 @@
 			<circle cx={x} cy={m.y} r="3" fill="var(--drain)" />
 			<path d="M{x} {m.y}H196L206 {m.labelY}" fill="none" stroke="var(--ink3)" stroke-width="0.7" />
 			<text x="212" y={m.labelY + 1} class="name">{name(m.clientId)}</text>
-			<text x="212" y={m.labelY + 14} class="note">high {m.high}{m.low === null ? '' : `, low ${m.low}`}</text
-			>
+			<text x="212" y={m.labelY + 14} class="note">high {m.high}{m.low === null ? '' : `, low ${m.low}`}</text>
 		{/each}
 		{#if !marks.length}<text x="212" y={TOP + 30} class="note">slack water: nobody was here</text>{/if}
 	</svg>

@@ -25,11 +25,7 @@
 	{#each STEPS as step, i (step.title)}
 		<li class="border-hair grid grid-cols-[44px_1fr_auto] items-center border-b py-5">
 			<span class="flare text-[28px] font-[460]">{i + 1}</span>
-			<span
-				><b class="block text-[17px] font-[540]">{step.title}</b><span class="text-ink2 text-[13.5px]"
-					>{step.words}</span
-				></span
-			>
+			<span><b class="block text-[17px] font-[540]">{step.title}</b><span class="text-ink2 text-[13.5px]">{step.words}</span></span>
 			<a class="btn {i === 0 ? 'btn-primary' : ''}" href={step.href}>{step.act}</a>
 		</li>
 	{/each}

@@ -10,13 +10,9 @@
 		short?: boolean;
 	}
 	let { step, short = true }: Props = $props();
-	const shown = $derived(
-		short && step.places.length > 2 ? [step.places[0]!, step.places.at(-1)!] : step.places
-	);
+	const shown = $derived(short && step.places.length > 2 ? [step.places[0]!, step.places.at(-1)!] : step.places);
 </script>
 
 {#if shown.length}
-	{#each shown as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span
-			>{i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref))}</span
-		>{/each}
+	{#each shown as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span>{i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref))}</span>{/each}
 {:else}{stepTitle(step)}{/if}

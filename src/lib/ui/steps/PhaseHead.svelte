@@ -22,8 +22,7 @@
 	let renaming = $state(false);
 	function rename(title: string) {
 		renaming = false;
-		if (title.trim() && title.trim() !== phase.title)
-			onedit(renamePhase(sequence, phase.id, title.trim().slice(0, 200)));
+		if (title.trim() && title.trim() !== phase.title) onedit(renamePhase(sequence, phase.id, title.trim().slice(0, 200)));
 	}
 	const focus = (node: HTMLInputElement) => node.select();
 </script>
@@ -44,12 +43,7 @@
 			}}
 		/>
 	{:else}
-		<button
-			type="button"
-			class="flex h-6 items-center gap-1 rounded pr-2"
-			aria-expanded={open}
-			onclick={ontoggle}
-		>
+		<button type="button" class="flex h-6 items-center gap-1 rounded pr-2" aria-expanded={open} onclick={ontoggle}>
 			{#if open}<ChevronDown size={15} />{:else}<ChevronRight size={15} />{/if}
 			<span class="flare font-semibold">{phase.title}</span>
 		</button>
@@ -57,20 +51,13 @@
 	<span class="flex flex-1 gap-2 overflow-hidden">
 		{#if !open}{#each steps.slice(0, 14) as step (step.id)}<AimGlyph aim={step.aim} />{/each}{/if}
 	</span>
-	{#if !open || !steps.length}<span class="text-ink3 text-[11.5px]"
-			>{steps.length} {steps.length === 1 ? 'step' : 'steps'}</span
-		>{/if}
+	{#if !open || !steps.length}<span class="text-ink3 text-[11.5px]">{steps.length} {steps.length === 1 ? 'step' : 'steps'}</span>{/if}
 	<DropdownMenu.Root>
 		<DropdownMenu.Trigger class="icon-btn h-6 w-6" aria-label="More for the phase {phase.title}"
 			><Ellipsis size={14} /></DropdownMenu.Trigger
 		>
 		<DropdownMenu.Portal>
-			<DropdownMenu.Content
-				class="floating"
-				sideOffset={2}
-				align="end"
-				onCloseAutoFocus={(e) => renaming && e.preventDefault()}
-			>
+			<DropdownMenu.Content class="floating" sideOffset={2} align="end" onCloseAutoFocus={(e) => renaming && e.preventDefault()}>
 				<DropdownMenu.Item class="floating-item" onSelect={() => (renaming = true)}>Rename</DropdownMenu.Item>
 				<DropdownMenu.Item
 					class="floating-item"

@@ -23,22 +23,16 @@
 	// The chosen step is always in sight.
 	let list: HTMLDivElement | undefined = $state();
 	$effect(() => {
-		if (draft.selectedId)
-			list
-				?.querySelector(`[data-row="${CSS.escape(draft.selectedId)}"]`)
-				?.scrollIntoView({ block: 'nearest' });
+		if (draft.selectedId) list?.querySelector(`[data-row="${CSS.escape(draft.selectedId)}"]`)?.scrollIntoView({ block: 'nearest' });
 	});
 	function drop(before: string | null, phase: Phase) {
-		if (dragged && dragged !== before)
-			edit(relocateStep(draft.sequence, dragged, before ? { before } : { phase: phase.id }));
+		if (dragged && dragged !== before) edit(relocateStep(draft.sequence, dragged, before ? { before } : { phase: phase.id }));
 		dragged = over = null;
 	}
 </script>
 
 <div class="heads text-ink3 border-hair border-b text-[11px]" aria-hidden="true">
-	<span class="col-span-3 pl-6">Step</span><span>Contact</span><span class="text-center">Press.</span><span
-		class="text-right">Dose</span
-	>
+	<span class="col-span-3 pl-6">Step</span><span>Contact</span><span class="text-center">Press.</span><span class="text-right">Dose</span>
 	<span class="pl-2">Side</span><span class="text-right">Time</span>
 </div>
 <div bind:this={list} class="min-h-0 flex-1 overflow-y-auto pb-3" role="group" aria-label="Steps">

@@ -34,9 +34,7 @@
 	const step = $derived(placed.step);
 	const level = $derived(peakLevel(step));
 	const contactWords = $derived(
-		step.contact === 'tool' && step.tool
-			? TOOLS[step.tool.id].toLowerCase()
-			: CONTACTS[step.contact].toLowerCase()
+		step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()
 	);
 	const FLAG_WORDS = { stop: 'may hurt', caution: 'a caution', advice: 'an advice' } as const;
 </script>
@@ -54,14 +52,11 @@
 		data-step-button
 		tabindex={selected ? 0 : -1}
 		aria-current={selected ? 'step' : undefined}
-		aria-label="{placed.number}. {AIMS[step.aim]}: {step.places.join(' to ') ||
-			'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(step.dose)}, {sideText(
-			step.side
-		)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
+		aria-label="{placed.number}. {AIMS[step.aim]}: {step.places.join(' to ') || 'whole face'}, {contactWords}, {LEVEL_NAMES[
+			level
+		]}, {doseText(step.dose)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
 	></button>
-	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}"
-		>{placed.number}</span
-	>
+	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{placed.number}</span>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
 	<span class="pointer-events-none z-10 flex min-w-0 items-center"
 		><span class="truncate"><PathText {step} /></span>{#if step.end.kind === 'link'}<LinkGlyph />{/if}</span
@@ -80,8 +75,7 @@
 			</InlineMenu>
 		{:else}
 			<span class="text-ink2 flex min-w-0 items-center gap-1.5"
-				><Footprint contact={step.contact} tool={step.tool?.id} /><span class="truncate">{contactWords}</span
-				></span
+				><Footprint contact={step.contact} tool={step.tool?.id} /><span class="truncate">{contactWords}</span></span
 			>
 		{/if}
 	</span>
@@ -114,11 +108,7 @@
 			/>{step.dose.kind === 'reps' ? ' ×' : step.dose.kind === 'seconds' ? ' s' : ' br'}
 		{:else}{doseText(step.dose).replace(/ breaths?/, ' br')}{/if}
 	</span>
-	<span
-		class="z-10 flex items-center gap-1.5 pl-2 text-[11.5px] {selected
-			? ''
-			: 'text-ink2 pointer-events-none'}"
-	>
+	<span class="z-10 flex items-center gap-1.5 pl-2 text-[11.5px] {selected ? '' : 'text-ink2 pointer-events-none'}">
 		{#if selected && step.side !== undefined}
 			<InlineMenu
 				label="Side: {sideText(step.side)}"

@@ -18,12 +18,7 @@ export const setTarget = (sequence: Sequence, step: Step, target: number): Edit 
 	setStep(sequence, step.id, { dose: withTarget(step.dose, target) });
 
 /** A contact by hand or a tool; the two exclude each other. */
-export function setContact(
-	sequence: Sequence,
-	step: Step,
-	contact: Contact,
-	tool: ToolId = 'stone-plate'
-): Edit {
+export function setContact(sequence: Sequence, step: Step, contact: Contact, tool: ToolId = 'stone-plate'): Edit {
 	const wanted =
 		contact === 'tool'
 			? { id: tool, ...(tool === 'stone-plate' ? { edge: 'long-convex' as const, tiltDegrees: 15 } : {}) }

@@ -40,9 +40,7 @@
 	async function load(id: string) {
 		const stored = await app.run(() => app.repo.sequence(id));
 		missing = !stored;
-		draft = stored
-			? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo)
-			: null;
+		draft = stored ? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo) : null;
 		const first = draft?.steps[0]?.step.id;
 		if (first) draft?.select(page.url.searchParams.get('step') ?? first);
 		await lookForSecond(id);
@@ -87,19 +85,13 @@
 		{#if draft.saving.state === 'trouble'}<button
 				type="button"
 				class="btn"
-				onclick={() =>
-					draft && saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence))}
-				>Export it</button
+				onclick={() => draft && saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence))}>Export it</button
 			><button type="button" class="btn" onclick={() => draft?.retry()}>Try again</button>{/if}
-		<TipButton
-			tip={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'}
-			disabled={!draft.undoLabel}
-			onclick={() => draft?.undo()}><Undo2 size={16} /></TipButton
+		<TipButton tip={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'} disabled={!draft.undoLabel} onclick={() => draft?.undo()}
+			><Undo2 size={16} /></TipButton
 		>
-		<TipButton
-			tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'}
-			disabled={!draft.redoLabel}
-			onclick={() => draft?.redo()}><Redo2 size={16} /></TipButton
+		<TipButton tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'} disabled={!draft.redoLabel} onclick={() => draft?.redo()}
+			><Redo2 size={16} /></TipButton
 		>
 		<a class="btn" href="/print/{draft.sequence.id}">Print</a>
 		<a class="btn btn-primary" href="/session?sequence={draft.sequence.id}">Start session</a>

@@ -32,38 +32,27 @@
 {#if sequence && judged}
 	<div class="sheet mx-auto w-full max-w-[820px] p-6">
 		<div class="no-print mb-4 flex gap-2">
-			<a class="btn" href="/compose/{sequence.id}">Back</a><button
-				type="button"
-				class="btn btn-primary"
-				onclick={() => window.print()}>Print</button
+			<a class="btn" href="/compose/{sequence.id}">Back</a><button type="button" class="btn btn-primary" onclick={() => window.print()}
+				>Print</button
 			>
 		</div>
 		<h1 class="text-2xl font-[540]">{sequence.title}</h1>
 		<p class="py-1">
-			{clock(judged.timing.expectedSeconds)} ({clock(judged.timing.minSeconds)} to {clock(
-				judged.timing.maxSeconds
-			)}), {sequence.school.title.toLowerCase()}, for {sequence.performer === 'self' ? 'oneself' : 'a client'}
+			{clock(judged.timing.expectedSeconds)} ({clock(judged.timing.minSeconds)} to {clock(judged.timing.maxSeconds)}), {sequence.school.title.toLowerCase()},
+			for {sequence.performer === 'self' ? 'oneself' : 'a client'}
 		</p>
 		<p class="my-2 border-y-2 border-current py-1.5 font-[560]">{CAUTION_LINE}</p>
-		<MiniScore
-			events={judged.events}
-			byId={judged.context.byId}
-			width={760}
-			label="Score of {sequence.title}"
-		/>
+		<MiniScore events={judged.events} byId={judged.context.byId} width={760} label="Score of {sequence.title}" />
 		<table class="mt-2 w-full border-collapse text-[12px]">
 			<thead
 				><tr class="border-b border-current text-left"
-					><th>No</th><th>Aim</th><th>Place</th><th>Contact</th><th>Pressure</th><th>Dose</th><th>Side</th><th
-						class="text-right">At</th
+					><th>No</th><th>Aim</th><th>Place</th><th>Contact</th><th>Pressure</th><th>Dose</th><th>Side</th><th class="text-right">At</th
 					></tr
 				></thead
 			>
 			<tbody>
 				{#each judged.context.steps as { step, number, phase, at } (step.id)}
-					{#if at[1] === 0 && at[2] === 0}<tr
-							><th colspan="8" class="pt-2.5 text-left text-[13px]">{phase.title}</th></tr
-						>{/if}
+					{#if at[1] === 0 && at[2] === 0}<tr><th colspan="8" class="pt-2.5 text-left text-[13px]">{phase.title}</th></tr>{/if}
 					<tr class="border-hair border-b align-top">
 						<td class="py-1 pr-2">{number}</td><td class="pr-2">{AIMS[step.aim]}</td>
 						<td class="pr-2 whitespace-nowrap"
@@ -71,11 +60,9 @@
 									>then drain: {step.end.places.map((p) => whereOf(placeOf(p))).join(', ')}</i
 								>{/if}{#if step.note}<br /><i>{step.note}</i>{/if}</td
 						>
-						<td class="pr-2 whitespace-nowrap"
-							>{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}</td
-						>
-						<td class="pr-2">{peakLevel(step)} {LEVEL_NAMES[peakLevel(step)]}</td><td
-							class="pr-2 whitespace-nowrap">{doseText(step.dose)}</td
+						<td class="pr-2 whitespace-nowrap">{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}</td>
+						<td class="pr-2">{peakLevel(step)} {LEVEL_NAMES[peakLevel(step)]}</td><td class="pr-2 whitespace-nowrap"
+							>{doseText(step.dose)}</td
 						><td class="pr-2 whitespace-nowrap">{sideText(step.side)}</td>
 						<td class="text-right">{clock(judged.timing.steps.get(step.id)?.startSeconds ?? 0)}</td>
 					</tr>

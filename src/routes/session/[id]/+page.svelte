@@ -51,8 +51,7 @@
 	});
 
 	/** The place is noted every few seconds and at each step, so that an interruption loses nothing. */
-	const note = () =>
-		runner && session && localStorage.setItem(storeKey(session.id), JSON.stringify(runner.state()));
+	const note = () => runner && session && localStorage.setItem(storeKey(session.id), JSON.stringify(runner.state()));
 	$effect(() => {
 		void runner?.position.index;
 		void runner?.playing;
@@ -89,11 +88,7 @@
 	async function end() {
 		if (!draft || !runner) return;
 		runner.pause();
-		const [done, workedSeconds, haltedSeconds] = [
-			runner.done(),
-			Math.round(runner.workedSeconds),
-			Math.round(runner.haltedSeconds)
-		];
+		const [done, workedSeconds, haltedSeconds] = [runner.done(), Math.round(runner.workedSeconds), Math.round(runner.haltedSeconds)];
 		await draft.change({ endedAt: app.repo.stamp().now, done, workedSeconds, haltedSeconds });
 		if (draft.saving.state === 'saved') localStorage.removeItem(storeKey(draft.current.id));
 		void lock?.release();

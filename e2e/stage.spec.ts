@@ -1,0 +1,84 @@
+import { expect, test } from '@playwright/test';
+import { beginDemo, demoURL } from './support';
+
+test('the clock of the stage stays true in a hidden tab, and a halt is no work', async ({ page }) => {
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).waitFor();
+	// Frames stop, as in a hidden tab; the clock of the machine goes on.
+	await page.evaluate(() => {
+		const state = window as unknown as { real: typeof requestAnimationFrame; late: FrameRequestCallback[] };
+		state.real = window.requestAnimationFrame;
+		state.late = [];
+		window.requestAnimationFrame = (f) => state.late.push(f);
+	});
+	await page.keyboard.press('Space');
+	await page.waitForTimeout(8500);
+	await page.evaluate(() => {
+		const state = window as unknown as { real: typeof requestAnimationFrame; late: FrameRequestCallback[] };
+		window.requestAnimationFrame = state.real;
+		state.late.forEach((f) => f(performance.now()));
+	});
+	// Seven pumps at the collarbone take seven seconds: the second step is under way.
+	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	await page.keyboard.press('Space');
+	await page.waitForTimeout(1500);
+	await page.keyboard.press('Space');
+	await page.keyboard.press('Space');
+	await page.keyboard.press('e');
+	await expect(page.getByText(/and a halt of 0:0\d/)).toBeVisible();
+});
+
+test('skipping and going back; what was skipped is not done', async ({ page }) => {
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('heading', { name: 'Nodes below the ear' })).toBeVisible();
+	await page.keyboard.press('ArrowLeft');
+	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	for (let i = 0; i < 11; i++) await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
+	await expect(page.getByText(/of 12/)).toBeVisible();
+	await page.getByLabel('Side effects, if any').fill('a little redness');
+	await page.getByLabel('Note for next time').fill('five more on the right');
+	await page.getByRole('button', { name: 'Close session' }).click();
+	await expect(page.getByText('a little redness')).toBeVisible();
+	await page.goto(demoURL);
+	await expect(page.getByText('five more on the right')).toBeVisible();
+});
+
+test('an interrupted session waits on Today', async ({ page }) => {
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	await page.waitForTimeout(1200);
+	await page.goto(demoURL);
+	await expect(page.getByText(/was interrupted, today/)).toBeVisible();
+	await page.getByRole('link', { name: 'Go on' }).click();
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
+});
+
+test('no refusal of the content policy, and nothing comes from elsewhere', async ({ page }) => {
+	const trouble: string[] = [];
+	const foreign: string[] = [];
+	page.on('console', (m) => m.type() === 'error' && trouble.push(m.text()));
+	page.on('pageerror', (e) => trouble.push(e.message));
+	page.on('request', (r) => !r.url().startsWith(demoURL) && !/^(data|blob):/.test(r.url()) && foreign.push(r.url()));
+	await beginDemo(page);
+	for (const path of [
+		'/compose',
+		'/compose/demo-glass-jaw',
+		'/session',
+		'/progress',
+		'/clients',
+		'/exchange',
+		'/settings'
+	]) {
+		await page.goto(demoURL + path);
+		await page.getByRole('heading').first().waitFor();
+	}
+	expect(trouble).toEqual([]);
+	expect(foreign).toEqual([]);
+});
