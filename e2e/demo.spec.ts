@@ -51,7 +51,7 @@ test('two windows on one sequence: both versions are kept and offered side by si
 	await saved(page);
 	await other.getByLabel('Title of the sequence').fill('Stone, yours');
 	await other.keyboard.press('Tab');
-	const dialog = other.getByRole('alertdialog', { name: 'Two windows changed this sequence' });
+	const dialog = other.getByRole('alertdialog', { name: 'Two versions of this sequence' });
 	await expect(dialog).toContainText('Stone, mine');
 	await expect(dialog).toContainText('Stone, yours');
 	await dialog.getByRole('button', { name: 'Keep both as two sequences' }).click();

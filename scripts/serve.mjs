@@ -1,11 +1,13 @@
 // Builds and serves the application; used by `npm run demo` and `npm start`.
 import { spawn } from 'node:child_process';
-import { bin, freePort, installPackages, root, run, serverEnv } from './setup.mjs';
+import { bin, builtAlready, freePort, installPackages, root, run, serverEnv } from './setup.mjs';
 
 export async function serve({ demo }) {
 	installPackages();
-	console.log('Building …');
-	if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+	if (!builtAlready()) {
+		console.log('Building …');
+		if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+	}
 	const port = Number(process.env.PORT) || (await freePort());
 	const server = spawn(process.execPath, [`${root}build/index.js`], {
 		cwd: root,

@@ -1,7 +1,7 @@
 // Set-up that the other commands share. It needs nothing but Node, and does nothing the second time.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
 
@@ -56,6 +56,21 @@ export function ensureChromium() {
 		'Chromium is not installed, and this user may not install it. Run `apt-get install chromium` as root, or set CHROMIUM_PATH to a Chromium.'
 	);
 	return false;
+}
+
+/** Whether the build is younger than everything it is made from. */
+export function builtAlready() {
+	const made = `${root}build/index.js`;
+	if (!existsSync(made)) return false;
+	const since = statSync(made).mtimeMs;
+	const younger = (path) => {
+		const stat = statSync(path);
+		if (stat.isDirectory()) return readdirSync(path).some((name) => younger(`${path}/${name}`));
+		return stat.mtimeMs > since;
+	};
+	return !['src', 'static', 'package-lock.json', 'svelte.config.js', 'vite.config.ts'].some((p) =>
+		younger(`${root}${p}`)
+	);
 }
 
 /** A port that is free now. */

@@ -30,7 +30,6 @@ export class Repository {
 	sequence = (id: string) => this.db.sequences.get(id);
 	session = (id: string) => this.db.sessions.get(id);
 	sessionsOf = (clientId: string) => this.db.sessions.where('clientId').equals(clientId).sortBy('startedAt');
-	sessionsSince = (iso: string) => this.db.sessions.where('startedAt').aboveOrEqual(iso).reverse().sortBy('startedAt');
 	allSessions = () => this.db.sessions.toArray();
 	secondVersionsOf = (recordId: string) => this.db.secondVersions.where('recordId').equals(recordId).toArray();
 

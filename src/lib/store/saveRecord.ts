@@ -104,3 +104,20 @@ export async function settleSequence(
 		await db.secondVersions.delete(second.id);
 	});
 }
+
+/** Settles two versions of a client or a session: the chosen one stands, with a revision above both. */
+export async function settleRecord(
+	db: SoftTideDb,
+	second: SecondVersion,
+	choice: 'stored' | 'second',
+	stamp: Stamp
+): Promise<void> {
+	const table = (second.kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<RevisionedRecord, 'id'>;
+	await db.transaction('rw', [table, db.secondVersions], async () => {
+		const other = second.record as Client | Session;
+		const stored = await table.get(second.recordId);
+		const revision = Math.max(stored?.revision ?? 0, other.revision) + 1;
+		if (choice === 'second') await table.put({ ...other, revision, updatedAt: stamp.now });
+		await db.secondVersions.delete(second.id);
+	});
+}

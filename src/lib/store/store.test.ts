@@ -9,7 +9,7 @@ import { makeDb, type SoftTideDb, type StoredSequence } from './db';
 import { applyImport, planImport, planOfSequence } from './importPlan';
 import { storageTrouble } from './plainWords';
 import { Repository } from './repository';
-import { settleSequence } from './saveRecord';
+import { settleRecord, settleSequence } from './saveRecord';
 
 let made: SoftTideDb[] = [];
 let n = 0;
@@ -77,6 +77,33 @@ describe('revisions', () => {
 		await repo.saveClient({ ...stored, name: 'Bodil' });
 		expect((await repo.saveClient({ ...stored, name: 'Bob' })).second).toBe(true);
 		expect((await repo.client('c'))!.name).toBe('Bodil');
+		const [second] = await repo.secondVersionsOf('c');
+		await settleRecord(repo.db, second!, 'second', repo.stamp());
+		expect(await repo.client('c')).toMatchObject({ name: 'Bob', revision: 3 });
+		expect(await repo.secondVersionsOf('c')).toEqual([]);
+	});
+	test('for a session the stored one may stand', async () => {
+		const repo = await filled();
+		const stored = (await repo.session('x'))!;
+		await repo.saveSession({ ...stored, note: 'first' });
+		await repo.saveSession({ ...stored, note: 'late' });
+		await settleRecord(repo.db, (await repo.secondVersionsOf('x'))[0]!, 'stored', repo.stamp());
+		expect((await repo.session('x'))!.note).toBe('first');
+		expect(await repo.secondVersionsOf('x')).toEqual([]);
+	});
+	test('lists come in their order, and what is unknown is not there', async () => {
+		const repo = await filled();
+		await repo.saveClient({ ...client, id: 'd', name: 'Anouk' });
+		expect((await repo.clients()).map((c) => c.name)).toEqual(['Anouk', 'Bo']);
+		await repo.saveSession({ ...session, id: 'w', startedAt: '2026-02-01T08:00:00.000Z' });
+		expect((await repo.sessionsOf('c')).map((s) => s.id)).toEqual(['w', 'x']);
+		expect(await repo.allSessions()).toHaveLength(2);
+		expect(await repo.sequence('nothing')).toBeUndefined();
+		const removed = await repo.removeSequence('s1');
+		expect(await repo.sequences()).toEqual([]);
+		await repo.putBack(removed!);
+		expect(await repo.sequences()).toHaveLength(1);
+		expect((await repo.settings()).theme).toBe('evening');
 	});
 	test('a draft that is not valid is refused and nothing is stored', async () => {
 		const repo = await filled();

@@ -4,6 +4,8 @@
 	import type { Client } from '$lib/core/measure/records.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { settleRecord } from '$lib/store/saveRecord';
+	import OtherVersion from '$lib/ui/shell/OtherVersion.svelte';
 	import ClientForm from '$lib/ui/session/ClientForm.svelte';
 
 	const app = useApp();
@@ -38,6 +40,26 @@
 	async function change(client: Client, fields: Partial<Client>) {
 		const saved = await app.run(() => app.repo.saveClient({ ...client, ...fields }));
 		said = saved?.second ? 'Another window changed this client too. Its version stands; yours is kept beside it.' : saved ? 'Saved' : '';
+	}
+	const seconds = liveRows(
+		() => chosen?.id ?? null,
+		(id) => (id ? app.repo.secondVersionsOf(id) : Promise.resolve([])),
+		[]
+	);
+	const second = $derived(seconds.current[0] ?? null);
+	const facts = $derived.by(() => {
+		const other = second?.record as Client | undefined;
+		if (!chosen || !other) return [];
+		const fields = [
+			['Name', 'name'],
+			['Mind', 'cautions'],
+			['Note', 'note']
+		] as const;
+		return fields.map(([name, field]) => ({ name, stored: chosen[field], second: other[field] }));
+	});
+	async function settle(choice: 'stored' | 'second') {
+		if (second) await app.run(() => settleRecord(app.repo.db, second, choice, app.repo.stamp()));
+		said = '';
 	}
 	async function remove() {
 		if (!chosen) return;
@@ -80,8 +102,9 @@
 	</section>
 	{#if chosen}
 		<section class="min-h-0 overflow-y-auto px-6 pb-6" aria-label={chosen.name}>
-			{#key chosen.id}
+			{#key `${chosen.id} ${second === null}`}
 				<h2 class="pt-3 text-[22px] leading-8 font-[520]">{chosen.name}</h2>
+				{#if second}<OtherVersion {facts} onchoose={settle} />{/if}
 				<div class="flex flex-wrap gap-2 py-3">
 					<button
 						type="button"

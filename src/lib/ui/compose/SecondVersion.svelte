@@ -15,8 +15,8 @@
 	let { stored, second, context, onchoose }: Props = $props();
 	const versions = $derived(
 		[
-			{ sequence: stored, name: 'Saved by the other window', choice: 'stored' as const },
-			{ sequence: second, name: 'What you have here', choice: 'second' as const }
+			{ sequence: stored, name: 'As it is stored', choice: 'stored' as const },
+			{ sequence: second, name: 'Kept beside it', choice: 'second' as const }
 		].map((v) => {
 			const steps = stepsOf(v.sequence);
 			return { ...v, events: expand(v.sequence, context), byId: new Map(steps.map((s) => [s.step.id, s])) };
@@ -31,9 +31,9 @@
 			escapeKeydownBehavior="ignore"
 			class="border-edge bg-paper fixed top-1/2 left-1/2 z-40 w-[calc(100vw-32px)] max-w-[720px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
 		>
-			<AlertDialog.Title class="flare text-lg font-[540]">Two windows changed this sequence</AlertDialog.Title>
+			<AlertDialog.Title class="flare text-lg font-[540]">Two versions of this sequence</AlertDialog.Title>
 			<AlertDialog.Description class="text-ink2 mt-1 text-[13px]"
-				>Both are kept. Choose which one goes on under this name.</AlertDialog.Description
+				>It was changed in another window or by a file meanwhile, so both are kept. Choose which one goes on under this name.</AlertDialog.Description
 			>
 			<div class="mt-4 grid gap-4 sm:grid-cols-2">
 				{#each versions as v (v.choice)}

@@ -2,24 +2,22 @@
 	import { onMount } from 'svelte';
 	import { tinykeys } from 'tinykeys';
 	import { labelOf, placeOf, SIDES, type Side } from '$lib/core/atlas/places';
-	import { LEVEL_NAMES, levelRangeKPa, scaleGrams } from '$lib/core/pressure/levels';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/sequence/describe';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import { CONTACT_AREA_CM2, CONTACTS, MOTIONS, TOOLS } from '$lib/core/technique/vocabulary';
+	import { MOTIONS } from '$lib/core/technique/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
-	import Footprint from '../glyphs/Footprint.svelte';
 	import FaceMap from '../map/FaceMap.svelte';
 	import { focusFrame } from '../map/orientation';
 	import { pathPoints } from '../map/strokeShape';
 	import { FIGURE } from '$lib/core/atlas/geometry';
 	import MiniScore from '../score/MiniScore.svelte';
-	import PressureSection from './PressureSection.svelte';
+	import { sideWords } from './sideWords';
 	import StageButton from './StageButton.svelte';
+	import StageFacts from './StageFacts.svelte';
 	import StepWaves from './StepWaves.svelte';
 
 	interface Props {
@@ -40,17 +38,9 @@
 	const placed = $derived(context.byId.get(p.event?.stepId ?? judgement.events.at(-1)!.stepId)!);
 	const step = $derived(placed.step);
 	const run = $derived(judgement.events.filter((e) => e.stepId === step.id && sameRun(e.startSeconds)));
-	const level = $derived(peakLevel(step));
-	const kPa = $derived(levelRangeKPa(level, working));
-	const area = $derived(CONTACT_AREA_CM2[step.contact]);
 	const side = $derived(p.event?.side === 'left' || p.event?.side === 'right' ? p.event.side : null);
-	const SIDE_WORDS = $derived(
-		side
-			? [`Client’s ${side}`, sideAfter() ? `then the ${sideAfter()}` : '']
-			: p.event?.side === 'midline'
-				? ['Along the middle', '']
-				: ['Both sides', 'at once']
-	);
+	const then = $derived(sideAfter());
+	const midline = $derived(p.event?.side === 'midline');
 	const next = $derived(context.steps[placed.number]);
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
@@ -169,54 +159,7 @@
 							>× · {Math.ceil(p.eventLeftSeconds)} s</span
 						>{/if}
 				</p>
-				<ul class="space-y-3 text-[20px] leading-6">
-					<li class="flex items-center gap-3">
-						<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
-							><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
-							<path
-								d="M10 17C16 17 16 4 22 4S28 17 34 17"
-								fill={side === 'right' ? 'none' : 'var(--drain)'}
-								stroke="var(--drain)"
-								stroke-width="1.6"
-								stroke-dasharray={side === 'right' ? '3 3' : undefined}
-							/>
-							<path
-								d="M28 17C34 17 34 30 40 30S46 17 52 17"
-								fill={side === 'left' ? 'none' : 'var(--drain)'}
-								stroke="var(--drain)"
-								stroke-width="1.6"
-								stroke-dasharray={side === 'left' ? '3 3' : undefined}
-							/></svg
-						>
-						<div>
-							<span class="sr-only">Side: </span>
-							<span>
-								<b class="font-semibold">{SIDE_WORDS[0]}</b><br /><span class="text-ink2">{SIDE_WORDS[1]}</span>
-							</span>
-						</div>
-					</li>
-					<li class="flex items-center gap-3">
-						<Footprint contact={step.contact} tool={step.tool?.id} size={62} />
-						<div>
-							<span class="sr-only">Contact: </span>
-							<span class="font-semibold">
-								{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}
-							</span>
-						</div>
-					</li>
-					<li class="flex items-center gap-3">
-						<PressureSection {level} />
-						<div>
-							<span class="sr-only">Pressure: </span>
-							<span>
-								<b class="inline-block font-semibold first-letter:uppercase">{LEVEL_NAMES[level]}, {level} of 4</b><br /><span
-									class="text-ink2 whitespace-nowrap"
-									>{kPa[0]}–{kPa[1]} kPa{#if area}, {Math.round(scaleGrams(kPa[0], area))}–{Math.round(scaleGrams(kPa[1], area))} g{/if}</span
-								>
-							</span>
-						</div>
-					</li>
-				</ul>
+				<StageFacts {step} {side} {then} {midline} {working} />
 			</div>
 			<div class="flex items-baseline justify-between text-[20px]">
 				<span
@@ -260,7 +203,7 @@
 		<StageButton label="End here" hint="E, when paused" glyph={GLYPHS.end} onclick={onend} />
 	</div>
 	<p class="sr-only" role="status">
-		{placed.number}. {stepTitle(step)}, {SIDE_WORDS.join(', ')}. {runner.playing ? '' : 'Paused.'}
+		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {runner.playing ? '' : 'Paused.'}
 	</p>
 </div>
 

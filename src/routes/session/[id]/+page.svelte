@@ -7,6 +7,9 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { Runner, type RunState } from '$lib/state/runner.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { settleRecord } from '$lib/store/saveRecord';
+	import OtherVersion from '$lib/ui/shell/OtherVersion.svelte';
 	import AfterBoard from '$lib/ui/session/AfterBoard.svelte';
 	import Stage from '$lib/ui/session/Stage.svelte';
 	import { Tones } from '$lib/ui/session/tone';
@@ -22,6 +25,28 @@
 	const performing = $derived(session !== null && session.endedAt === null && runner !== null);
 	const storeKey = (id: string) => `soft-tide-stage-${id}`;
 
+	const seconds = liveRows(
+		() => page.params.id!,
+		(id) => app.repo.secondVersionsOf(id),
+		[]
+	);
+	const second = $derived(seconds.current[0] ?? null);
+	const facts = $derived.by(() => {
+		const other = second?.record as Session | undefined;
+		if (!session || !other) return [];
+		const count = (s: Session) => `${s.before.grades.length} before, ${s.after?.grades.length ?? 0} after`;
+		return [
+			{ name: 'Places felt', stored: count(session), second: count(other) },
+			{ name: 'Worked', stored: `${session.workedSeconds} s`, second: `${other.workedSeconds} s` },
+			{ name: 'Side effects', stored: session.sideEffects, second: other.sideEffects },
+			{ name: 'Note', stored: session.note, second: other.note }
+		];
+	});
+	async function settle(choice: 'stored' | 'second') {
+		if (!second) return;
+		await app.run(() => settleRecord(app.repo.db, second, choice, app.repo.stamp()));
+		await load(second.recordId);
+	}
 	async function load(id: string) {
 		const found = (await app.run(() => app.repo.session(id))) ?? null;
 		draft = found ? new SessionDraft(found, app.repo) : null;
@@ -123,6 +148,7 @@
 		onwake={wake}
 	/>
 {:else if session}
+	{#if second}<div class="px-5"><OtherVersion {facts} onchoose={settle} /></div>{/if}
 	<AfterBoard
 		{session}
 		clientName={client?.name ?? ''}
