@@ -36,7 +36,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 
 	await test.step('its findings, and a fix', async () => {
 		await page.getByRole('tab', { name: /Findings/ }).click();
-		const stranded = page.getByText(/left: fluid stays at the cheekbone after 2/).first();
+		const stranded = page.getByText('2 leaves fluid behind on both sides: apple of the cheek and cheekbone.').first();
 		await expect(stranded).toBeVisible();
 		await page.getByRole('button', { name: 'Add drain link' }).first().click();
 		await expect(stranded).toBeHidden();

@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { flushSync, mount, unmount, type Component } from 'svelte';
 import { afterEach, describe, expect, test, vi } from 'vitest';
+import { sentenceOf } from '$lib/core/rules/wording';
 import { judge } from '$lib/core/rules/judge';
 import { emptyLook, distanceRows, withDistance, withGrade, zoneChanges } from '$lib/core/measure/look';
 import { expand } from '$lib/core/sequence/expand';
@@ -238,13 +239,13 @@ describe('panels', () => {
 		const sequence = sequenceOf([step('a', ['malar', 'zygoma'], { pressure: 3 })]);
 		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'pressure-cap')!;
 		const [onfix, onjump] = [vi.fn(), vi.fn()];
-		const root = show(Finding, { finding, onfix, onjump });
+		const root = show(Finding, { finding, sentence: sentenceOf(finding), onfix, onjump });
 		expect(root.textContent).toContain('1 is firm (3) on the apple of the cheek, light (1) at most.');
 		const [jump, fix] = all(root, 'button');
 		jump!.click();
 		fix!.click();
 		expect([onjump.mock.calls.length, onfix.mock.calls.length]).toEqual([1, 1]);
-		expect(all(show(Finding, { finding, onfix: null }), 'button')).toEqual([]);
+		expect(all(show(Finding, { finding, sentence: sentenceOf(finding), onfix: null }), 'button')).toEqual([]);
 	});
 	test('the add panel fills the way in and offers what suits', () => {
 		const onadd = vi.fn();

@@ -1,16 +1,17 @@
 <script lang="ts">
 	import type { Finding } from '$lib/core/rules/rule';
-	import { FIX_LABELS, sentenceOf } from '$lib/core/rules/wording';
+	import { FIX_LABELS, type Sentence } from '$lib/core/rules/wording';
 	import Pennant from '../glyphs/Pennant.svelte';
 
 	interface Props {
 		finding: Finding;
+		/** What is said of it; of several at once where they belong together. */
+		sentence: Sentence;
 		/** Null where no fix is possible. */
 		onfix: (() => void) | null;
 		onjump?: () => void;
 	}
-	let { finding, onfix, onjump }: Props = $props();
-	const sentence = $derived(sentenceOf(finding));
+	let { finding, sentence, onfix, onjump }: Props = $props();
 	const WORD = { stop: 'Stop', caution: 'Caution', advice: 'Advice' } as const;
 </script>
 

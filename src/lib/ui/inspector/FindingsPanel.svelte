@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { groupFindings, groupSentence } from '$lib/core/rules/grouping';
 	import { fixFor } from '$lib/core/rules/judge';
 	import type { Finding as FindingRecord } from '$lib/core/rules/rule';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -10,7 +11,7 @@
 		stepId?: string;
 	}
 	let { draft, stepId }: Props = $props();
-	const shown = $derived(draft.judgement.findings.filter((f) => !stepId || f.stepIds.includes(stepId)));
+	const shown = $derived(groupFindings(draft.judgement.findings.filter((f) => !stepId || f.stepIds.includes(stepId))));
 	const fixOf = (finding: FindingRecord) =>
 		finding.fixable && fixFor(draft.sequence, finding, draft.context) ? () => draft.fix(finding) : null;
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
@@ -18,8 +19,13 @@
 
 {#if shown.length}
 	<ul class="divide-hair divide-y">
-		{#each shown as finding (finding.key)}
-			<Finding {finding} onfix={fixOf(finding)} onjump={stepId ? undefined : jump(finding)} />
+		{#each shown as group (group.key)}
+			<Finding
+				finding={group.lead}
+				sentence={groupSentence(group)}
+				onfix={fixOf(group.lead)}
+				onjump={stepId ? undefined : jump(group.lead)}
+			/>
 		{/each}
 	</ul>
 {:else if !stepId}

@@ -86,18 +86,21 @@ export function gateArc(f: ScoreFrame, a: number, b: number, dir: Direction, sca
 
 /** A gate in the bar: the gap, and the two jetties beside it. `dir` 0 opens the whole bar, else one half. */
 export function gate(f: ScoreFrame, a: number, b: number, dir: Direction | 0): { gap: string; jetties: string } {
-	const x = (a + b) / 2;
-	const [up, down] = [yUp(f, x), yDown(f, x)];
-	const middle = (up + down) / 2;
-	const top = dir > 0 ? middle : up - 0.8;
-	const foot = dir < 0 ? middle : down + 0.8;
+	const middle = (x: number) => (yUp(f, x) + yDown(f, x)) / 2;
+	const top = (x: number) => (dir > 0 ? middle(x) : yUp(f, x) - 0.8);
+	const foot = (x: number) => (dir < 0 ? middle(x) : yDown(f, x) + 0.8);
+	// A wide gap bends with the shore.
+	const n = Math.max(1, Math.ceil((b - a) / 20));
+	const xs = Array.from({ length: n + 1 }, (_, i) => a + 1 + ((b - a - 2) * i) / n);
+	const along = (y: (x: number) => number, way: readonly number[]) => way.map((x) => `${r1(x)} ${r1(y(x))}`).join('L');
 	const jut = f.bar * 0.22;
-	const [j0, j1] = [dir > 0 ? middle : up - jut, dir < 0 ? middle : down + jut];
 	const bow = Math.min(3, (b - a) * 0.12);
-	const jetty = (at: number, k: number) =>
-		`M${r1(at)} ${r1(j0)}Q${r1(at + k)} ${r1((j0 + j1) / 2)} ${r1(at)} ${r1(j1)}`;
+	const jetty = (x: number, k: number) => {
+		const [y0, y1] = [dir > 0 ? middle(x) : yUp(f, x) - jut, dir < 0 ? middle(x) : yDown(f, x) + jut];
+		return `M${r1(x)} ${r1(y0)}Q${r1(x + k)} ${r1((y0 + y1) / 2)} ${r1(x)} ${r1(y1)}`;
+	};
 	return {
-		gap: `M${r1(a + 1)} ${r1(top)}H${r1(b - 1)}V${r1(foot)}H${r1(a + 1)}Z`,
+		gap: `M${along(top, xs)}L${along(foot, [...xs].reverse())}Z`,
 		jetties: jetty(a, bow) + jetty(b, -bow)
 	};
 }

@@ -1,0 +1,35 @@
+import { labelOf, placeOf } from '../atlas/places';
+import type { Finding } from './rule';
+import { sentenceOf, type Sentence } from './wording';
+
+/** Findings that one look, and one fix, takes together: the same rule on the same steps at the same severity. */
+export interface FindingGroup {
+	readonly key: string;
+	readonly lead: Finding;
+	readonly findings: readonly Finding[];
+}
+
+/** Only stranded fluid comes in flocks: every zone and side that a stroke leaves behind. */
+const FLOCKS: readonly string[] = ['stranded'];
+
+export function groupFindings(findings: readonly Finding[]): FindingGroup[] {
+	const groups = new Map<string, Finding[]>();
+	for (const finding of findings) {
+		const flock = FLOCKS.includes(finding.ruleId);
+		const key = flock ? `${finding.ruleId}|${[...finding.stepIds].sort().join('+')}` : finding.key;
+		groups.set(key, [...(groups.get(key) ?? []), finding]);
+	}
+	return [...groups].map(([key, list]) => ({ key, lead: list[0]!, findings: list }));
+}
+
+const list = (parts: readonly string[]): string =>
+	parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
+/** One sentence for a group; a group of one says what its finding says. */
+export function groupSentence({ lead, findings }: FindingGroup): Sentence {
+	if (findings.length === 1) return sentenceOf(lead);
+	const zones = [...new Set(findings.map((f) => labelOf(placeOf(f.place!)).toLowerCase()))];
+	const sides = [...new Set(findings.map((f) => f.side))];
+	const where = sides.length === 2 ? 'on both sides' : `on the ${sides[0]}`;
+	return { head: `${lead.params.number} leaves fluid behind ${where}: ${list(zones)}.`, body: sentenceOf(lead).body };
+}
