@@ -170,3 +170,28 @@ test('a client changed in two windows: both versions are offered side by side', 
 	await expect(panel).toBeHidden();
 	await expect(page.getByLabel('Mind before each session')).toHaveValue('No seed oils either.');
 });
+
+test('goals show what they get, and fitting to the minutes says what it would change before it does', async ({
+	page
+}) => {
+	await beginDemo(page, '/compose/demo-bakers-dawn');
+	await page.getByRole('tab', { name: 'Sequence' }).click();
+	const under = page.getByRole('region', { name: 'Under-eye puffiness' });
+	await expect(under).toContainText(/\d+ % served/);
+	await expect(under).toContainText('s light');
+	await page.getByLabel('Add a goal: One more goal').click();
+	await page.getByRole('option', { name: 'Jaw tension' }).click();
+	await expect(page.getByRole('region', { name: 'Jaw tension' })).toContainText('s deep');
+	await page.getByLabel('minutes', { exact: true }).fill('7');
+	await page.keyboard.press('Tab');
+	await page.getByRole('button', { name: /^Fit to 7:00/ }).click();
+	const preview = page.getByRole('region', { name: 'What fitting would change' });
+	await expect(preview).toContainText('Counts are lowered within their ranges; nothing is left out.');
+	await preview.getByRole('button', { name: 'Do it' }).click();
+	await expect(page.getByText('of 7:00')).toContainText(/^6:\d\d|^7:00/);
+	await page.getByRole('button', { name: 'Undo: Fit to 7:00' }).click();
+	await page.getByLabel('minutes', { exact: true }).fill('2');
+	await page.keyboard.press('Tab');
+	await page.getByRole('button', { name: /^Fit to 2:00/ }).click();
+	await expect(preview).toContainText('It does not fit. At least');
+});

@@ -125,7 +125,7 @@ describe('time', () => {
 			budgetSeconds: 600
 		});
 		const { label, after } = fixed(sequence, 'over-budget');
-		expect(label).toBe('Shorten counts within their ranges');
+		expect(label).toBe('Fit to 10:00');
 		const [o, a, b] = stepsOf(after).map((s) => s.step.dose.target);
 		expect(o).toBe(7);
 		expect(a).toBe(b);

@@ -104,5 +104,5 @@ export const FIX_LABELS: Record<string, string> = {
 	'against-drainage': 'Turn it',
 	'throat-straight-down': 'Lead outwards',
 	'uneven-sides': 'Even sides',
-	'over-budget': 'Shorten counts'
+	'over-budget': 'Fit to the time'
 };

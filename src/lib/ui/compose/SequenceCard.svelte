@@ -20,7 +20,7 @@
 	const byId = $derived(new Map(steps.map((s) => [s.step.id, s])));
 	const events = $derived(expand(sequence, context));
 	const seconds = $derived(events.at(-1)?.endSeconds ?? 0);
-	const goals = $derived(sequence.goals.map((g) => GOALS[g.id].toLowerCase()).join(', '));
+	const goals = $derived(sequence.goals.map((g) => GOALS[g.id].label.toLowerCase()).join(', '));
 	let room = $state(560);
 	const width = $derived(Math.max(90, (seconds / Math.max(600, longestSeconds)) * (room - 64)));
 </script>

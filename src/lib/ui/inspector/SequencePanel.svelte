@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { GOALS, GOAL_IDS, type GoalId } from '$lib/core/goal/goals';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import { clock } from '$lib/core/sequence/describe';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../controls/Select.svelte';
 	import Stepper from '../controls/Stepper.svelte';
+	import FitPanel from './FitPanel.svelte';
+	import GoalsPanel from './GoalsPanel.svelte';
 
 	interface Props {
 		draft: SequenceDraft;
@@ -14,9 +15,6 @@
 	const sequence = $derived(draft.sequence);
 	const school = $derived(sequence.school);
 	const load = $derived(draft.judgement.balance.overall);
-	const goalIds = $derived(sequence.goals.map((g) => g.id));
-	const setGoal = (id: GoalId | 'none') =>
-		draft.do(setHead(sequence, { goals: id === 'none' ? [] : [{ id, weight: 1 }] }, 'Change the goal'));
 	const FACTS = $derived([
 		['Opens', school.opening.required ? `${school.opening.nodes.length} node groups first` : 'nothing on purpose'],
 		['Order', school.order.replace('-', ' ')],
@@ -57,15 +55,10 @@
 			onchange={(m) => draft.do(setHead(sequence, { budgetSeconds: m * 60 }, `Give it ${m} minutes`))}
 		/>
 	</dd>
-	<dt>Goal</dt>
-	<dd>
-		<Select
-			label="Goal"
-			value={goalIds[0] ?? 'none'}
-			options={[{ value: 'none', label: 'None yet' }, ...GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))]}
-			onchange={setGoal}
-		/>
-	</dd>
+	<dt></dt>
+	<dd><FitPanel {draft} /></dd>
+	<dt class="self-start pt-1.5">Goals</dt>
+	<dd><GoalsPanel {draft} /></dd>
 	<dt>For</dt>
 	<dd>
 		<Select

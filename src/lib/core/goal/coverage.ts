@@ -1,0 +1,93 @@
+import { placeOf } from '../atlas/places';
+import type { ZoneId } from '../atlas/zones';
+import { shareOfSide } from '../sequence/balance';
+import type { TimedEvent } from '../sequence/expand';
+import type { Sequence, Step } from '../sequence/sequence.schema';
+import { stepsOf } from '../sequence/walk';
+import { techniqueById } from '../technique/library';
+import type { Aim } from '../technique/vocabulary';
+import { goalInfo, type GoalId } from './goals';
+
+/** From this level on, work counts as deep. */
+const DEEP_LEVEL = 3;
+
+export interface CoverageRow {
+	readonly aim: Aim;
+	readonly zone: ZoneId;
+	/** Weight within the goal, shares summing to 1. */
+	readonly weight: number;
+	/** Full doses received: 1 = one target dose of the technique on both sides. */
+	readonly doses: number;
+	/** Seconds of light and of deep work with this aim, the mean of both sides. */
+	readonly lightSeconds: number;
+	readonly deepSeconds: number;
+}
+export interface Coverage {
+	readonly goal: GoalId;
+	readonly rows: readonly CoverageRow[];
+	/** Weighted part of the goal that is served, 0..1; more than a full dose counts as one. */
+	readonly share: number;
+	/** Rows that get nothing. */
+	readonly missing: readonly CoverageRow[];
+}
+
+/** How many full doses a step is: its target against that of the technique it was made from. */
+function dosesOf(step: Step): number {
+	const technique = step.techniqueId ? techniqueById(step.techniqueId) : undefined;
+	if (!technique || technique.dose.kind !== step.dose.kind) return 1;
+	return step.dose.target / technique.dose.target;
+}
+const oneSided = (step: Step): boolean => step.side === 'left' || step.side === 'right';
+
+function rowOf(
+	aim: Aim,
+	zone: ZoneId,
+	weight: number,
+	steps: readonly Step[],
+	events: readonly TimedEvent[]
+): CoverageRow {
+	const serving = steps.filter((s) => s.aim === aim && s.places.some((p) => placeOf(p) === zone));
+	const ids = new Set(serving.map((s) => s.id));
+	const seconds = { light: 0, deep: 0 };
+	for (const event of events) {
+		if (!ids.has(event.stepId) || (event.kind !== 'work' && event.kind !== 'station')) continue;
+		event.places.forEach((ref, i) => {
+			if (placeOf(ref) !== zone) return;
+			const share = (shareOfSide(event, 'left', ref) + shareOfSide(event, 'right', ref)) / 2;
+			const level = event.levels[i] ?? event.levels[0] ?? 0;
+			const each = ((event.endSeconds - event.startSeconds) / event.places.length) * share;
+			seconds[level >= DEEP_LEVEL ? 'deep' : 'light'] += each;
+		});
+	}
+	const doses = serving.reduce((sum, s) => sum + dosesOf(s) * (oneSided(s) ? 0.5 : 1), 0);
+	return { aim, zone, weight, doses, lightSeconds: seconds.light, deepSeconds: seconds.deep };
+}
+
+/** How far a sequence serves each of its goals: which zones get how much, light and deep, and what is missing. */
+export function coverageOf(sequence: Sequence, events: readonly TimedEvent[]): Coverage[] {
+	const steps = stepsOf(sequence).map((s) => s.step);
+	return sequence.goals.map(({ id }) => {
+		const needs = Object.entries(goalInfo(id).needs) as [Aim, Partial<Record<ZoneId, number>>][];
+		const flat = needs.flatMap(([aim, zones]) =>
+			(Object.entries(zones) as [ZoneId, number][]).map(([zone, weight]) => ({ aim, zone, weight }))
+		);
+		const total = flat.reduce((s, n) => s + n.weight, 0);
+		const rows = flat
+			.map((n) => rowOf(n.aim, n.zone, n.weight / total, steps, events))
+			.sort((a, b) => b.weight - a.weight);
+		return {
+			goal: id,
+			rows,
+			share: rows.reduce((s, r) => s + r.weight * Math.min(1, r.doses), 0),
+			missing: rows.filter((r) => r.doses === 0)
+		};
+	});
+}
+
+/** What a step is worth for the goals of its sequence: the sum of the weights of what it serves. */
+export function worthOf(step: Step, goals: Sequence['goals']): number {
+	return goals.reduce((sum, { id, weight }) => {
+		const zones: Partial<Record<ZoneId, number>> = goalInfo(id).needs[step.aim] ?? {};
+		return sum + weight * step.places.reduce((s, p) => s + (zones[placeOf(p) as ZoneId] ?? 0), 0);
+	}, 0);
+}
