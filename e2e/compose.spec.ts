@@ -195,3 +195,23 @@ test('goals show what they get, and fitting to the minutes says what it would ch
 	await page.getByRole('button', { name: /^Fit to 2:00/ }).click();
 	await expect(preview).toContainText('It does not fit. At least');
 });
+
+test('the film: a stroke on bare skin is named, mended with drops, and the inspector says how much', async ({
+	page
+}) => {
+	await beginDemo(page, '/compose');
+	await page.getByRole('button', { name: 'New sequence' }).click();
+	await drag(page, 'malar', 'zygoma');
+	await choose(page, 'light-stroke');
+	await page.getByRole('tab', { name: /Findings/ }).click();
+	await expect(page.getByText('1 slides on the apple of the cheek without a medium.')).toBeVisible();
+	await page.getByRole('button', { name: 'Take some first' }).click();
+	await expect(page.getByText('without a medium')).toBeHidden();
+	await page.getByRole('tab', { name: 'Step', exact: true }).click();
+	await expect(page.getByLabel('Medium: Light oil')).toBeVisible();
+	await expect(page.getByText('1 drop for a full film')).toBeVisible();
+	await page.getByLabel('Medium: Light oil').click();
+	await page.getByRole('option', { name: 'Almond oil' }).click();
+	await expect(page.getByText(/for a full film · nuts/)).toBeVisible();
+	await saved(page);
+});

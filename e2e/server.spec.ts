@@ -28,3 +28,14 @@ test('schemas, health and headers', async ({ request }) => {
 	expect(page.headers()['referrer-policy']).toBe('no-referrer');
 	expect(page.headers()['content-security-policy']).toContain("script-src 'self'");
 });
+
+test('the built-in library is served as lists with the version of the core', async ({ request }) => {
+	for (const kind of ['techniques', 'rules', 'schools', 'goals', 'media']) {
+		const list = await (await request.get(`/api/v1/library/${kind}`)).json();
+		expect(list.kind).toBe(kind);
+		expect(list.items.length).toBeGreaterThan(4);
+	}
+	const unknown = await request.get('/api/v1/library/spells');
+	expect(unknown.status()).toBe(404);
+	expect((await unknown.json()).detail).toContain('techniques, rules, schools, goals, media');
+});

@@ -21,7 +21,7 @@ const thenDrain = (from: PlaceRef, pumpCount = 3): Pick<Step, 'end'> => ({
 });
 
 const SETTLE: Row = ['settle-breaths', ['decollete'], { side: 'both' }];
-const OIL: Row = ['spread-oil', [], { medium: { id: 'light oil', ml: 0.45 } }];
+const OIL: Row = ['spread-oil', [], { medium: { id: 'light-oil', ml: 0.45 } }];
 const NECK_DOWN: Row = ['light-stroke', ['sternocleidomastoid', 'n:terminus'], EACH];
 const CLOSE_EAR: Row = ['closing-sweep', ['n:preauricular', 'n:terminus'], EACH];
 const CLOSE_JAW: Row = ['closing-sweep', ['n:submandibular', 'n:terminus'], BOTH];
@@ -69,7 +69,7 @@ const THREE_MINUTES: Phases = [
 			[
 				'spread-oil',
 				[],
-				{ dose: { kind: 'seconds', min: 10, target: 12, max: 20 }, medium: { id: 'light oil', ml: 0.2 } }
+				{ dose: { kind: 'seconds', min: 10, target: 12, max: 20 }, medium: { id: 'light-oil', ml: 0.2 } }
 			],
 			['light-stroke', ['sternocleidomastoid', 'n:terminus'], BOTH],
 			['light-stroke', ['jawline', 'n:tonsillar'], { ...BOTH, dose: reps(3, 5, 8) }],
@@ -106,7 +106,7 @@ const GLASS_JAW: Phases = [
 	[
 		'Drain',
 		[
-			['spread-oil', [], { medium: { id: 'light oil', ml: 0.4 } }],
+			['spread-oil', [], { medium: { id: 'light-oil', ml: 0.4 } }],
 			...pumps('tonsillar', 'submandibular', 'preauricular', 'deep-cervical'),
 			['light-stroke', ['zygoma', 'n:preauricular'], BOTH],
 			['light-stroke', ['buccal', 'n:submandibular'], BOTH],
@@ -145,7 +145,7 @@ const ROWERS_MORNING: Phases = [
 ];
 
 const STONE_AND_KNUCKLE: Phases = [
-	['Begin', [SETTLE, ...pumps('terminus'), ['spread-oil', [], { medium: { id: 'light oil', ml: 0.8 } }]]],
+	['Begin', [SETTLE, ...pumps('terminus'), ['spread-oil', [], { medium: { id: 'light-oil', ml: 0.8 } }]]],
 	[
 		'Rise',
 		[
@@ -313,7 +313,7 @@ function build(score: Score, updatedAt: string): Sequence {
 		techniques: [],
 		performer: score.performer ?? 'client',
 		orientation: 'facing',
-		medium: { id: 'light oil', ml: 0.45 },
+		medium: { id: 'light-oil', ml: 0.45 },
 		phases
 	});
 }

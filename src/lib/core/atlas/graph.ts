@@ -47,24 +47,28 @@ export const MIDLINE_ZONES = raw.MIDLINE as readonly ZoneId[];
 
 export type Alignment = 'with' | 'neutral' | 'against' | 'watershed' | 'valve';
 
-const pairs = new Map<string, Alignment>();
-const key = (from: PlaceId, to: PlaceId) => `${from}>${to}`;
+/** Asked in every inner loop, so looked up in two steps and without making a key. */
+const pairs = new Map<PlaceId, Map<PlaceId, Alignment>>();
+function setPair(from: PlaceId, to: PlaceId, alignment: Alignment): void {
+	const row = pairs.get(from) ?? new Map<PlaceId, Alignment>();
+	pairs.set(from, row.set(to, alignment));
+}
 for (const text of raw.NEIGH) {
 	const [, from, sign, to] = /^([a-z-]+)([>=#])([a-z-]+)$/.exec(text) as unknown as [string, ZoneId, string, ZoneId];
 	const forward: Alignment = sign === '>' ? 'with' : sign === '=' ? 'neutral' : 'watershed';
-	pairs.set(key(from, to), forward);
-	pairs.set(key(to, from), forward === 'with' ? 'against' : forward);
+	setPair(from, to, forward);
+	setPair(to, from, forward === 'with' ? 'against' : forward);
 }
 for (const [node, zones] of Object.entries(NODE_CONTACTS) as [NodeId, ZoneId[]][]) {
 	for (const zone of zones) {
-		pairs.set(key(zone, `n:${node}`), 'with');
-		pairs.set(key(`n:${node}`, zone), 'valve');
+		setPair(zone, `n:${node}`, 'with');
+		setPair(`n:${node}`, zone, 'valve');
 	}
 }
 for (const [node, list] of Object.entries(NODE_DRAINAGE) as [NodeId, DrainEdge[]][]) {
 	for (const edge of list.filter((e) => !e.crosses)) {
-		pairs.set(key(`n:${node}`, `n:${edge.to}`), 'with');
-		pairs.set(key(`n:${edge.to}`, `n:${node}`), 'valve');
+		setPair(`n:${node}`, `n:${edge.to}`, 'with');
+		setPair(`n:${edge.to}`, `n:${node}`, 'valve');
 	}
 }
 
@@ -73,16 +77,11 @@ for (const [node, list] of Object.entries(NODE_DRAINAGE) as [NodeId, DrainEdge[]
  * are no neighbours. `with` runs as the fluid does, `valve` is backwards out of a node group.
  */
 export function alignmentOf(from: PlaceId, to: PlaceId): Alignment | null {
-	return pairs.get(key(from, to)) ?? null;
+	return pairs.get(from)?.get(to) ?? null;
 }
 
-const neighbourLists = new Map<PlaceId, PlaceId[]>();
-for (const pair of pairs.keys()) {
-	const [from, to] = pair.split('>') as [PlaceId, PlaceId];
-	neighbourLists.set(from, [...(neighbourLists.get(from) ?? []), to]);
-}
 /** All places that a stroke may reach next from a place. */
-export const neighboursOf = (place: PlaceId): readonly PlaceId[] => neighbourLists.get(place) ?? [];
+export const neighboursOf = (place: PlaceId): readonly PlaceId[] => [...(pairs.get(place)?.keys() ?? [])];
 
 /** The edges by which fluid leaves a place by itself. */
 export function drainageOf(place: PlaceId): readonly DrainEdge[] {
@@ -90,16 +89,23 @@ export function drainageOf(place: PlaceId): readonly DrainEdge[] {
 	return node ? NODE_DRAINAGE[node] : ZONE_DRAINAGE[place as ZoneId];
 }
 
+const largest = (list: readonly DrainEdge[]): NodeId | null =>
+	list.length ? list.reduce((a, b) => (b.share > a.share ? b : a)).to : null;
+const zoneReceivers = mapRows(zoneRows, (row) => largest(edges(row[2])));
+const nodeReceivers = mapRows(nodeRows, (row) => largest(edges(row[1])));
+
 /** The node group that takes the largest share of a place's fluid; null at an outlet. */
 export function mainReceiver(place: PlaceId): NodeId | null {
-	const list = drainageOf(place);
-	return list.length ? list.reduce((a, b) => (b.share > a.share ? b : a)).to : null;
+	const node = nodeOf(place);
+	return node ? nodeReceivers[node] : zoneReceivers[place as ZoneId];
 }
 
+const under = new Map<ZoneId, NodeId[]>();
+for (const [node, zones] of Object.entries(NODE_CONTACTS) as [NodeId, readonly ZoneId[]][])
+	for (const zone of zones) under.set(zone, [...(under.get(zone) ?? []), node]);
+
 /** Node groups that lie under a zone, so that a stroke over it also moves what waits in them. */
-export function nodesUnder(zone: ZoneId): NodeId[] {
-	return (Object.keys(NODE_CONTACTS) as NodeId[]).filter((n) => NODE_CONTACTS[n].includes(zone));
-}
+export const nodesUnder = (zone: ZoneId): readonly NodeId[] => under.get(zone) ?? [];
 
 /** The outlet that a place drains to: the armpit for the trunk, else the collarbone. */
 export function outletFor(place: PlaceId): NodeId {

@@ -33,10 +33,9 @@ export const ownSideOf = (ref: PlaceRef): Side | null => PARTS.get(ref)?.side ??
 export const isNode = (place: PlaceId): place is `n:${NodeId}` => place.startsWith('n:');
 export const isZone = (place: PlaceId): place is ZoneId => !place.startsWith('n:');
 
+const NODE_OF = new Map<PlaceId, NodeId>(NODE_IDS.map((id) => [`n:${id}`, id]));
 /** The node group of a place, or null for a zone. */
-export function nodeOf(place: PlaceId): NodeId | null {
-	return isNode(place) ? (place.slice(2) as NodeId) : null;
-}
+export const nodeOf = (place: PlaceId): NodeId | null => NODE_OF.get(place) ?? null;
 
 export function isOutlet(place: PlaceId): boolean {
 	const node = nodeOf(place);

@@ -1,7 +1,7 @@
 import { worthOf } from '../goal/coverage';
 import { clock, stepTitle } from '../sequence/describe';
 import { makeEdit, type Edit } from '../sequence/edits';
-import { expand, type ExpandContext } from '../sequence/expand';
+import { secondsOf, type ExpandContext } from '../sequence/expand';
 import type { Dose, Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 
@@ -92,7 +92,7 @@ function describe(sequence: Sequence, after: Sequence): FitChange[] {
  */
 export function fitTo(sequence: Sequence, seconds: number, context: ExpandContext): Fit {
 	if (!(seconds > 0)) throw new RangeError(`seconds out of range > 0: ${seconds}`);
-	const timeOf = (s: Sequence) => expand(s, context).at(-1)?.endSeconds ?? 0;
+	const timeOf = (s: Sequence) => secondsOf(s, context, 'target').total;
 	const done = (after: Sequence, why: string): Fit => {
 		const changes = describe(sequence, after);
 		const label = `Fit to ${clock(seconds)}`;

@@ -1,5 +1,6 @@
 import { againstDrainage } from './againstDrainage';
 import { closingPump } from './closingPump';
+import { filmSpent, noGlide } from './glide';
 import { neckBothSides } from './neckBothSides';
 import { outletClosed } from './outletClosed';
 import { overBudget } from './overBudget';
@@ -20,6 +21,8 @@ export const RULES: readonly Rule[] = [
 	closingPump,
 	againstDrainage,
 	throatStraightDown,
+	noGlide,
+	filmSpent,
 	unevenSides,
 	overBudget
 ];

@@ -1,3 +1,4 @@
+import { dryStepsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
 import type { Edit } from '../sequence/edits';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
@@ -32,6 +33,7 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 		events,
 		passes,
 		openings: new Openings({ passes, byId, working: given.working }),
+		dry: dryStepsOf(sequence, events, byId),
 		timing: timingOf(sequence, given, events),
 		balance: balanceOf(events, given.working)
 	};

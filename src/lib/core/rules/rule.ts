@@ -1,5 +1,6 @@
 import type { PlaceRef, Side } from '../atlas/places';
 import type { School, Severity } from '../school/school.schema';
+import type { DryStep } from '../glide/film';
 import type { Openings } from './openings';
 import type { Balance } from '../sequence/balance';
 import type { Edit } from '../sequence/edits';
@@ -18,6 +19,8 @@ export interface JudgeContext extends ExpandContext {
 	readonly events: readonly TimedEvent[];
 	readonly passes: readonly Pass[];
 	readonly openings: Openings;
+	/** Steps that begin to slide where too little medium is left. */
+	readonly dry: readonly DryStep[];
 	readonly timing: Timing;
 	readonly balance: Balance;
 }

@@ -76,7 +76,9 @@ describe('findings', () => {
 	test('a sequence that opens, strokes with the drainage and closes pleases every school', () => {
 		const fine = sequenceOf([
 			...['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) => pump(n, n)),
-			step('cheek', ['zygoma', 'preauricular', 'n:preauricular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus']),
+			step('cheek', ['zygoma', 'preauricular', 'n:preauricular', 'n:tonsillar', 'n:deep-cervical', 'n:terminus'], {
+				medium: { id: 'light-oil', ml: 0.3 }
+			}),
 			pump('end', 'terminus', { aim: 'close' })
 		]);
 		for (const school of SCHOOLS) expect(judge({ ...fine, school }, CONTEXT).findings).toEqual([]);

@@ -1,6 +1,16 @@
 import { mainReceiver, NODE_CONTACTS, nodesUnder } from '../atlas/graph';
 import type { ZoneId } from '../atlas/zones';
-import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceId, type PlaceRef, type Side } from '../atlas/places';
+import {
+	isOutlet,
+	isZone,
+	nodeOf,
+	ownSideOf,
+	PLACE_IDS,
+	placeOf,
+	type PlaceId,
+	type PlaceRef,
+	type Side
+} from '../atlas/places';
 import { setStep } from '../sequence/edits';
 import { sidesOf } from '../sequence/passes';
 import { linkRoute } from '../sequence/route';
@@ -11,7 +21,10 @@ import { endPlace, isStroke } from './strokes';
 
 /** Where fluid from each worked zone waits: place and side -> zone and side it came from -> step that left it there. */
 type Waiting = Map<string, Map<string, string>>;
-const at = (place: PlaceId, side: Side) => `${place}:${side}`;
+const KEYS = new Map<PlaceId, Record<Side, string>>(
+	PLACE_IDS.map((place) => [place, { left: `${place}:left`, right: `${place}:right` }])
+);
+const at = (place: PlaceId, side: Side): string => KEYS.get(place)![side];
 
 function take(waiting: Waiting, place: PlaceId, side: Side, into: Map<string, string>): void {
 	const here = waiting.get(at(place, side));

@@ -78,6 +78,14 @@ const SENTENCES: Record<string, (finding: Finding) => Sentence> = {
 		head: `${p.number} strokes straight down the throat.`,
 		body: 'Its vessels run sideways to the neck nodes; lead the stroke there and then down.'
 	}),
+	'no-glide': ({ params: p, place }) => ({
+		head: `${p.number} slides ${on(place)} without a medium.`,
+		body: `The skin would be dragged. ${p.amount} are enough here.`
+	}),
+	'film-spent': ({ params: p, place }) => ({
+		head: `${p.number} runs dry ${on(place)}.`,
+		body: `The film is spent by ${clock(Number(p.seconds))}, while the hands still slide. Take ${p.amount} more.`
+	}),
 	'uneven-sides': ({ params: p, place }) => ({
 		head: `${p.number} is uneven ${on(place)}.`,
 		body: `It gets ${p.leftSeconds} s on the left and ${p.rightSeconds} s on the right. Even it, or give the reason.`
@@ -103,6 +111,8 @@ export const FIX_LABELS: Record<string, string> = {
 	'closing-pump': 'Add closing pump',
 	'against-drainage': 'Turn it',
 	'throat-straight-down': 'Lead outwards',
+	'no-glide': 'Take some first',
+	'film-spent': 'Take more',
 	'uneven-sides': 'Even sides',
 	'over-budget': 'Fit to the time'
 };

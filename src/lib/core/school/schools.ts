@@ -78,7 +78,8 @@ export const SCHOOLS: readonly School[] = [
 		order: 'muscle-first',
 		layering: 'separate',
 		caps: { fluid: 1, muscle: 4 },
-		glide: 'dry'
+		glide: 'dry',
+		severities: { 'no-glide': 'advice' }
 	},
 	{
 		...base,

@@ -41,8 +41,24 @@ interface Cursor {
 	gloved: boolean;
 	posture: Step['posture'];
 	side: Side | null;
-	readonly out: TimedEvent[];
+	readonly begun: Set<string>;
+	/** Null where only the seconds are asked for. */
+	readonly out: TimedEvent[] | null;
+	readonly bySteps: Map<string, number>;
+	readonly byPhases: Map<string, number>;
 }
+
+const newCursor = (out: TimedEvent[] | null): Cursor => ({
+	seconds: 0,
+	tool: null,
+	gloved: false,
+	posture: 'neutral',
+	side: null,
+	begun: new Set(),
+	out,
+	bySteps: new Map(),
+	byPhases: new Map()
+});
 
 /**
  * A sequence as timed events, in playing order, gapless from second 0.
@@ -51,16 +67,33 @@ interface Cursor {
  * @param count which end of each count range is taken; expected time is `target`
  */
 export function expand(sequence: Sequence, context: ExpandContext, count: CountChoice = 'target'): TimedEvent[] {
-	const cursor: Cursor = { seconds: 0, tool: null, gloved: false, posture: 'neutral', side: null, out: [] };
+	const out: TimedEvent[] = [];
+	walk(newCursor(out), sequence, context.working, count);
+	return out;
+}
+
+export interface Seconds {
+	readonly total: number;
+	readonly steps: ReadonlyMap<string, number>;
+	readonly phases: ReadonlyMap<string, number>;
+}
+
+/** The seconds of `expand`, by step and by phase, without the events: for the ends of the count ranges. */
+export function secondsOf(sequence: Sequence, context: ExpandContext, count: CountChoice): Seconds {
+	const cursor = newCursor(null);
+	walk(cursor, sequence, context.working, count);
+	return { total: cursor.seconds, steps: cursor.bySteps, phases: cursor.byPhases };
+}
+
+function walk(cursor: Cursor, sequence: Sequence, working: Working, count: CountChoice): void {
 	for (const phase of sequence.phases)
 		for (const block of phase.blocks)
 			if (block.sides === 'asSteps') {
-				for (const step of block.steps) expandStep(cursor, { phase, block, step }, context.working, count);
+				for (const step of block.steps) expandStep(cursor, { phase, block, step }, working, count);
 			} else {
 				for (const side of [block.sides.first, otherSide(block.sides.first)])
-					for (const step of block.steps) expandPass(cursor, { phase, block, step }, side, context.working, count);
+					for (const step of block.steps) expandPass(cursor, { phase, block, step }, side, working, count);
 			}
-	return cursor.out;
 }
 
 interface Placed {
@@ -84,6 +117,8 @@ function push(
 	seconds: number
 ): void {
 	if (!(seconds > 0)) return;
+	cursor.seconds += seconds;
+	if (!cursor.out) return tally(cursor, phase.id, step.id, seconds);
 	// Written out field by field: this is the hottest place of the core, and a spread costs several times as much.
 	cursor.out.push({
 		stepId: step.id,
@@ -95,12 +130,16 @@ function push(
 		direction: part.direction ?? 'forward',
 		reps: part.reps ?? 1,
 		paceSeconds: part.paceSeconds ?? seconds,
-		startSeconds: cursor.seconds,
-		endSeconds: cursor.seconds + seconds,
+		startSeconds: cursor.seconds - seconds,
+		endSeconds: cursor.seconds,
 		places: part.places ?? step.places,
 		levels: part.levels ?? levelsOf(step)
 	});
-	cursor.seconds += seconds;
+}
+
+function tally(cursor: Cursor, phaseId: string, stepId: string, seconds: number): void {
+	cursor.bySteps.set(stepId, (cursor.bySteps.get(stepId) ?? 0) + seconds);
+	cursor.byPhases.set(phaseId, (cursor.byPhases.get(phaseId) ?? 0) + seconds);
 }
 
 /** Seconds that go by before a pass can begin: tool, gloves, posture, side, medium. The same in min, expected and max. */
@@ -119,7 +158,8 @@ function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, workin
 	if (oneSide && cursor.side && oneSide !== cursor.side) seconds += working.sideChangeSeconds;
 	cursor.side = oneSide;
 	const topsUp = step.medium && step.aim !== 'prepare';
-	if (topsUp && !cursor.out.some((e) => e.stepId === step.id)) seconds += working.topUpSeconds;
+	if (topsUp && !cursor.begun.has(step.id)) seconds += working.topUpSeconds;
+	cursor.begun.add(step.id);
 	push(cursor, placed, { kind: 'transition', side }, seconds);
 }
 
@@ -157,7 +197,7 @@ function expandPass(cursor: Cursor, placed: Placed, side: WorkedSide, working: W
 					pushStations(cursor, placed, part, working);
 				}
 		}
-	if (step.until && count === 'max') stretch(cursor, start, step.until.capSeconds);
+	if (step.until && count === 'max') stretch(cursor, placed, start, step.until.capSeconds);
 	pushLink(cursor, placed, side, working);
 }
 
@@ -176,8 +216,13 @@ function pushStations(
 }
 
 /** `until` ends at its cap at the latest: the last event of the pass is lengthened or cut to it. */
-function stretch(cursor: Cursor, startSeconds: number, capSeconds: number): void {
+function stretch(cursor: Cursor, { phase, step }: Placed, startSeconds: number, capSeconds: number): void {
 	const end = startSeconds + capSeconds;
+	if (!cursor.out) {
+		tally(cursor, phase.id, step.id, end - cursor.seconds);
+		cursor.seconds = end;
+		return;
+	}
 	while (cursor.out.length && cursor.out.at(-1)!.startSeconds >= end) cursor.out.pop();
 	const last = cursor.out.pop();
 	if (!last) return;

@@ -5,7 +5,7 @@ import type { ZoneId } from '../atlas/zones';
 import { isStationary } from '../technique/vocabulary';
 import { anySequence, anyStep, CONTEXT, sequenceOf } from '../testing';
 import { balanceOf, shareOfSide } from './balance';
-import { expand, holdSeconds, type TimedEvent } from './expand';
+import { expand, holdSeconds, secondsOf, type TimedEvent } from './expand';
 import type { Step } from './sequence.schema';
 import { levelsOf } from './walk';
 
@@ -65,6 +65,24 @@ describe('time', () => {
 				expect(workSeconds(there)).toBeCloseTo(workSeconds(back), 6);
 			}),
 			{ numRuns: 200 }
+		);
+	});
+	test('measured without events is what the events say, for every end of the count ranges, caps included', () => {
+		const capped = anyStep('c').map((s) => ({ ...s, until: { sign: 'warm' as const, capSeconds: 37 } }));
+		fc.assert(
+			fc.property(anySequence, capped, (sequence, step) => {
+				const withCap = { ...sequence, phases: [...sequenceOf([step]).phases, ...sequence.phases] };
+				for (const count of ['min', 'target', 'max'] as const) {
+					const events = expand(withCap, CONTEXT, count);
+					const measured = secondsOf(withCap, CONTEXT, count);
+					expect(measured.total).toBeCloseTo(events.at(-1)?.endSeconds ?? 0, 6);
+					for (const [id, seconds] of measured.steps) {
+						const slow = events.filter((e) => e.stepId === id).reduce((s, e) => s + e.endSeconds - e.startSeconds, 0);
+						expect(seconds).toBeCloseTo(slow, 6);
+					}
+				}
+			}),
+			{ numRuns: 120 }
 		);
 	});
 	test('the same input gives the same output, and the input is left alone', () => {

@@ -1,4 +1,4 @@
-import { expand, type ExpandContext, type TimedEvent } from './expand';
+import { expand, secondsOf, type ExpandContext, type TimedEvent } from './expand';
 import type { Sequence } from './sequence.schema';
 
 export interface Span {
@@ -13,13 +13,6 @@ export interface Timing extends Span {
 	readonly phases: ReadonlyMap<string, Span>;
 }
 
-const sumBy = (events: readonly TimedEvent[], key: 'stepId' | 'phaseId') => {
-	const sums = new Map<string, number>();
-	for (const e of events) sums.set(e[key], (sums.get(e[key]) ?? 0) + e.endSeconds - e.startSeconds);
-	return sums;
-};
-const total = (events: readonly TimedEvent[]) => events.at(-1)?.endSeconds ?? 0;
-
 /**
  * Time of a sequence with every count at its minimum, its target and its maximum, in seconds.
  * @param expected the events of `expand(sequence, context)`, where the caller already has them
@@ -29,34 +22,28 @@ export function timingOf(
 	context: ExpandContext,
 	expected: readonly TimedEvent[] = expand(sequence, context)
 ): Timing {
-	const low = expand(sequence, context, 'min');
-	const high = expand(sequence, context, 'max');
-	const spans = (key: 'stepId' | 'phaseId') => {
-		const [min, mid, max] = [sumBy(low, key), sumBy(expected, key), sumBy(high, key)];
-		return new Map(
-			[...mid.keys()].map((id) => [
-				id,
-				{ minSeconds: min.get(id) ?? 0, expectedSeconds: mid.get(id) ?? 0, maxSeconds: max.get(id) ?? 0 }
-			])
-		);
-	};
-	const first = new Map<string, number>();
-	const last = new Map<string, number>();
-	for (const e of expected) {
-		if (!first.has(e.stepId)) first.set(e.stepId, e.startSeconds);
-		last.set(e.stepId, e.endSeconds);
+	const low = secondsOf(sequence, context, 'min');
+	const high = secondsOf(sequence, context, 'max');
+	const steps = new Map<string, { expectedSeconds: number; startSeconds: number; endSeconds: number }>();
+	const phases = new Map<string, number>();
+	for (const { stepId, phaseId, startSeconds, endSeconds } of expected) {
+		const seconds = endSeconds - startSeconds;
+		const known = steps.get(stepId);
+		if (known) {
+			known.expectedSeconds += seconds;
+			known.endSeconds = endSeconds;
+		} else steps.set(stepId, { expectedSeconds: seconds, startSeconds, endSeconds });
+		phases.set(phaseId, (phases.get(phaseId) ?? 0) + seconds);
 	}
-	const steps = new Map(
-		[...spans('stepId')].map(([id, span]) => [
-			id,
-			{ ...span, startSeconds: first.get(id) ?? 0, endSeconds: last.get(id) ?? 0 }
-		])
-	);
+	const ends = (id: string, of: 'steps' | 'phases') => ({
+		minSeconds: low[of].get(id) ?? 0,
+		maxSeconds: high[of].get(id) ?? 0
+	});
 	return {
-		minSeconds: total(low),
-		expectedSeconds: total(expected),
-		maxSeconds: total(high),
-		steps,
-		phases: spans('phaseId')
+		minSeconds: low.total,
+		expectedSeconds: expected.at(-1)?.endSeconds ?? 0,
+		maxSeconds: high.total,
+		steps: new Map([...steps].map(([id, span]) => [id, { ...span, ...ends(id, 'steps') }])),
+		phases: new Map([...phases].map(([id, expectedSeconds]) => [id, { expectedSeconds, ...ends(id, 'phases') }]))
 	};
 }

@@ -3,6 +3,7 @@
 	import { onMount, tick } from 'svelte';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
 	import type { Client, Look } from '$lib/core/measure/records.schema';
+	import { filmLineOf } from '$lib/core/glide/film';
 	import { graver } from '$lib/core/rules/rule';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { clock } from '$lib/core/sequence/describe';
@@ -59,6 +60,7 @@
 	const aims = $derived(new Set(draft.steps.map((s) => s.step.aim)));
 	const over = $derived(judgement.timing.expectedSeconds > draft.sequence.budgetSeconds);
 	const load = $derived(judgement.balance.overall);
+	const film = $derived(filmLineOf(draft.sequence, judgement.events, draft.byId));
 
 	function pick({ place, side }: Pick) {
 		const again = chosen.length === 1 && chosen[0] === place;
@@ -231,6 +233,8 @@
 		byId={draft.byId}
 		{phaseTitles}
 		{flags}
+		{film}
+		dry={judgement.context.dry}
 		selectedId={draft.selectedId}
 		cursorSeconds={draft.cursorSeconds}
 		{zoom}

@@ -2,6 +2,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import CopyPlus from '@lucide/svelte/icons/copy-plus';
 	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
+	import { needsFilm } from '$lib/core/glide/film';
 	import { capAt } from '$lib/core/pressure/caps';
 	import { clock, stepTitle } from '$lib/core/sequence/describe';
 	import { duplicateStep, removeSteps, setStep } from '$lib/core/sequence/edits';
@@ -21,6 +22,7 @@
 	import { choiceOf, sideOf, sideOptions } from '../steps/sideOptions';
 	import { setContact, setLevel, setTarget } from '../steps/stepEdits';
 	import FindingsPanel from './FindingsPanel.svelte';
+	import MediumField from './MediumField.svelte';
 	import PressureKeys from './PressureKeys.svelte';
 
 	interface Props {
@@ -157,6 +159,10 @@
 				<span class="text-ink2 leading-4">{step.end.places.map((p) => whereOf(placeOf(p))).join(', ')}</span>
 			{/if}
 		</dd>
+	{/if}
+	{#if step.medium || step.aim === 'prepare' || needsFilm(step)}
+		<dt class="self-start pt-1.5">Medium</dt>
+		<dd><MediumField {draft} {step} /></dd>
 	{/if}
 	{#if step.posture !== 'neutral' || step.breath !== 'free'}
 		<dt>Body</dt>

@@ -9,6 +9,8 @@
 	import Pennant from '../glyphs/Pennant.svelte';
 	import { FULL_HEIGHTS, shore, swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
 	import { scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
+	import type { DryStep, FilmLine } from '$lib/core/glide/film';
+	import FilmLineMark from './FilmLine.svelte';
 	import GateMark from './GateMark.svelte';
 	import ScoreAxis from './ScoreAxis.svelte';
 	import ScorePhases from './ScorePhases.svelte';
@@ -20,13 +22,17 @@
 		byId: ReadonlyMap<string, PlacedStep>;
 		phaseTitles: ReadonlyMap<string, string>;
 		flags: ReadonlyMap<string, Severity>;
+		/** The film of glide medium over time; drawn as a thin line over the axis. */
+		film: FilmLine;
+		/** Where it is spent. */
+		dry: readonly DryStep[];
 		selectedId: string | null;
 		cursorSeconds: number;
 		zoom: 'whole' | 'phase' | 'step';
 		onselect: (stepId: string) => void;
 		onscrub: (seconds: number) => void;
 	}
-	let { events, byId, phaseTitles, flags, selectedId, cursorSeconds, zoom, onselect, onscrub }: Props = $props();
+	let { events, byId, phaseTitles, flags, film, dry, selectedId, cursorSeconds, zoom, onselect, onscrub }: Props = $props();
 
 	const uid = $props.id();
 	const HEIGHT = 216;
@@ -171,6 +177,7 @@
 				{@const severity = flags.get(step.placed.step.id)}
 				{#if severity}<g transform="translate({flagX(step) - 3} {flagY(step)})"><Pennant {severity} size={14} /></g>{/if}
 			{/each}
+			<FilmLineMark {film} {dry} {frame} foot={AXIS - 3} />
 			<ScoreAxis {frame} y={AXIS} {cursorSeconds} />
 			{#if total > 0}
 				{@const x = xAt(frame, cursorSeconds)}

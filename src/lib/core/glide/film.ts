@@ -1,0 +1,213 @@
+import { ZONE_AREA_CM2 } from '../atlas/areas';
+import { NODE_CONTACTS, ZONE_GROUP } from '../atlas/graph';
+import { nodeOf, ownSideOf, placeOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
+import { ZONE_IDS, type ZoneId } from '../atlas/zones';
+import type { TimedEvent } from '../sequence/expand';
+import { sidesOf } from '../sequence/passes';
+import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { PlacedStep } from '../sequence/walk';
+import { isStationary } from '../technique/vocabulary';
+import { mediumById } from './media';
+
+/** Film to begin with, µl/cm² (working value). */
+export const FULL_FILM = 1;
+/** Least film under a sliding hand, and under a sliding tool, µl/cm² (working values). */
+export const HAND_NEEDS = 0.2;
+export const TOOL_NEEDS = 0.3;
+/** Part of the film that one sliding repetition takes away, by hand and by tool (working values). */
+export const HAND_WEAR = 0.01;
+export const TOOL_WEAR = 0.02;
+
+type Key = `${ZoneId}:${Side}`;
+interface Patch {
+	/** µl/cm² at `seconds`. */
+	film: number;
+	seconds: number;
+	halfLifeSeconds: number;
+}
+
+/** Zones that the oil of a whole face goes to: face and neck, not the chest. */
+const FACE_AND_NECK = ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest');
+
+/** Tools that need no slip, or bring their own. */
+const SLIPLESS: readonly string[] = ['roller', 'cloth', 'tape', 'soft-brush'];
+const NO_SLIP_AIMS: readonly string[] = ['prepare', 'cleanse', 'fix', 'exercise'];
+
+/** Whether a step slides over the skin and so needs a film. */
+export function needsFilm(step: Step): boolean {
+	if (isStationary(step.motion) || step.places.length === 0 || step.by === 'client') return false;
+	if (NO_SLIP_AIMS.includes(step.aim) || step.contact === 'thumb-inside') return false;
+	return !(step.tool && SLIPLESS.includes(step.tool.id));
+}
+const needOf = (step: Step): number => (step.contact === 'tool' ? TOOL_NEEDS : HAND_NEEDS);
+
+/** The zones under the places of a path: a node group lies under the skin of a zone. */
+export function zonesUnder(refs: readonly PlaceRef[]): { zone: ZoneId; own: Side | null }[] {
+	return refs.map((ref) => {
+		const place = placeOf(ref);
+		const node = nodeOf(place);
+		return { zone: node ? NODE_CONTACTS[node][0]! : (place as ZoneId), own: ownSideOf(ref) };
+	});
+}
+
+const areaOf = (zones: readonly ZoneId[], sides: number): number =>
+	[...new Set(zones)].reduce((sum, z) => sum + ZONE_AREA_CM2[z], 0) * sides;
+
+/**
+ * Millilitres for a full film on the zones of a step, or on face and neck where it names no place.
+ * @returns ml, at least a drop's worth where there is any area
+ */
+export function mlFor(step: Pick<Step, 'places' | 'side'>): number {
+	const zones = step.places.length ? zonesUnder(step.places).map((z) => z.zone) : FACE_AND_NECK;
+	const sides = step.side === 'left' || step.side === 'right' ? 1 : 2;
+	return Math.max(0.05, Math.ceil((areaOf(zones, sides) * FULL_FILM) / 1000 / 0.05) * 0.05);
+}
+
+export interface DryStep {
+	readonly stepId: string;
+	readonly seconds: number;
+	readonly place: PlaceRef;
+	/** `none`: no medium was ever there. `spent`: it is used up. */
+	readonly kind: 'none' | 'spent';
+}
+/** Mean film over the skin that has had any, as a share of a full film, at the start and end of each step: [seconds, share]. */
+export type FilmLine = readonly (readonly [number, number])[];
+
+class Skin {
+	readonly #patches = new Map<Key, Patch>();
+
+	at(key: Key, seconds: number): number {
+		const p = this.#patches.get(key);
+		return p ? p.film * 2 ** (-(seconds - p.seconds) / p.halfLifeSeconds) : 0;
+	}
+	known = (key: Key): boolean => this.#patches.has(key);
+	set(key: Key, film: number, seconds: number, halfLifeSeconds?: number): void {
+		const half = halfLifeSeconds ?? this.#patches.get(key)?.halfLifeSeconds ?? 720;
+		this.#patches.set(key, { film, seconds, halfLifeSeconds: half });
+	}
+	clean(keys: readonly Key[]): void {
+		for (const key of keys) this.#patches.delete(key);
+	}
+	mean(seconds: number): number {
+		if (!this.#patches.size) return 0;
+		let sum = 0;
+		for (const key of this.#patches.keys()) sum += Math.min(1, this.at(key, seconds) / FULL_FILM);
+		return sum / this.#patches.size;
+	}
+}
+
+const allKeys = (zones: readonly ZoneId[], sides: readonly Side[]): Key[] =>
+	zones.flatMap((zone) => sides.map((s): Key => `${zone}:${s}`));
+const keysByPath = new WeakMap<readonly PlaceRef[], Map<string, readonly Key[]>>();
+
+/** The patches of skin under a path on some sides; face and neck where it names no place. Paths never change, so it is kept. */
+function keysOf(refs: readonly PlaceRef[], sides: readonly Side[]): readonly Key[] {
+	const bySides = keysByPath.get(refs) ?? new Map<string, readonly Key[]>();
+	keysByPath.set(refs, bySides);
+	const name = sides.join();
+	const known = bySides.get(name);
+	if (known) return known;
+	const keys = refs.length
+		? zonesUnder(refs).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides))
+		: allKeys(FACE_AND_NECK, sides);
+	bySides.set(name, keys);
+	return keys;
+}
+
+/** What a step puts on: its own medium, or that of the sequence where it prepares the skin. */
+function mediumOf(step: Step, sequence: Sequence): { id: string; ml: number } | null {
+	if (step.medium) return step.medium;
+	return step.aim === 'prepare' && step.contact !== 'tool'
+		? (sequence.medium ?? { id: 'light-oil', ml: mlFor(step) })
+		: null;
+}
+
+function apply(skin: Skin, step: Step, medium: { id: string; ml: number }, seconds: number): void {
+	const sides: readonly Side[] = step.side === 'left' || step.side === 'right' ? [step.side] : SIDES;
+	const keys = keysOf(step.places, sides);
+	const area = areaOf(
+		keys.map((k) => k.split(':')[0] as ZoneId),
+		sides.length
+	);
+	const film = (medium.ml * 1000) / Math.max(1, area);
+	const { halfLifeSeconds } = mediumById(medium.id);
+	for (const key of keys) skin.set(key, skin.at(key, seconds) + film, seconds, halfLifeSeconds);
+}
+
+/**
+ * Follows the film over a sequence: laid on by steps that carry a medium, absorbed with its half-life, worn by each
+ * sliding repetition, taken off by cleansing. A teaching model; every number is a working value.
+ */
+function follow(
+	sequence: Sequence,
+	events: readonly TimedEvent[],
+	byId: ReadonlyMap<string, PlacedStep>,
+	onstep: (skin: Skin, step: Step, event: TimedEvent) => void,
+	onend?: (skin: Skin, event: TimedEvent) => void
+): void {
+	const skin = new Skin();
+	const begun = new Set<string>();
+	for (const event of events) {
+		if (event.kind === 'transition' || event.kind === 'link') continue;
+		const { step } = byId.get(event.stepId)!;
+		if (!begun.has(step.id)) {
+			begun.add(step.id);
+			const medium = mediumOf(step, sequence);
+			if (medium) apply(skin, step, medium, event.startSeconds);
+			if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
+				skin.clean(keysOf(step.places, SIDES));
+			onstep(skin, step, event);
+		}
+		if (event.kind === 'work' && needsFilm(step)) wear(skin, step, event);
+		onend?.(skin, event);
+	}
+}
+
+/** Steps that begin to slide where too little film is left. */
+export function dryStepsOf(
+	sequence: Sequence,
+	events: readonly TimedEvent[],
+	byId: ReadonlyMap<string, PlacedStep>
+): DryStep[] {
+	const dry: DryStep[] = [];
+	follow(sequence, events, byId, (skin, step, event) => {
+		const found = needsFilm(step) ? tooDry(skin, step, event) : null;
+		if (found) dry.push(found);
+	});
+	return dry;
+}
+
+/** The film over time, to be drawn. */
+export function filmLineOf(
+	sequence: Sequence,
+	events: readonly TimedEvent[],
+	byId: ReadonlyMap<string, PlacedStep>
+): FilmLine {
+	const line: [number, number][] = [];
+	const mark = (skin: Skin, seconds: number) => line.push([seconds, skin.mean(seconds)]);
+	follow(
+		sequence,
+		events,
+		byId,
+		(skin, _step, event) => mark(skin, event.startSeconds),
+		(skin, event) => mark(skin, event.endSeconds)
+	);
+	return line;
+}
+
+function tooDry(skin: Skin, step: Step, event: TimedEvent): DryStep | null {
+	const seconds = event.startSeconds;
+	const need = needOf(step);
+	// Each place has one key a side, or one where it names its own: the first dry key tells the place.
+	const dry = keysOf(event.places, sidesOf(event.side)).find((k) => skin.at(k, seconds) < need);
+	if (!dry) return null;
+	const zone = dry.slice(0, dry.lastIndexOf(':'));
+	const at = zonesUnder(event.places).findIndex((z) => z.zone === zone);
+	return { stepId: step.id, seconds, place: event.places[at]!, kind: skin.known(dry) ? 'spent' : 'none' };
+}
+
+function wear(skin: Skin, step: Step, event: TimedEvent): void {
+	const rate = step.contact === 'tool' ? TOOL_WEAR : HAND_WEAR;
+	for (const key of keysOf(event.places, sidesOf(event.side)))
+		if (skin.known(key)) skin.set(key, skin.at(key, event.endSeconds) * (1 - rate) ** event.reps, event.endSeconds);
+}

@@ -1,0 +1,67 @@
+import * as z from 'zod';
+import { IdSchema, TitleSchema } from '../sequence/common.schema';
+
+export const ALLERGENS = ['nuts', 'seeds', 'essential-oils', 'lanolin', 'beeswax'] as const;
+
+/** A glide medium: how long it lasts on the skin, and what it may do to whom. */
+export const MediumSchema = z.strictObject({
+	id: IdSchema,
+	title: TitleSchema,
+	/** Half-life of absorption, seconds (working value). */
+	halfLifeSeconds: z.number().positive().max(7200),
+	allergens: z.array(z.enum(ALLERGENS)),
+	note: z.string().max(300)
+});
+export type Medium = z.infer<typeof MediumSchema>;
+
+/** One drop and one pump of a bottle, ml (working values). */
+export const DROP_ML = 0.05;
+export const PUMP_ML = 0.1;
+
+/** The media as they ship, all working values. */
+export const MEDIA: readonly Medium[] = [
+	{
+		id: 'light-oil',
+		title: 'Light oil',
+		halfLifeSeconds: 720,
+		allergens: [],
+		note: 'Liquid wax such as jojoba; no nut in it.'
+	},
+	{ id: 'almond-oil', title: 'Almond oil', halfLifeSeconds: 720, allergens: ['nuts'], note: 'Not with a nut allergy.' },
+	{ id: 'sunflower-oil', title: 'Sunflower oil', halfLifeSeconds: 720, allergens: ['seeds'], note: 'Cheap and bland.' },
+	{
+		id: 'scented-oil',
+		title: 'Scented oil',
+		halfLifeSeconds: 720,
+		allergens: ['essential-oils', 'seeds'],
+		note: 'Ask first; not near the eyes.'
+	},
+	{
+		id: 'balm',
+		title: 'Balm',
+		halfLifeSeconds: 900,
+		allergens: ['beeswax', 'lanolin'],
+		note: 'Slow, for small areas.'
+	},
+	{
+		id: 'cleansing-oil',
+		title: 'Cleansing oil',
+		halfLifeSeconds: 600,
+		allergens: ['seeds'],
+		note: 'The evening wash and the massage in one.'
+	},
+	{ id: 'cream', title: 'Cream', halfLifeSeconds: 360, allergens: [], note: 'Soon gone: for the last strokes.' },
+	{ id: 'serum', title: 'Serum', halfLifeSeconds: 240, allergens: [], note: 'Gone within minutes.' }
+];
+
+/** A medium by id; one that is not known is taken as a light oil. */
+export const mediumById = (id: string): Medium => MEDIA.find((m) => m.id === id) ?? MEDIA[0]!;
+
+/** How much to take, in words: drops below a millilitre's tenth of pumps, else pumps. */
+export function amountText(ml: number): string {
+	if (ml <= 0.5) {
+		const drops = Math.max(1, Math.round(ml / DROP_ML));
+		return `${drops} ${drops === 1 ? 'drop' : 'drops'}`;
+	}
+	return `${Math.round(ml / PUMP_ML)} pumps`;
+}

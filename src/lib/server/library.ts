@@ -1,0 +1,33 @@
+import { GOAL_IDS, goalInfo } from '../core/goal/goals';
+import { MEDIA } from '../core/glide/media';
+import { RULES } from '../core/rules';
+import { FIX_LABELS } from '../core/rules/wording';
+import { SCHOOLS } from '../core/school/schools';
+import { TECHNIQUES } from '../core/technique/library';
+import { CORE_VERSION } from '../core/version';
+
+/** The built-in library as plain data, so that others can build on it. */
+const LISTS = {
+	techniques: () => TECHNIQUES,
+	rules: () =>
+		RULES.map(({ id, title, why, severity, floor, ceiling, fix }) => ({
+			id,
+			title,
+			why,
+			severity,
+			floor,
+			ceiling,
+			fix: fix ? FIX_LABELS[id] : null
+		})),
+	schools: () => SCHOOLS,
+	goals: () => GOAL_IDS.map((id) => ({ id, ...goalInfo(id) })),
+	media: () => MEDIA
+} as const;
+
+export type LibraryKind = keyof typeof LISTS;
+export const LIBRARY_KINDS = Object.keys(LISTS) as LibraryKind[];
+
+/** One list, with the version of the core that it belongs to. */
+export function libraryOf(kind: LibraryKind): { core: string; kind: LibraryKind; items: readonly unknown[] } {
+	return { core: CORE_VERSION, kind, items: LISTS[kind]() };
+}

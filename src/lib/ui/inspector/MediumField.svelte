@@ -1,0 +1,47 @@
+<script lang="ts">
+	import { mlFor } from '$lib/core/glide/film';
+	import { amountText, DROP_ML, MEDIA, mediumById } from '$lib/core/glide/media';
+	import { setStep } from '$lib/core/sequence/edits';
+	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Select from '../controls/Select.svelte';
+	import Stepper from '../controls/Stepper.svelte';
+
+	interface Props {
+		draft: SequenceDraft;
+		step: Step;
+	}
+	let { draft, step }: Props = $props();
+	const wanted = $derived(mlFor(step));
+	const medium = $derived(step.medium ?? null);
+	const set = (next: Step['medium'], label: string) => draft.do(setStep(draft.sequence, step.id, { medium: next }, label));
+	const drops = $derived(medium ? Math.round(medium.ml / DROP_ML) : 0);
+</script>
+
+<div class="flex flex-wrap items-center gap-1.5 text-xs">
+	<Select
+		label="Medium"
+		value={medium?.id ?? 'none'}
+		options={[{ value: 'none', label: 'Nothing new' }, ...MEDIA.map((m) => ({ value: m.id, label: m.title }))]}
+		onchange={(id) =>
+			set(
+				id === 'none' ? undefined : { id, ml: medium?.ml ?? wanted },
+				id === 'none' ? 'Take no medium here' : `Take ${mediumById(id).title.toLowerCase()}`
+			)}
+	/>
+	{#if medium}
+		<Stepper
+			label="drops"
+			unit="dr"
+			value={drops}
+			min={1}
+			max={400}
+			onchange={(n) => set({ ...medium, ml: Math.round(n * DROP_ML * 100) / 100 }, `Take ${n} drops`)}
+		/>
+		<span class="text-ink2"
+			>{amountText(wanted)} for a full film{mediumById(medium.id).allergens.length
+				? ` · ${mediumById(medium.id).allergens.join(', ').replaceAll('-', ' ')}`
+				: ''}</span
+		>
+	{/if}
+</div>
