@@ -117,6 +117,7 @@ function push(
 	seconds: number
 ): void {
 	if (!(seconds > 0)) return;
+	const startSeconds = cursor.seconds;
 	cursor.seconds += seconds;
 	if (!cursor.out) return tally(cursor, phase.id, step.id, seconds);
 	// Written out field by field: this is the hottest place of the core, and a spread costs several times as much.
@@ -130,7 +131,7 @@ function push(
 		direction: part.direction ?? 'forward',
 		reps: part.reps ?? 1,
 		paceSeconds: part.paceSeconds ?? seconds,
-		startSeconds: cursor.seconds - seconds,
+		startSeconds,
 		endSeconds: cursor.seconds,
 		places: part.places ?? step.places,
 		levels: part.levels ?? levelsOf(step)

@@ -101,6 +101,7 @@
 	<svg width={GUTTER} height={HEIGHT} class="flex-none" aria-hidden="true">
 		<text x="16" y="62" class="client">Client’s</text><text x="16" y="76" class="side">left</text>
 		<text x="16" y="140" class="client">Client’s</text><text x="16" y="154" class="side">right</text>
+		{#if film.some(([, share]) => share > 0)}<text x="16" y={AXIS - 2} class="client">film</text>{/if}
 		{#each [1, 2, 3, 4] as level (level)}
 			{#each [-1, 1] as dir (dir)}
 				<text x={GUTTER - 8} y={frame.mid + dir * (8 + FULL_HEIGHTS[level]!) + 4} class="level">{level}</text>

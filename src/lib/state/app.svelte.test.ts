@@ -1,0 +1,98 @@
+// @vitest-environment happy-dom
+import 'fake-indexeddb/auto';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import { NOW, sequenceOf } from '../core/testing';
+import { makeDb, type SoftTideDb } from '../store/db';
+import { makeDemoOnce } from '../store/openStore';
+import { Repository } from '../store/repository';
+import { AppState } from './app.svelte';
+
+let db: SoftTideDb;
+let app: AppState;
+let stop: () => void;
+let n = 0;
+beforeEach(() => {
+	localStorage.clear();
+	vi.stubGlobal('matchMedia', () => ({ matches: false }));
+	db = makeDb(`app-${n++}`);
+	const repo = new Repository(
+		db,
+		() => new Date(NOW),
+		() => `id-${n++}`
+	);
+	app = new AppState(repo, false);
+	stop = app.follow();
+});
+afterEach(async () => {
+	stop();
+	await db.delete();
+	vi.unstubAllGlobals();
+});
+const settled = (check: () => void) => vi.waitFor(check);
+
+describe('settings', () => {
+	test('begin with the defaults and follow what is saved', async () => {
+		await settled(() =>
+			expect(app.settings).toMatchObject({ theme: 'auto', units: 'mm', tone: true, cautionSeenAt: null })
+		);
+		await app.save({ units: 'inch', currentClientId: 'c' });
+		await settled(() => expect(app.settings).toMatchObject({ units: 'inch', currentClientId: 'c', revision: 1 }));
+	});
+	test('the theme is put on the page, and remembered for the first paint of the next visit', async () => {
+		await app.save({ theme: 'evening' });
+		await settled(() => expect(document.documentElement.dataset.theme).toBe('evening'));
+		expect(localStorage.getItem('soft-tide-theme')).toBe('evening');
+		await app.save({ theme: 'auto' });
+		await settled(() => expect(document.documentElement.dataset.theme).toBe('day'));
+	});
+	test('a value that is not valid is told and not stored', async () => {
+		await app.save({ units: 'ell' as never });
+		expect(app.trouble).toMatch(/could not be saved/);
+		expect((await app.repo.settings()).units).toBe('mm');
+		await app.save({ units: 'inch' });
+		expect(app.trouble).toBe('');
+	});
+});
+
+describe('storage', () => {
+	test('a failure becomes a sentence, a success takes it away', async () => {
+		const failing = () => Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' }));
+		expect(await app.run(failing)).toBeNull();
+		expect(app.trouble).toMatch(/is full/);
+		expect(await app.run(() => Promise.resolve(7))).toBe(7);
+		expect(app.trouble).toBe('');
+	});
+	test('asks to keep the records once, and remembers that it was asked', async () => {
+		const persist = vi.fn(() => Promise.resolve(true));
+		vi.stubGlobal('navigator', { storage: { persist, persisted: () => Promise.resolve(false) } });
+		await app.lookWhetherPersisted();
+		expect(app.persisted).toBe(false);
+		await app.persist();
+		expect(app.persisted).toBe(true);
+		expect(persist).toHaveBeenCalledOnce();
+		expect((await app.repo.settings()).keepAskedAt).toBe(NOW);
+	});
+	test('a browser that knows nothing of keeping is no trouble', async () => {
+		vi.stubGlobal('navigator', {});
+		await app.lookWhetherPersisted();
+		await app.persist();
+		expect([app.persisted, app.trouble]).toEqual([false, '']);
+	});
+});
+
+describe('the demo practice', () => {
+	test('is made once: what was wiped stays wiped', async () => {
+		await makeDemoOnce(app.repo);
+		expect(await app.repo.clients()).toHaveLength(4);
+		expect((await app.repo.settings()).currentClientId).toBe('demo-odile');
+		await app.repo.wipe();
+		await makeDemoOnce(app.repo);
+		expect(await app.repo.clients()).toEqual([]);
+	});
+	test('own work beside it is left alone', async () => {
+		await app.repo.saveSequence(sequenceOf([]));
+		await makeDemoOnce(app.repo);
+		expect((await app.repo.sequences()).map((s) => s.id)).toContain('s1');
+		expect(await app.repo.sequences()).toHaveLength(7);
+	});
+});
