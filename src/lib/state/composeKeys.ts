@@ -1,5 +1,6 @@
 import { tinykeys } from 'tinykeys';
 import type { Level } from '../core/pressure/levels';
+import { withTarget } from '../core/sequence/dose';
 import { duplicateStep, moveStep, removeSteps, setStep } from '../core/sequence/edits';
 import { linkRoute } from '../core/sequence/route';
 import type { StepSide } from '../core/sequence/sequence.schema';
@@ -46,18 +47,7 @@ export function composeKeys(actions: Actions): () => void {
 		onStep((id) => {
 			const { step } = draft().byId.get(id)!;
 			const size = step.dose.kind === 'seconds' ? 5 : 1;
-			const target = Math.max(1, step.dose.target + by * size);
-			const { min, max } = step.dose;
-			draft().do(
-				setStep(draft().sequence, id, {
-					dose: {
-						...step.dose,
-						target,
-						min: Math.min(min, target),
-						max: Math.max(max, target)
-					} as typeof step.dose
-				})
-			);
+			draft().do(setStep(draft().sequence, id, { dose: withTarget(step.dose, step.dose.target + by * size) }));
 		});
 	const level = (n: Level) =>
 		onStep((id) => draft().do(setStep(draft().sequence, id, { pressure: n, levels: undefined })));

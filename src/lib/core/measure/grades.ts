@@ -15,3 +15,7 @@ export const TENSION_WORDS: Record<Grade, string> = {
 	3: 'marked',
 	4: 'hard'
 };
+
+/** One step more at each tap, from not felt to the top and round again to none. */
+export const nextGrade = (grade: Grade | null): Grade =>
+	grade === null ? 1 : grade === 4 ? 0 : ((grade + 1) as Grade);

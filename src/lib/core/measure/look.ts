@@ -98,7 +98,3 @@ export function minuteOfDay(session: Pick<Session, 'startedAt' | 'zoneOffsetMinu
 /** Whether the before-looks of two sessions may be compared: the same hour of the day. */
 export const comparableSessions = (a: Session, b: Session, working: Working): boolean =>
 	sameHour(minuteOfDay(a), minuteOfDay(b), working);
-
-/** The session of a list that began first, or last. */
-export const firstSession = (sessions: readonly Session[]): Session | undefined =>
-	[...sessions].sort((a, b) => a.startedAt.localeCompare(b.startedAt))[0];

@@ -2,7 +2,7 @@
 	import { SIDES, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES, type ZoneId } from '$lib/core/atlas/zones';
 	import { gradeOf, withGrade, type GradeKind } from '$lib/core/measure/look';
-	import { PUFFINESS_WORDS, TENSION_WORDS, type Grade } from '$lib/core/measure/grades';
+	import { nextGrade, PUFFINESS_WORDS, TENSION_WORDS, type Grade } from '$lib/core/measure/grades';
 	import type { Look } from '$lib/core/measure/records.schema';
 	import Segmented from '../controls/Segmented.svelte';
 	import FaceMap from '../map/FaceMap.svelte';
@@ -49,8 +49,7 @@
 	};
 	function tap({ place, side }: Pick) {
 		const zone = place as ZoneId;
-		const now = gradeOf(look, kind, zone, side);
-		set(zone, side, now === null ? 1 : now === 4 ? 0 : ((now + 1) as Grade));
+		set(zone, side, nextGrade(gradeOf(look, kind, zone, side)));
 	}
 	const restIsNone = () =>
 		onchange(

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { GRADES, type Grade } from '$lib/core/measure/grades';
+	import { GRADES, nextGrade, type Grade } from '$lib/core/measure/grades';
 	import Gauge from './Gauge.svelte';
 
 	interface Props {
@@ -13,8 +13,6 @@
 		onfocus: () => void;
 	}
 	let { grade, ghost, name, words, active, onchange, onfocus }: Props = $props();
-	/** One more step at each tap, from not felt to the top and round again. */
-	const next = $derived<Grade | null>(grade === null ? 1 : grade === 4 ? 0 : ((grade + 1) as Grade));
 	function key(e: KeyboardEvent) {
 		if (/^[0-4]$/.test(e.key)) onchange(Number(e.key) as Grade);
 		else if (e.key === 'Delete' || e.key === 'Backspace') onchange(null);
@@ -29,7 +27,7 @@
 	type="button"
 	class="flex min-h-11 items-center gap-2 rounded-lg px-2 {active ? 'bg-wash' : 'hover:bg-wash/50'}"
 	aria-label="{name}: {grade === null ? 'not felt' : `${grade}, ${words[grade]}`}. Tap for one more, keys 0 to 4 set it."
-	onclick={() => onchange(next)}
+	onclick={() => onchange(nextGrade(grade))}
 	onkeydown={key}
 	{onfocus}
 >

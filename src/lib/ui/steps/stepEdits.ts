@@ -1,18 +1,13 @@
 import type { Level } from '$lib/core/pressure/levels';
 import type { Edit } from '$lib/core/sequence/edits';
+import { withTarget } from '$lib/core/sequence/dose';
 import { setStep } from '$lib/core/sequence/edits';
-import type { Dose, Sequence, Step } from '$lib/core/sequence/sequence.schema';
+import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
 import type { Contact, ToolId } from '$lib/core/technique/vocabulary';
 
 /** One level for the whole step. */
 export const setLevel = (sequence: Sequence, step: Step, level: Level): Edit =>
 	setStep(sequence, step.id, { pressure: level, levels: undefined });
-
-/** A new target; the range widens where the target leaves it. */
-export function withTarget(dose: Dose, target: number): Dose {
-	const wish = Math.max(1, dose.kind === 'seconds' ? Math.round(target * 10) / 10 : Math.round(target));
-	return { ...dose, target: wish, min: Math.min(dose.min, wish), max: Math.max(dose.max, wish) } as Dose;
-}
 
 export const setTarget = (sequence: Sequence, step: Step, target: number): Edit =>
 	setStep(sequence, step.id, { dose: withTarget(step.dose, target) });

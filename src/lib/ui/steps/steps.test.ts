@@ -7,7 +7,8 @@ import { AIM_GLYPHS, AIM_TONE } from '../glyphs/aimGlyphs';
 import { CONTACT_PRINTS, TOOL_PRINTS } from '../glyphs/footprints';
 import { HAND_OPTIONS, LEVEL_OPTIONS, MOTION_OPTIONS } from './options';
 import { choiceOf, sideOf, sideOptions, type SideChoice } from './sideOptions';
-import { setContact, setLevel, setTarget, withTarget } from './stepEdits';
+import { withTarget } from '$lib/core/sequence/dose';
+import { setContact, setLevel, setTarget } from './stepEdits';
 
 const sequence = sequenceOf([step('a', ['chin', 'jawline'], { levels: [1, 2] })]);
 const the = (s: typeof sequence) => stepsOf(s)[0]!.step;
