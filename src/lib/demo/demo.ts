@@ -212,6 +212,9 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 		exportedAt: now.toISOString(),
 		clients,
 		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY })),
+		techniques: [],
+		schools: [],
+		media: [],
 		sessions: sessions.filter((s) => Date.parse(s.startedAt) <= now.getTime()),
 		settings: null
 	};

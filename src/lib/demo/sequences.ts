@@ -1,12 +1,8 @@
 import type { PlaceRef } from '../core/atlas/places';
-import { schoolById } from '../core/school/schools';
-import type { GoalId } from '../core/goal/goals';
+import { sequenceFromScore, type Row, type Score } from '../core/ready/score';
 import { linkRoute } from '../core/sequence/route';
-import { SequenceSchema, type Sequence, type Step } from '../core/sequence/sequence.schema';
-import { makeStep } from '../core/technique/makeStep';
-import { techniqueById } from '../core/technique/library';
+import type { Sequence, Step } from '../core/sequence/sequence.schema';
 
-type Row = readonly [technique: string, places: PlaceRef[], change?: Partial<Step> | undefined];
 type Phases = readonly (readonly [title: string, rows: readonly Row[]])[];
 
 const LEFT_RIGHT = { each: true, first: 'left' } as const;
@@ -208,18 +204,9 @@ const NAPE_TO_COLLARBONE: Phases = [
 	]
 ];
 
-interface Score {
-	readonly id: string;
-	readonly title: string;
-	readonly school: string;
-	readonly minutes: number;
-	readonly goals: readonly GoalId[];
-	readonly notes: string;
-	readonly phases: Phases;
-	readonly performer?: 'client' | 'self';
-}
+type DemoScore = Omit<Score, 'phases'> & { readonly phases: Phases };
 
-const SCORES: readonly Score[] = [
+const SCORES: readonly DemoScore[] = [
 	{
 		id: 'bakers-dawn',
 		title: 'Baker’s dawn, light eyes',
@@ -276,47 +263,11 @@ const SCORES: readonly Score[] = [
 	}
 ];
 
-function build(score: Score, updatedAt: string): Sequence {
-	const school = schoolById(score.school);
-	let n = 0;
-	const phases = score.phases.map(([title, rows], p) => ({
-		id: `p${p + 1}`,
-		title,
-		exitAfter: false,
-		blocks: [
-			{
-				id: `p${p + 1}-b1`,
-				title: '',
-				sides: 'asSteps' as const,
-				steps: rows.map(([technique, places, overrides]) =>
-					makeStep(techniqueById(technique)!, {
-						id: `s${++n}`,
-						places,
-						cheekRoute: school.cheekRoute,
-						overrides: overrides ?? {}
-					})
-				)
-			}
-		]
-	}));
-	return SequenceSchema.parse({
-		format: 'soft-tide/sequence',
-		version: 1,
-		id: `demo-${score.id}`,
-		revision: 1,
-		updatedAt,
-		title: score.title,
-		notes: score.notes,
-		goals: score.goals.map((id) => ({ id, weight: 1 })),
-		budgetSeconds: score.minutes * 60,
-		school,
-		techniques: [],
-		performer: score.performer ?? 'client',
-		orientation: 'facing',
-		medium: { id: 'light-oil', ml: 0.45 },
-		phases
-	});
-}
-
 /** The six sequences of the demo practice. */
-export const demoSequences = (updatedAt: string): Sequence[] => SCORES.map((score) => build(score, updatedAt));
+export const demoSequences = (updatedAt: string): Sequence[] =>
+	SCORES.map(({ phases, ...score }) =>
+		sequenceFromScore(
+			{ ...score, phases: phases.map(([title, rows]) => ({ title, rows })) },
+			{ id: `demo-${score.id}`, updatedAt }
+		)
+	);

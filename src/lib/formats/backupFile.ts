@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import { ClientSchema, SessionSchema, SettingsSchema } from '../core/measure/records.schema';
+import { OwnMediumSchema, OwnSchoolSchema, OwnTechniqueSchema } from '../core/own/own.schema';
 import { HistorySchema } from '../core/sequence/history';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';
 import { problemsOf, refuse, type Parsed, type Problem } from './problem';
-import { readJson, upToDate, type Migration } from './readJson';
+import { BACKUP_MIGRATIONS } from './migrations';
+import { readJson, upToDate } from './readJson';
 
-export const BACKUP_VERSION = 1;
-export const BACKUP_MIGRATIONS: readonly Migration[] = [];
+export const BACKUP_VERSION = 2;
 
 export const StoredSequenceSchema = z.strictObject({ sequence: SequenceSchema, history: HistorySchema });
 
@@ -22,6 +23,9 @@ export const BackupSchema = z.strictObject({
 	clients: z.array(ClientSchema).max(10_000),
 	sequences: z.array(StoredSequenceSchema).max(10_000),
 	sessions: z.array(SessionSchema).max(100_000),
+	techniques: z.array(OwnTechniqueSchema).max(2000),
+	schools: z.array(OwnSchoolSchema).max(200),
+	media: z.array(OwnMediumSchema).max(200),
 	settings: SettingsSchema.nullable()
 });
 export type Backup = z.infer<typeof BackupSchema>;
@@ -64,6 +68,11 @@ function crossCheck(backup: Backup): Problem[] {
 		'sessions',
 		backup.sessions.map((s) => s.id)
 	);
+	for (const kind of ['techniques', 'schools', 'media'] as const)
+		twice(
+			kind,
+			backup[kind].map((r) => r.id)
+		);
 	const known = new Set(backup.clients.map((c) => c.id));
 	backup.sessions.forEach((s, i) => {
 		if (!known.has(s.clientId))

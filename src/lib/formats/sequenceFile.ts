@@ -4,16 +4,14 @@ import { MAX_STEPS, SEQUENCE_VERSION, SequenceSchema, type Sequence } from '../c
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';
 import { problemsOf, refuse, type Parsed } from './problem';
-import { readJson, upToDate, type Migration } from './readJson';
+import { SEQUENCE_MIGRATIONS } from './migrations';
+import { readJson, upToDate } from './readJson';
 
 /** A sequence as a file: the sequence itself, what made it, and the caution line. */
 export const SequenceFileSchema = SequenceSchema.safeExtend({
 	core: z.string().max(40).optional(),
 	caution: TextSchema.optional()
 });
-
-/** Ways from older versions to the present one, in order. Version 1 is the first. */
-export const SEQUENCE_MIGRATIONS: readonly Migration[] = [];
 
 export function writeSequenceFile(sequence: Sequence): string {
 	return JSON.stringify({ ...sequence, core: CORE_VERSION, caution: CAUTION_LINE }, null, '\t');

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { MediumSchema } from '../core/glide/media';
+import { MediumSchema } from '../core/glide/medium.schema';
 import { SchoolSchema } from '../core/school/school.schema';
 import { TechniqueSchema } from '../core/technique/technique.schema';
 import { CORE_VERSION } from '../core/version';

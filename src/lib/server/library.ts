@@ -1,7 +1,8 @@
 import { GOAL_IDS, goalInfo } from '../core/goal/goals';
 import { MEDIA } from '../core/glide/media';
 import { RULES } from '../core/rules';
-import { FIX_LABELS } from '../core/rules/wording';
+import { RULE_TEXTS } from '../core/rules/texts';
+import { fixLabel } from '../core/rules/wording';
 import { SCHOOLS } from '../core/school/schools';
 import { TECHNIQUES } from '../core/technique/library';
 import { CORE_VERSION } from '../core/version';
@@ -10,14 +11,15 @@ import { CORE_VERSION } from '../core/version';
 const LISTS = {
 	techniques: () => TECHNIQUES,
 	rules: () =>
-		RULES.map(({ id, title, why, severity, floor, ceiling, fix }) => ({
+		RULES.map(({ id, kind, severity, floor, ceiling, fix, safe }) => ({
 			id,
-			title,
-			why,
+			kind,
+			...RULE_TEXTS[id]!,
 			severity,
 			floor,
 			ceiling,
-			fix: fix ? FIX_LABELS[id] : null
+			fix: fix ? fixLabel(id) : null,
+			safe: safe === true
 		})),
 	schools: () => SCHOOLS,
 	goals: () => GOAL_IDS.map((id) => ({ id, ...goalInfo(id) })),

@@ -4,7 +4,7 @@ import type { Edit } from '../core/sequence/edits';
 import { commit, redo, undo, type Draft } from '../core/sequence/history';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
-import { fixFor, judge, type Judgement } from '../core/rules/judge';
+import { fixIn, judge, type Judgement } from '../core/rules/judge';
 import type { Finding } from '../core/rules/rule';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
@@ -82,8 +82,13 @@ export class SequenceDraft {
 		this.#set(redo(this.#draft));
 	}
 
+	/** The edit that mends a finding; null where none is possible. */
+	fixOf(finding: Finding): Edit | null {
+		return fixIn(this.judgement.context, finding);
+	}
+
 	fix(finding: Finding): void {
-		this.do(fixFor(this.sequence, finding, this.context));
+		this.do(this.fixOf(finding));
 	}
 
 	select(stepId: string | null): void {

@@ -1,4 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
+import type { OwnKind, OwnMedium, OwnRecord, OwnSchool, OwnTechnique } from '../core/own/own.schema';
+import { historyFrom1, sequenceFrom1 } from '../formats/migrations';
 import type { Client, Session, Settings } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { History } from '../core/sequence/history';
@@ -14,22 +16,31 @@ export interface StoredSequence {
 /** A save that came from an older revision: kept, and offered beside the other one. */
 export interface SecondVersion {
 	readonly id: string;
-	readonly kind: 'sequence' | 'client' | 'session';
+	readonly kind: 'sequence' | 'client' | 'session' | OwnKind;
 	readonly recordId: string;
 	readonly savedAt: string;
-	readonly record: StoredSequence | Client | Session;
+	readonly record: StoredSequence | Client | Session | OwnRecord;
 }
 
 export type SoftTideDb = Dexie & {
 	clients: EntityTable<Client, 'id'>;
 	sequences: EntityTable<StoredSequence, 'id'>;
 	sessions: EntityTable<Session, 'id'>;
+	techniques: EntityTable<OwnTechnique, 'id'>;
+	schools: EntityTable<OwnSchool, 'id'>;
+	media: EntityTable<OwnMedium, 'id'>;
 	settings: EntityTable<Settings, 'id'>;
 	secondVersions: EntityTable<SecondVersion, 'id'>;
 };
 
 export const DB_NAME = 'soft-tide';
 export const DEMO_DB_NAME = 'soft-tide-demo';
+
+/** A stored sequence of the first version, brought up to date in place, its undo history with it. */
+function upgradeStored(stored: Record<string, unknown>): void {
+	stored.sequence = sequenceFrom1(stored.sequence as Record<string, unknown>);
+	stored.history = historyFrom1(stored.history);
+}
 
 /** Opens nothing yet: Dexie opens at the first query. The name tells the demo practice from the user's own. */
 export function makeDb(name: string): SoftTideDb {
@@ -41,5 +52,18 @@ export function makeDb(name: string): SoftTideDb {
 		settings: 'id',
 		secondVersions: 'id, recordId'
 	});
+	// Version 2: the user's own library, and sequences in the second version of their format.
+	db.version(2)
+		.stores({ techniques: 'id, updatedAt', schools: 'id, updatedAt', media: 'id, updatedAt' })
+		.upgrade(async (tx) => {
+			await tx
+				.table('sequences')
+				.toCollection()
+				.modify((stored: Record<string, unknown>) => upgradeStored(stored));
+			await tx
+				.table('secondVersions')
+				.filter((second: { kind?: string }) => second.kind === 'sequence')
+				.modify((second: { record: Record<string, unknown> }) => upgradeStored(second.record));
+		});
 	return db;
 }

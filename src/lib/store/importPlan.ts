@@ -2,8 +2,7 @@ import type { Backup } from '../formats/backupFile';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { EMPTY_HISTORY } from '../core/sequence/history';
 import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
-import type { Stamp } from './saveRecord';
-import type { Client, Session } from '../core/measure/records.schema';
+import { tableOf, type PlainRecord, type Stamp } from './saveRecord';
 
 export type Fate = 'added' | 'changed' | 'skipped';
 export interface PlannedRecord {
@@ -11,8 +10,8 @@ export interface PlannedRecord {
 	readonly id: string;
 	readonly title: string;
 	readonly fate: Fate;
-	readonly record: StoredSequence | Client | Session;
-	readonly known: StoredSequence | Client | Session | null;
+	readonly record: StoredSequence | PlainRecord;
+	readonly known: StoredSequence | PlainRecord | null;
 }
 export interface ImportPlan {
 	readonly records: readonly PlannedRecord[];
@@ -29,7 +28,7 @@ function canonical(value: unknown): string {
 }
 
 /** What counts as content: revision and time of saving do not. */
-function contentOf(record: StoredSequence | Client | Session): string {
+function contentOf(record: StoredSequence | PlainRecord): string {
 	if ('sequence' in record && 'history' in record) {
 		const { revision: _r, updatedAt: _u, ...rest } = record.sequence;
 		return canonical(rest);
@@ -48,7 +47,8 @@ const stored = (sequence: Sequence, history = EMPTY_HISTORY): StoredSequence => 
 /** What an import would add, change and skip. Nothing is written. */
 export async function planImport(
 	db: SoftTideDb,
-	backup: Pick<Backup, 'clients' | 'sequences' | 'sessions' | 'settings'>
+	backup: Pick<Backup, 'clients' | 'sequences' | 'sessions' | 'settings'> &
+		Partial<Pick<Backup, 'techniques' | 'schools' | 'media'>>
 ): Promise<ImportPlan> {
 	const fate = (
 		kind: PlannedRecord['kind'],
@@ -82,6 +82,12 @@ export async function planImport(
 			)
 		))
 	];
+	const own = [
+		...(backup.techniques ?? []).map((r) => ['technique', r] as const),
+		...(backup.schools ?? []).map((r) => ['school', r] as const),
+		...(backup.media ?? []).map((r) => ['medium', r] as const)
+	];
+	for (const [kind, r] of own) records.push(fate(kind, r.item.title, r, await tableOf(db, kind).get(r.id)));
 	return { records, settings: backup.settings };
 }
 
@@ -106,9 +112,9 @@ export async function applyImport(db: SoftTideDb, plan: ImportPlan, stamp: Stamp
 					savedAt: stamp.now,
 					record: known
 				});
-			if (kind === 'client') await db.clients.put({ ...(record as Client), revision: nextRevision(record, known) });
-			if (kind === 'session') await db.sessions.put({ ...(record as Session), revision: nextRevision(record, known) });
-			if (kind === 'sequence') {
+			if (kind !== 'sequence')
+				await tableOf(db, kind).put({ ...(record as PlainRecord), revision: nextRevision(record, known) });
+			else {
 				const { sequence, ...rest } = record as StoredSequence;
 				const before = (known as StoredSequence | null)?.sequence;
 				await db.sequences.put({

@@ -9,8 +9,9 @@ import {
 import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
 import type { Backup } from '../formats/backupFile';
+import { OWN_SCHEMAS, type OwnKind, type OwnRecord } from '../core/own/own.schema';
 import type { SoftTideDb, StoredSequence } from './db';
-import { saveRecord, saveSequence, type Saved, type Stamp } from './saveRecord';
+import { saveRecord, saveSequence, tableOf, type Saved, type Stamp } from './saveRecord';
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked here. */
 export class Repository {
@@ -47,6 +48,27 @@ export class Repository {
 			history: HistorySchema.parse(history)
 		};
 		return saveSequence(this.db, checked, this.stamp());
+	}
+
+	techniques = () => this.db.techniques.toArray();
+	schools = () => this.db.schools.toArray();
+	media = () => this.db.media.toArray();
+
+	/** Saves one's own technique, school or medium; its id is that of the item. */
+	async saveOwn(kind: OwnKind, draft: unknown): Promise<Saved<OwnRecord>> {
+		return saveRecord<OwnRecord>(this.db, kind, OWN_SCHEMAS[kind].parse(draft), this.stamp());
+	}
+
+	/** Removes one's own technique, school or medium and hands it over, so that it can be put back. Sequences keep their copies. */
+	async removeOwn(kind: OwnKind, id: string): Promise<OwnRecord | undefined> {
+		const table = tableOf(this.db, kind);
+		const known = (await table.get(id)) as OwnRecord | undefined;
+		await table.delete(id);
+		return known;
+	}
+
+	async putOwnBack(kind: OwnKind, record: OwnRecord): Promise<void> {
+		await tableOf(this.db, kind).put(record);
 	}
 
 	/** Removes a sequence and hands it over, so that the removal can be taken back. */
@@ -90,6 +112,9 @@ export class Repository {
 			clients: await db.clients.toArray(),
 			sequences: sequences.map(({ sequence, history }) => ({ sequence, history })),
 			sessions: await db.sessions.toArray(),
+			techniques: await db.techniques.toArray(),
+			schools: await db.schools.toArray(),
+			media: await db.media.toArray(),
 			settings: (await db.settings.get('settings')) ?? null
 		};
 	}

@@ -1,6 +1,7 @@
 import type { EntityTable } from 'dexie';
 import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
 import type { Client, Session } from '../core/measure/records.schema';
+import type { OwnRecord } from '../core/own/own.schema';
 
 export interface Saved<T> {
 	readonly record: T;
@@ -14,23 +15,33 @@ export interface Stamp {
 }
 
 type Kind = SecondVersion['kind'];
-interface RevisionedRecord {
-	readonly id: string;
-	readonly revision: number;
-	readonly updatedAt: string;
+
+type PlainKind = Exclude<Kind, 'sequence'>;
+export type PlainRecord = Client | Session | OwnRecord;
+
+/** The table of each kind of record that is stored as it is. */
+export function tableOf(db: SoftTideDb, kind: PlainKind): EntityTable<PlainRecord, 'id'> {
+	const tables = {
+		client: db.clients,
+		session: db.sessions,
+		technique: db.techniques,
+		school: db.schools,
+		medium: db.media
+	};
+	return tables[kind] as unknown as EntityTable<PlainRecord, 'id'>;
 }
 
 /**
  * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
  * @returns the record as stored, with its new revision
  */
-export async function saveRecord<T extends (Client | Session) & RevisionedRecord>(
+export async function saveRecord<T extends PlainRecord>(
 	db: SoftTideDb,
-	kind: Exclude<Kind, 'sequence'>,
+	kind: PlainKind,
 	draft: T,
 	stamp: Stamp
 ): Promise<Saved<T>> {
-	const table = (kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<RevisionedRecord, 'id'>;
+	const table = tableOf(db, kind);
 	return db.transaction('rw', [table, db.secondVersions], async () => {
 		const known = await table.get(draft.id);
 		const record = { ...draft, revision: draft.revision + 1, updatedAt: stamp.now };
@@ -112,9 +123,10 @@ export async function settleRecord(
 	choice: 'stored' | 'second',
 	stamp: Stamp
 ): Promise<void> {
-	const table = (second.kind === 'client' ? db.clients : db.sessions) as unknown as EntityTable<RevisionedRecord, 'id'>;
+	if (second.kind === 'sequence') throw new Error('a sequence is settled by settleSequence');
+	const table = tableOf(db, second.kind);
 	await db.transaction('rw', [table, db.secondVersions], async () => {
-		const other = second.record as Client | Session;
+		const other = second.record as PlainRecord;
 		const stored = await table.get(second.recordId);
 		const revision = Math.max(stored?.revision ?? 0, other.revision) + 1;
 		if (choice === 'second') await table.put({ ...other, revision, updatedAt: stamp.now });

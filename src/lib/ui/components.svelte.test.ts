@@ -237,7 +237,7 @@ describe('the score in miniature', () => {
 describe('panels', () => {
 	test('a finding says its sentence, jumps and mends', () => {
 		const sequence = sequenceOf([step('a', ['malar', 'zygoma'], { pressure: 3 })]);
-		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'pressure-cap')!;
+		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'fluid-cap')!;
 		const [onfix, onjump] = [vi.fn(), vi.fn()];
 		const root = show(Finding, { finding, sentence: sentenceOf(finding), onfix, onjump });
 		expect(root.textContent).toContain('1 is firm (3) on the apple of the cheek, light (1) at most.');

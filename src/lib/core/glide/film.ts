@@ -4,6 +4,7 @@ import { nodeOf, ownSideOf, placeOf, SIDES, type PlaceRef, type Side } from '../
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { TimedEvent } from '../sequence/expand';
 import { sidesOf } from '../sequence/passes';
+import type { School } from '../school/school.schema';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import type { PlacedStep } from '../sequence/walk';
 import { isStationary } from '../technique/vocabulary';
@@ -122,7 +123,13 @@ function mediumOf(step: Step, sequence: Sequence): { id: string; ml: number } | 
 		: null;
 }
 
-function apply(skin: Skin, step: Step, medium: { id: string; ml: number }, seconds: number): void {
+function apply(
+	skin: Skin,
+	step: Step,
+	medium: { id: string; ml: number },
+	own: Sequence['media'],
+	seconds: number
+): void {
 	const sides: readonly Side[] = step.side === 'left' || step.side === 'right' ? [step.side] : SIDES;
 	const keys = keysOf(step.places, sides);
 	const area = areaOf(
@@ -130,7 +137,7 @@ function apply(skin: Skin, step: Step, medium: { id: string; ml: number }, secon
 		sides.length
 	);
 	const film = (medium.ml * 1000) / Math.max(1, area);
-	const { halfLifeSeconds } = mediumById(medium.id);
+	const { halfLifeSeconds } = mediumById(medium.id, own);
 	for (const key of keys) skin.set(key, skin.at(key, seconds) + film, seconds, halfLifeSeconds);
 }
 
@@ -153,7 +160,7 @@ function follow(
 		if (!begun.has(step.id)) {
 			begun.add(step.id);
 			const medium = mediumOf(step, sequence);
-			if (medium) apply(skin, step, medium, event.startSeconds);
+			if (medium) apply(skin, step, medium, sequence.media, event.startSeconds);
 			if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
 				skin.clean(keysOf(step.places, SIDES));
 			onstep(skin, step, event);
@@ -163,18 +170,50 @@ function follow(
 	}
 }
 
+/** Motions and tools that want bare skin: a film lets the fold slip out of the fingers, and no tape holds on it. */
+export function wantsDrySkin(step: Step, school: Pick<School, 'glide'>): boolean {
+	if (step.aim === 'fix' || step.tool?.id === 'soft-brush') return true;
+	if (step.motion === 'pinch-roll' || step.motion === 'skin-lift') return true;
+	return school.glide === 'dry' && step.aim === 'release' && isStationary(step.motion);
+}
+
+/** Film above which skin counts as oily, as a share of a full film (working value). */
+export const OILY_SHARE = 0.1;
+
+export interface FilmFacts {
+	/** Steps that begin to slide where too little film is left. */
+	readonly dry: readonly DryStep[];
+	/** Steps that want bare skin and find a film: the place where it lies. */
+	readonly oiled: ReadonlyMap<string, PlaceRef>;
+}
+
+/** Where the film is missing, and where it is in the way. */
+export function filmFactsOf(
+	sequence: Sequence,
+	events: readonly TimedEvent[],
+	byId: ReadonlyMap<string, PlacedStep>
+): FilmFacts {
+	const dry: DryStep[] = [];
+	const oiled = new Map<string, PlaceRef>();
+	follow(sequence, events, byId, (skin, step, event) => {
+		const found = needsFilm(step) ? tooDry(skin, step, event) : null;
+		if (found) dry.push(found);
+		if (!wantsDrySkin(step, sequence.school)) return;
+		const oily = keysOf(event.places, sidesOf(event.side)).find(
+			(k) => skin.at(k, event.startSeconds) > OILY_SHARE * FULL_FILM
+		);
+		if (oily) oiled.set(step.id, oily.slice(0, oily.lastIndexOf(':')) as ZoneId);
+	});
+	return { dry, oiled };
+}
+
 /** Steps that begin to slide where too little film is left. */
 export function dryStepsOf(
 	sequence: Sequence,
 	events: readonly TimedEvent[],
 	byId: ReadonlyMap<string, PlacedStep>
-): DryStep[] {
-	const dry: DryStep[] = [];
-	follow(sequence, events, byId, (skin, step, event) => {
-		const found = needsFilm(step) ? tooDry(skin, step, event) : null;
-		if (found) dry.push(found);
-	});
-	return dry;
+): readonly DryStep[] {
+	return filmFactsOf(sequence, events, byId).dry;
 }
 
 /** The film over time, to be drawn. */

@@ -1,18 +1,4 @@
-import * as z from 'zod';
-import { IdSchema, TitleSchema } from '../sequence/common.schema';
-
-export const ALLERGENS = ['nuts', 'seeds', 'essential-oils', 'lanolin', 'beeswax'] as const;
-
-/** A glide medium: how long it lasts on the skin, and what it may do to whom. */
-export const MediumSchema = z.strictObject({
-	id: IdSchema,
-	title: TitleSchema,
-	/** Half-life of absorption, seconds (working value). */
-	halfLifeSeconds: z.number().positive().max(7200),
-	allergens: z.array(z.enum(ALLERGENS)),
-	note: z.string().max(300)
-});
-export type Medium = z.infer<typeof MediumSchema>;
+import type { Medium } from './medium.schema';
 
 /** One drop and one pump of a bottle, ml (working values). */
 export const DROP_ML = 0.05;
@@ -54,8 +40,9 @@ export const MEDIA: readonly Medium[] = [
 	{ id: 'serum', title: 'Serum', halfLifeSeconds: 240, allergens: [], note: 'Gone within minutes.' }
 ];
 
-/** A medium by id; one that is not known is taken as a light oil. */
-export const mediumById = (id: string): Medium => MEDIA.find((m) => m.id === id) ?? MEDIA[0]!;
+/** A medium by id, the user's own first; one that is not known is taken as a light oil. */
+export const mediumById = (id: string, own: readonly Medium[] = []): Medium =>
+	own.find((m) => m.id === id) ?? MEDIA.find((m) => m.id === id) ?? MEDIA[0]!;
 
 /** How much to take, in words: drops below a millilitre's tenth of pumps, else pumps. */
 export function amountText(ml: number): string {

@@ -4,7 +4,7 @@ import { shareOfSide } from '../sequence/balance';
 import type { TimedEvent } from '../sequence/expand';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
-import { techniqueById } from '../technique/library';
+import { typicalDose } from '../technique/typicalDose';
 import type { Aim } from '../technique/vocabulary';
 import { goalInfo, type GoalId } from './goals';
 
@@ -31,11 +31,10 @@ export interface Coverage {
 	readonly missing: readonly CoverageRow[];
 }
 
-/** How many full doses a step is: its target against that of the technique it was made from. */
+/** How many full doses a step is: its target against what is usual for such a move. */
 function dosesOf(step: Step): number {
-	const technique = step.techniqueId ? techniqueById(step.techniqueId) : undefined;
-	if (!technique || technique.dose.kind !== step.dose.kind) return 1;
-	return step.dose.target / technique.dose.target;
+	const typical = typicalDose(step);
+	return typical ? step.dose.target / typical[1] : 1;
 }
 const oneSided = (step: Step): boolean => step.side === 'left' || step.side === 'right';
 

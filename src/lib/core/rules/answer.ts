@@ -5,7 +5,7 @@ import type { Span } from '../sequence/timing';
 import { CORE_VERSION } from '../version';
 import { judge } from './judge';
 import type { Finding } from './rule';
-import { FIX_LABELS, sentenceOf } from './wording';
+import { fixLabel, sentenceOf } from './wording';
 
 export interface CheckAnswer {
 	/** Version of the core that made the answer. */
@@ -36,7 +36,7 @@ export function checkAnswer(sequence: Sequence, context: ExpandContext): CheckAn
 		findings: findings.map((finding) => ({
 			...finding,
 			...sentenceOf(finding),
-			fix: finding.fixable ? (FIX_LABELS[finding.ruleId] ?? null) : null
+			fix: finding.fixable ? fixLabel(finding.ruleId) : null
 		}))
 	};
 }

@@ -5,16 +5,17 @@ import type { Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
 import { DEFAULT_WORKING, WorkingSchema } from '../working/working.schema';
-import { fixFor, judge } from './judge';
+import { fixIn, judge } from './judge';
 import { opennessAt } from './opennessAt';
-import { receiversOf } from './receiverClosed';
+import { receiversOf } from './order/receiverClosed';
 import { endPlace, pairsOf } from './strokes';
 
 /** What each fix does, by example: the property test says that it works, these say how. */
 const fixed = (sequence: Sequence, ruleId: string): { label: string; after: Sequence } => {
-	const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === ruleId);
+	const { findings, context } = judge(sequence, CONTEXT);
+	const finding = findings.find((f) => f.ruleId === ruleId);
 	if (!finding) throw new Error(`no finding of ${ruleId}`);
-	const edit = fixFor(sequence, finding, CONTEXT);
+	const edit = fixIn(context, finding);
 	if (!edit) throw new Error(`no fix of ${ruleId}`);
 	return { label: edit.label, after: applyEdit(sequence, edit) };
 };
@@ -90,10 +91,10 @@ describe('direction', () => {
 });
 
 describe('pressure and sides', () => {
-	test('pressure-cap lowers one level for the whole step, or only the places above', () => {
-		const one = fixed(only(step('a', ['malar', 'lower-eyelid'], { aim: 'lift', pressure: 3 })), 'pressure-cap');
+	test('a cap lowers one level for the whole step, or only the places above', () => {
+		const one = fixed(only(step('a', ['malar', 'lower-eyelid'], { aim: 'lift', pressure: 3 })), 'eye-cap');
 		expect(first(one.after).pressure).toBe(1);
-		const each = fixed(only(step('a', ['malar', 'lower-eyelid'], { aim: 'lift', levels: [3, 3] })), 'pressure-cap');
+		const each = fixed(only(step('a', ['malar', 'lower-eyelid'], { aim: 'lift', levels: [3, 3] })), 'eye-cap');
 		expect(first(each.after).levels).toEqual([3, 1]);
 	});
 	test('neck-both-sides takes one side after the other', () => {
@@ -133,8 +134,9 @@ describe('time', () => {
 	});
 	test('where even the minima are too long, no fix is offered', () => {
 		const sequence = sequenceOf([long('a', 650, 700)], { budgetSeconds: 600 });
-		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'over-budget')!;
-		expect(fixFor(sequence, finding, CONTEXT)).toBeNull();
+		const { findings, context } = judge(sequence, CONTEXT);
+		const finding = findings.find((f) => f.ruleId === 'over-budget')!;
+		expect(fixIn(context, finding)).toBeNull();
 	});
 });
 

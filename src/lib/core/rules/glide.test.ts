@@ -4,7 +4,7 @@ import { applyEdit } from '../sequence/edits';
 import type { Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../testing';
-import { fixFor, judge } from './judge';
+import { fixIn, judge } from './judge';
 import { sentenceOf } from './wording';
 
 const slide = (change: Partial<Step> = {}) => step('s', ['malar', 'zygoma'], { aim: 'lift', ...change });
@@ -34,8 +34,9 @@ describe('sliding', () => {
 	});
 	test('the fix takes enough for the step, of the medium of the sequence', () => {
 		const sequence = sequenceOf([slide()], { medium: { id: 'balm', ml: 0.5 } });
-		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'no-glide')!;
-		const edit = fixFor(sequence, finding, CONTEXT)!;
+		const { findings, context } = judge(sequence, CONTEXT);
+		const finding = findings.find((f) => f.ruleId === 'no-glide')!;
+		const edit = fixIn(context, finding)!;
 		expect(edit.label).toBe('Take 1 drop before step 1');
 		const after = applyEdit(sequence, edit);
 		expect(stepsOf(after)[0]!.step.medium).toEqual({ id: 'balm', ml: 0.05 });

@@ -25,7 +25,7 @@ test('all else stands alone and says what it says; nothing is lost, keys are uni
 	const groups = groupFindings(findings);
 	expect(groups.flatMap((g) => g.findings)).toHaveLength(findings.length);
 	expect(new Set(groups.map((g) => g.key)).size).toBe(groups.length);
-	const cap = groups.find((g) => g.lead.ruleId === 'pressure-cap')!;
+	const cap = groups.find((g) => g.lead.ruleId === 'fluid-cap')!;
 	expect(groupSentence(cap)).toEqual(sentenceOf(cap.lead));
 	expect(groupFindings([])).toEqual([]);
 });

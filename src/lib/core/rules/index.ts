@@ -1,30 +1,73 @@
-import { againstDrainage } from './againstDrainage';
-import { closingPump } from './closingPump';
-import { filmSpent, noGlide } from './glide';
-import { neckBothSides } from './neckBothSides';
-import { outletClosed } from './outletClosed';
-import { overBudget } from './overBudget';
-import { pressureCap } from './pressureCap';
-import { receiverClosed } from './receiverClosed';
+import { backAndForth } from './effort/backAndForth';
+import { toolSwaps } from './effort/toolSwaps';
+import { exerciseBy } from './body/exerciseBy';
+import { eyesOpen } from './body/eyesOpen';
+import { jawClenched } from './body/jawClenched';
+import { selfReach } from './body/selfReach';
+import { twoHands } from './body/twoHands';
+import { againstDrainage } from './direction/againstDrainage';
+import { jawShort } from './direction/jawShort';
+import { liftDown } from './direction/liftDown';
+import { mouthEndsDown } from './direction/mouthEndsDown';
+import { neckDirection } from './direction/neckDirection';
+import { throatStraightDown } from './direction/throatStraightDown';
+import { coldTooLong } from './dose/coldTooLong';
+import { contradiction } from './dose/contradiction';
+import { deepTooLong } from './dose/deepTooLong';
+import { doseRange } from './dose/doseRange';
+import { overBudget } from './dose/overBudget';
+import { rushedDrain } from './dose/rushedDrain';
+import { skinRubbed } from './dose/skinRubbed';
+import { unevenSides } from './dose/unevenSides';
+import { dryAfterOil, tapeOnOil } from './glide/bareSkin';
+import { filmSpent, noGlide } from './glide/film';
+import { scentNearEye } from './glide/scentNearEye';
+import { handsClean } from './hygiene/handsClean';
+import { toolsClean } from './hygiene/toolsClean';
+import { insideAfter } from './inside/insideAfter';
+import { insideGloves } from './inside/insideGloves';
+import { insideLicence } from './inside/insideLicence';
+import { insideTime } from './inside/insideTime';
+import { closingPump } from './order/closingPump';
+import { deepThenDrain } from './order/deepThenDrain';
+import { exitOpen } from './order/exitOpen';
+import { layersMixed } from './order/layersMixed';
+import { nearestFirst } from './order/nearestFirst';
+import { neckFirst } from './order/neckFirst';
+import { openingMissing } from './order/openingMissing';
+import { openingOrder } from './order/openingOrder';
+import { outletClosed } from './order/outletClosed';
+import { receiverClosed } from './order/receiverClosed';
+import { stranded } from './order/stranded';
+import { edgeCap } from './pressure/edgeCap';
+import { eyeCap } from './pressure/eyeCap';
+import { fluidCap } from './pressure/fluidCap';
+import { lidContact } from './pressure/lidContact';
+import { muscleCap } from './pressure/muscleCap';
+import { neckBothSides } from './pressure/neckBothSides';
+import { nodeCap } from './pressure/nodeCap';
+import { steepTilt } from './pressure/steepTilt';
+import { throatCap } from './pressure/throatCap';
 import type { Rule } from './rule';
-import { stranded } from './stranded';
-import { throatStraightDown } from './throatStraightDown';
-import { unevenSides } from './unevenSides';
+import { tapedSkin } from './tape/tapedSkin';
+import { tapeInSchool } from './tape/tapeInSchool';
+import { tapeOpposed } from './tape/tapeOpposed';
+import { tapeWear } from './tape/tapeWear';
 
-/** The registry: what may hurt first, then order, direction, sides and time. */
+/** The registry, by kind; within a grade of severity, findings keep this order: what may hurt first, effort last. */
 export const RULES: readonly Rule[] = [
-	neckBothSides,
-	pressureCap,
-	outletClosed,
-	receiverClosed,
-	stranded,
-	closingPump,
-	againstDrainage,
-	throatStraightDown,
-	noGlide,
-	filmSpent,
-	unevenSides,
-	overBudget
+	...[neckBothSides, eyeCap, throatCap, nodeCap, fluidCap, muscleCap, edgeCap, steepTilt, lidContact],
+	...[insideGloves, insideAfter, insideTime, insideLicence],
+	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
+	...[deepThenDrain, stranded, closingPump, exitOpen],
+	...[againstDrainage, throatStraightDown, jawShort, liftDown, mouthEndsDown, neckDirection],
+	...[noGlide, filmSpent, tapeOnOil, dryAfterOil, scentNearEye],
+	...[tapeWear, tapedSkin, tapeOpposed, tapeInSchool],
+	...[twoHands, selfReach, exerciseBy, jawClenched, eyesOpen],
+	...[unevenSides, deepTooLong, skinRubbed, rushedDrain, doseRange, coldTooLong, contradiction, overBudget],
+	...[handsClean, toolsClean],
+	...[toolSwaps, backAndForth]
 ];
 
-export const ruleById = (id: string): Rule | undefined => RULES.find((rule) => rule.id === id);
+const byId = new Map(RULES.map((rule) => [rule.id, rule]));
+export const ruleById = (id: string): Rule | undefined => byId.get(id);

@@ -1,6 +1,6 @@
-import { dryStepsOf } from '../glide/film';
+import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
-import type { Edit } from '../sequence/edits';
+import { applyEdit, type Edit } from '../sequence/edits';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { passesOf } from '../sequence/passes';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -10,11 +10,19 @@ import { ruleById, RULES } from './index';
 import { Openings } from './openings';
 import { bySeverity, findingKey, severityIn, type Finding, type JudgeContext } from './rule';
 
+/** A finding that the user has set aside, with her reason. */
+export interface Muted {
+	readonly finding: Finding;
+	readonly reason: string;
+}
+
 export interface Judgement {
 	readonly events: readonly TimedEvent[];
 	readonly timing: Timing;
 	readonly balance: Balance;
+	/** What is to be looked at; what was set aside stands in `muted`. */
 	readonly findings: readonly Finding[];
+	readonly muted: readonly Muted[];
 	/** What the rules looked at. */
 	readonly context: JudgeContext;
 }
@@ -25,7 +33,8 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 	const byId = new Map(steps.map((s) => [s.step.id, s]));
 	const passes = passesOf(events);
 	return {
-		...given,
+		atlas: given.atlas,
+		working: given.working,
 		sequence,
 		school: sequence.school,
 		steps,
@@ -33,30 +42,56 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 		events,
 		passes,
 		openings: new Openings({ passes, byId, working: given.working }),
-		dry: dryStepsOf(sequence, events, byId),
+		film: filmFactsOf(sequence, events, byId),
 		timing: timingOf(sequence, given, events),
 		balance: balanceOf(events, given.working)
 	};
 }
 
-/** Times, balances and judges a sequence by its own school: what the map, the score, the findings and the server answer read. */
-export function judge(sequence: Sequence, given: ExpandContext): Judgement {
-	const context = contextOf(sequence, given);
-	const findings = RULES.flatMap((rule) =>
+/** All findings of all rules, the gravest first, whether set aside or not. */
+function findingsOf(context: JudgeContext): Finding[] {
+	return RULES.flatMap((rule) =>
 		rule.check(context).map((raw): Finding => ({
 			...raw,
 			ruleId: rule.id,
+			kind: rule.kind,
 			params: raw.params ?? {},
 			severity: severityIn(rule, raw, context.school),
 			key: findingKey(rule.id, raw),
-			fixable: rule.fix !== undefined
+			fixable: rule.fix !== undefined,
+			safe: rule.fix !== undefined && rule.safe === true
 		}))
-	);
-	const { events, timing, balance } = context;
-	return { events, timing, balance, findings: findings.sort(bySeverity), context };
+	).sort(bySeverity);
 }
 
-/** The edit that mends a finding, or null where none is possible. Nothing is changed by asking. */
-export function fixFor(sequence: Sequence, finding: Finding, given: ExpandContext): Edit | null {
-	return ruleById(finding.ruleId)?.fix?.(contextOf(sequence, given), finding) ?? null;
+/** Times, balances and judges a sequence by its own school: what the map, the score, the findings and the server answer read. */
+export function judge(sequence: Sequence, given: ExpandContext): Judgement {
+	const context = contextOf(sequence, given);
+	const { events, timing, balance } = context;
+	const reasons = new Map(sequence.mutes.map((m) => [m.key, m.reason]));
+	const all = findingsOf(context);
+	// What may hurt is never set aside, whatever a file says.
+	const isMuted = (f: Finding) => f.severity !== 'stop' && reasons.has(f.key);
+	return {
+		events,
+		timing,
+		balance,
+		findings: all.filter((f) => !isMuted(f)),
+		muted: all.filter(isMuted).map((finding) => ({ finding, reason: reasons.get(finding.key)! })),
+		context
+	};
+}
+
+/** Whether an edit mends its finding and makes nothing graver than advice that was not there before. */
+function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
+	const before = new Set(findingsOf(context).map((f) => f.key));
+	const after = findingsOf(contextOf(applyEdit(context.sequence, edit), context));
+	return after.every((f) => f.key !== finding.key && (f.severity === 'advice' || before.has(f.key)));
+}
+
+/** The edit that mends a finding of a judgement, or null where none is possible. Nothing is changed by asking. */
+export function fixIn(context: JudgeContext, finding: Finding): Edit | null {
+	const rule = ruleById(finding.ruleId);
+	const edit = rule?.fix?.(context, finding) ?? null;
+	return edit && rule!.verify && !holds(context, finding, edit) ? null : edit;
 }

@@ -1,7 +1,7 @@
 import type { NodeId } from '../atlas/nodes';
 import { nodeOf, placeOf, type Side } from '../atlas/places';
 import { sidesOf } from '../sequence/passes';
-import { techniqueById } from '../technique/library';
+import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { insertStep, type Edit, type Spot } from '../sequence/edits';
 import { freeId, type JudgeContext } from './rule';
@@ -52,7 +52,7 @@ export const OPEN_ENOUGH = 0.5;
 
 /** An edit that pumps a node group open before a step. */
 export function openBefore(context: JudgeContext, node: NodeId, spot: Spot): Edit {
-	const step = makeStep(techniqueById('open-nodes')!, {
+	const step = makeStep(basicTechnique('open-nodes'), {
 		id: freeId(context, `open-${node}`),
 		places: [`n:${node}`]
 	});

@@ -1,6 +1,6 @@
 import type { PlaceRef, Side } from '../atlas/places';
 import type { School, Severity } from '../school/school.schema';
-import type { DryStep } from '../glide/film';
+import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';
 import type { Balance } from '../sequence/balance';
 import type { Edit } from '../sequence/edits';
@@ -19,11 +19,26 @@ export interface JudgeContext extends ExpandContext {
 	readonly events: readonly TimedEvent[];
 	readonly passes: readonly Pass[];
 	readonly openings: Openings;
-	/** Steps that begin to slide where too little medium is left. */
-	readonly dry: readonly DryStep[];
+	/** Where the film is missing, and where it is in the way. */
+	readonly film: FilmFacts;
 	readonly timing: Timing;
 	readonly balance: Balance;
 }
+
+/** What a rule looks at: the headings of the findings and of the rule pages. */
+export const RULE_KINDS = {
+	order: 'Order',
+	direction: 'Direction',
+	pressure: 'Pressure',
+	dose: 'Dose and time',
+	glide: 'Glide',
+	tape: 'Tape',
+	inside: 'Inside the cheek',
+	hygiene: 'Hygiene',
+	effort: 'Effort',
+	body: 'Body and hands'
+} as const;
+export type RuleKind = keyof typeof RULE_KINDS;
 
 export type Params = Readonly<Record<string, string | number>>;
 
@@ -45,15 +60,14 @@ export interface Finding extends RawFinding {
 	readonly params: Params;
 	/** ruleId, sorted step ids or `sequence`, place, side: the same before and after an edit. Numbers are no part of it. */
 	readonly key: string;
+	readonly kind: RuleKind;
 	readonly fixable: boolean;
+	readonly safe: boolean;
 }
 
 export interface Rule {
 	readonly id: string;
-	/** What is judged, in a few words. */
-	readonly title: string;
-	/** Why, in a sentence or two. */
-	readonly why: string;
+	readonly kind: RuleKind;
 	readonly severity: Severity;
 	/** The lightest and the gravest that a school may make of it. */
 	readonly floor: Severity;
@@ -61,6 +75,12 @@ export interface Rule {
 	check(context: JudgeContext): RawFinding[];
 	/** A labelled edit after which the finding is gone; null where none is possible. */
 	fix?(context: JudgeContext, finding: Finding): Edit | null;
+	/** The fix only lowers, wipes or adds: it may be applied together with others, unseen one by one. */
+	readonly safe?: boolean;
+	/** The fix moves steps: it is offered only where nothing else gets worse by it. */
+	readonly verify?: boolean;
+	/** The policy of the school on which the finding hangs, in words; absent where all schools agree. */
+	policy?(school: School): string;
 }
 
 const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };

@@ -4,11 +4,14 @@ import type { PlaceRef } from '../atlas/places';
 import { schoolById } from '../school/schools';
 import { applyEdit } from '../sequence/edits';
 import type { Sequence, Step } from '../sequence/sequence.schema';
+import { basicTechnique } from '../technique/basics';
+import { makeStep } from '../technique/makeStep';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { RULES } from './index';
-import { fixFor, judge } from './judge';
+import { fixIn, judge } from './judge';
 import { openness } from './openings';
-import { FIX_LABELS, sentenceOf } from './wording';
+import { RULE_TEXTS } from './texts';
+import { fixLabel, sentenceOf } from './wording';
 
 const OPEN = ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) => pump(`o-${n}`, n));
 const CLOSE = pump('end', 'terminus', { aim: 'close' });
@@ -21,8 +24,14 @@ const found = (steps: Step[], ruleId: string, change: Partial<Sequence> = {}) =>
 const texts = (sequence: Sequence) => findings(sequence).map((f) => sentenceOf(f).head);
 
 test('a well-made short sequence has no finding', () => {
+	const school = schoolById('outlet-first');
+	const wash = makeStep(basicTechnique('clean-hands'), { id: 'wash' });
+	const openings = school.opening.nodes.map((n) => pump(`o-${n}`, n));
+	const neck = step('neck', ['sternocleidomastoid', 'n:deep-cervical', 'n:terminus'], {
+		medium: { id: 'light-oil', ml: 0.3 }
+	});
 	const oiled = jaw({ medium: { id: 'light-oil', ml: 0.3 } });
-	expect(texts(sequenceOf([...OPEN, oiled, CLOSE]))).toEqual([]);
+	expect(texts(sequenceOf([wash, ...openings, neck, oiled, CLOSE]))).toEqual([]);
 });
 
 describe('order', () => {
@@ -104,7 +113,9 @@ describe('direction', () => {
 
 describe('pressure', () => {
 	const caps = (s: Step, school = 'release-then-drain') =>
-		found([s], 'pressure-cap', { school: schoolById(school) }).map((f) => [f.params.reason, f.params.cap, f.severity]);
+		findings(sequenceOf([s], { school: schoolById(school) }))
+			.filter((f) => f.ruleId.endsWith('-cap'))
+			.map((f) => [f.ruleId.replace('-cap', ''), f.params.cap, f.severity]);
 	test.each([
 		['eyelid', step('a', ['lower-eyelid'], { aim: 'point', pressure: 2 }), [['eye', 1, 'stop']]],
 		['throat', step('a', ['throat'], { aim: 'lift', pressure: 2, side: 'left' }), [['throat', 1, 'stop']]],
@@ -129,7 +140,7 @@ describe('pressure', () => {
 	});
 	test('a long sweep is judged place by place', () => {
 		const sweep = step('a', ['malar', 'lower-eyelid'], { levels: [1, 2], aim: 'lift' });
-		expect(found([sweep], 'pressure-cap').map((f) => f.place)).toEqual(['lower-eyelid']);
+		expect(found([sweep], 'eye-cap').map((f) => f.place)).toEqual(['lower-eyelid']);
 	});
 	test('both sides of the neck: light is fine, medium is a stop, one side at a time is not judged', () => {
 		const neck = (change: Partial<Step>) => [step('a', ['sternocleidomastoid'], { aim: 'release', ...change })];
@@ -163,10 +174,10 @@ describe('fixes', () => {
 		const fixed = new Set<string>();
 		fc.assert(
 			fc.property(anySequence, (sequence) => {
-				const before = findings(sequence);
+				const { findings: before, context } = judge(sequence, CONTEXT);
 				const stops = new Set(before.filter((f) => f.severity === 'stop').map((f) => f.key));
 				for (const finding of before) {
-					const edit = fixFor(sequence, finding, CONTEXT);
+					const edit = fixIn(context, finding);
 					if (!edit) continue;
 					fixed.add(finding.ruleId);
 					expect(edit.label.length).toBeGreaterThan(5);
@@ -181,8 +192,9 @@ describe('fixes', () => {
 	});
 	test('every rule has a sentence, a reason and, with a fix, a button', () => {
 		for (const rule of RULES) {
-			expect(rule.why.length).toBeGreaterThan(30);
-			if (rule.fix) expect(FIX_LABELS[rule.id]).toBeTruthy();
+			expect(RULE_TEXTS[rule.id]!.why.length, rule.id).toBeGreaterThan(30);
+			expect(RULE_TEXTS[rule.id]!.title.length, rule.id).toBeGreaterThan(8);
+			expect(fixLabel(rule.id) !== null, rule.id).toBe(rule.fix !== undefined);
 		}
 		fc.assert(
 			fc.property(anySequence, (sequence) => {
@@ -196,7 +208,7 @@ describe('fixes', () => {
 		);
 	});
 	test('keys hold no numbers of the finding, only what and where', () => {
-		const list = found([jaw({ pressure: 3 })], 'pressure-cap');
-		expect(list[0]!.key).toBe('pressure-cap|jaw|jawline|');
+		const list = found([jaw({ pressure: 3 })], 'fluid-cap');
+		expect(list[0]!.key).toBe('fluid-cap|jaw|jawline|');
 	});
 });

@@ -1,7 +1,8 @@
 import { SCHOOLS } from '../school/schools';
 import { RULES } from './index';
 import { severityIn, type Rule } from './rule';
-import { FIX_LABELS } from './wording';
+import { RULE_TEXTS } from './texts';
+import { fixLabel } from './wording';
 
 const schoolsThatDiffer = (rule: Rule): string =>
 	SCHOOLS.map((school) => ({ school, severity: severityIn(rule, { stepIds: [] }, school) }))
@@ -11,13 +12,13 @@ const schoolsThatDiffer = (rule: Rule): string =>
 
 const section = (rule: Rule): string =>
 	[
-		`## ${rule.title} (\`${rule.id}\`)`,
+		`## ${RULE_TEXTS[rule.id]!.title} (\`${rule.id}\`)`,
 		'',
-		rule.why,
+		RULE_TEXTS[rule.id]!.why,
 		'',
 		`- Severity: ${rule.severity}${rule.floor === rule.ceiling ? ', in every school' : `, between ${rule.floor} and ${rule.ceiling}`}`,
 		...(schoolsThatDiffer(rule) ? [`- Schools that differ: ${schoolsThatDiffer(rule)}`] : []),
-		...(rule.fix ? [`- Fix: “${FIX_LABELS[rule.id]}”`] : [])
+		...(rule.fix ? [`- Fix: “${fixLabel(rule.id)}”`] : [])
 	].join('\n');
 
 /** The page of all rules, made from the registry; a test holds docs/rules.md to it. */

@@ -11,9 +11,12 @@ const ROUTE: NodeId[] = [
 	'preauricular'
 ];
 
-const base: Omit<School, 'id' | 'title' | 'reason'> = {
-	opening: { required: true, nodes: ROUTE },
+const base: Omit<School, 'id' | 'title' | 'reason' | 'others'> = {
+	opening: { required: true, nodes: ROUTE, before: 'everything' },
 	order: 'exit-first',
+	neckFirst: true,
+	mayEndAfterNeck: false,
+	doses: {},
 	neckDirection: 'down',
 	drainPolicy: 'end',
 	layering: 'mixed',
@@ -34,13 +37,18 @@ export const SCHOOLS: readonly School[] = [
 		title: 'Outlet first',
 		reason:
 			'Open from the collarbone outwards, clear the neck, then work from the area nearest the exit to the farthest. Level 1 throughout: vessels lie just under the skin.',
-		cheekRoute: 'outward'
+		others:
+			'Others stroke at level 2 and find it fuller, and drop the opening when minutes are few. The model finds its advantage small and unsure.',
+		cheekRoute: 'outward',
+		mayEndAfterNeck: true
 	},
 	{
 		...base,
 		id: 'drain-every-move',
 		title: 'Drain every move',
 		reason: 'Open as outlet first does, and end each move on the face with a drain link, so that nothing waits.',
+		others:
+			'Others drain once, at the end: a link after every move costs a quarter of the time, and breaks the rhythm of the face.',
 		drainPolicy: 'every-move',
 		caps: { fluid: 1, muscle: 2 }
 	},
@@ -50,8 +58,12 @@ export const SCHOOLS: readonly School[] = [
 		title: 'Rise and drain',
 		reason:
 			'From the chest up to the forehead with lifting strokes, also up the neck, in fixed counts; one long drain at the end.',
-		opening: { required: false, nodes: ['terminus'] },
+		others:
+			'Those who drain say that strokes up the neck run against the vessels, and that the outlet should be opened before anything is sent to it.',
+		opening: { required: false, nodes: ['terminus'], before: 'everything' },
 		order: 'chest-up',
+		neckFirst: false,
+		doses: { lift: 8, drain: 8, release: 8, close: 8 },
 		neckDirection: 'up',
 		caps: { fluid: 2, muscle: 2 },
 		mouthFinish: 'up',
@@ -62,8 +74,11 @@ export const SCHOOLS: readonly School[] = [
 		id: 'crown-down',
 		title: 'Crown down',
 		reason: 'From the forehead to the jaw to the neck, everything pushed towards the exits, light sweeps to finish.',
-		opening: { required: false, nodes: ['terminus'] },
+		others:
+			'Others work from the exit backwards, so that there is room for what comes; and lead the throat sideways, as its vessels run.',
+		opening: { required: false, nodes: ['terminus'], before: 'everything' },
 		order: 'crown-down',
+		neckFirst: false,
 		drainPolicy: 'every-region',
 		caps: { fluid: 2, muscle: 2 },
 		underChin: 'straight-down',
@@ -75,6 +90,14 @@ export const SCHOOLS: readonly School[] = [
 		title: 'Release, then drain',
 		reason:
 			'Muscles first, deep and pinned, zone after zone, with the breath; then a separate light drain over everything.',
+		others:
+			'Others mix the two, area by area, never above level 2, and use oil from the start: less pull on the skin, less to remember.',
+		opening: {
+			required: true,
+			nodes: ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'],
+			before: 'face'
+		},
+		neckFirst: false,
 		order: 'muscle-first',
 		layering: 'separate',
 		caps: { fluid: 1, muscle: 4 },
@@ -87,9 +110,12 @@ export const SCHOOLS: readonly School[] = [
 		title: 'Nape first',
 		reason:
 			'For chin and jaw: free the back of the neck, then under the chin, then along the bone to the ear, then down behind the ear.',
+		others:
+			'Others leave the nape for the end, or out: most fluid of chin and jaw takes the nodes under the jaw, not the back of the neck.',
 		opening: {
 			required: true,
-			nodes: ['terminus', 'posterior-cervical', 'occipital', 'deep-cervical', 'tonsillar']
+			nodes: ['terminus', 'posterior-cervical', 'occipital', 'deep-cervical', 'tonsillar'],
+			before: 'face'
 		},
 		order: 'nape-first',
 		drainPolicy: 'every-region'

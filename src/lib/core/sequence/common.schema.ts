@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { PLACE_REFS, type PlaceRef } from '../atlas/places';
+import { idsOf, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../technique/vocabulary';
 
 /** Longest free text, characters. */
 export const MAX_TEXT = 2000;
@@ -16,3 +18,30 @@ export const DoseSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('seconds'), min: seconds, target: seconds, max: seconds })
 ]);
 export type DoseKind = z.infer<typeof DoseSchema>['kind'];
+
+/** Most places of a path; more is refused with the limit named. */
+export const MAX_PLACES = 40;
+export const PlaceRefSchema = z.enum(PLACE_REFS as unknown as [PlaceRef, ...PlaceRef[]]);
+
+export const ToolSchema = z.strictObject({
+	id: z.enum(idsOf(TOOLS)),
+	edge: z.enum(idsOf(STONE_EDGES)).optional(),
+	/** Angle of a stone plate to the skin. */
+	tiltDegrees: z.number().min(0).max(90).optional()
+});
+export const HoldSchema = z.strictObject({
+	kind: z.enum(['seconds', 'breaths']),
+	amount: z.number().min(0.1).max(120)
+});
+/** Places on a path where the stroke stops and presses. */
+export const StationsSchema = z.strictObject({
+	places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES),
+	hold: HoldSchema
+});
+/** Goes on until a sign shows, at the longest for `capSeconds` on one side. */
+export const UntilSchema = z.strictObject({
+	sign: z.enum(idsOf(UNTIL_SIGNS)),
+	capSeconds: z.number().min(1).max(3600)
+});
+/** Where the other hand anchors the skin, and whether one hand always stays on it. */
+export const SupportSchema = z.strictObject({ place: PlaceRefSchema.optional(), stays: z.boolean() });

@@ -197,11 +197,34 @@ export function renamePhase(sequence: Sequence, phaseId: string, title: string):
 
 type Head = Pick<
 	Sequence,
-	'title' | 'notes' | 'goals' | 'budgetSeconds' | 'school' | 'performer' | 'orientation' | 'medium'
+	'title' | 'notes' | 'goals' | 'budgetSeconds' | 'school' | 'performer' | 'orientation' | 'medium' | 'links' | 'media'
 >;
 /** Changes what stands at the head of a sequence: title, school, budget, notes. */
 export function setHead(sequence: Sequence, change: Partial<Head>, label: string): Edit {
 	return makeEdit(sequence, label, (draft) => {
 		Object.assign(draft, change);
 	});
+}
+
+/** Moves several steps, in their order, to stand before another one. */
+export function moveStepsBefore(sequence: Sequence, stepIds: readonly string[], before: string, label: string): Edit {
+	return makeEdit(sequence, label, (draft) => {
+		const taken: Step[] = [];
+		for (const phase of draft.phases)
+			for (const block of phase.blocks) {
+				taken.push(...(block.steps.filter((s) => stepIds.includes(s.id)) as Step[]));
+				block.steps = block.steps.filter((s) => !stepIds.includes(s.id));
+			}
+		const { block, index } = spotIn(draft, { before });
+		block.steps.splice(index, 0, ...taken.map((s) => fitted(s, block) as Draft<Step>));
+	});
+}
+
+/** One edit out of several that follow each other: done and taken back as one. */
+export function joinEdits(label: string, edits: readonly Edit[]): Edit {
+	return {
+		label,
+		patch: edits.flatMap((e) => e.patch),
+		inverse: [...edits].reverse().flatMap((e) => e.inverse)
+	};
 }

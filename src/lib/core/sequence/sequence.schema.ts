@@ -1,31 +1,31 @@
 import { z } from 'zod';
-import { PLACE_REFS, type PlaceRef } from '../atlas/places';
+import { MediumSchema } from '../glide/medium.schema';
 import { GOAL_IDS } from '../goal/goals';
 import { LevelSchema } from '../pressure/levels';
 import { SchoolSchema } from '../school/school.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
-import {
-	AIMS,
-	BREATHS,
-	CONTACTS,
-	idsOf,
-	MOTIONS,
-	MOUTHS,
-	POSTURES,
-	STONE_EDGES,
-	TOOLS,
-	UNTIL_SIGNS
-} from '../technique/vocabulary';
+import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../technique/vocabulary';
 import { checkSequence, checkStep } from './crossFieldChecks';
-import { DoseSchema, IdSchema, TextSchema, TitleSchema } from './common.schema';
+import {
+	DoseSchema,
+	IdSchema,
+	MAX_PLACES,
+	PlaceRefSchema,
+	StationsSchema,
+	SupportSchema,
+	TextSchema,
+	TitleSchema,
+	ToolSchema,
+	UntilSchema
+} from './common.schema';
+import { POINT_CODES } from '../point/codes';
 
 /** Version of the sequence format. Any new field bumps it. */
-export const SEQUENCE_VERSION = 1;
+export const SEQUENCE_VERSION = 2;
 /** Limits of a sequence; more is refused with the limit named. */
 export const MAX_STEPS = 2000;
-export const MAX_PLACES = 40;
+export { MAX_PLACES } from './common.schema';
 
-export const PlaceRefSchema = z.enum(PLACE_REFS as unknown as [PlaceRef, ...PlaceRef[]]);
 const SideIdSchema = z.enum(['left', 'right']);
 
 /** `{each, first}`: one side, then the other. `{alternate, first}`: repetition by repetition. */
@@ -63,13 +63,7 @@ export const StepSchema = z
 		target: z.enum(['skin', 'hands', 'tool']).optional(),
 		places: z.array(PlaceRefSchema).max(MAX_PLACES),
 		contact: z.enum(idsOf(CONTACTS)),
-		tool: z
-			.strictObject({
-				id: z.enum(idsOf(TOOLS)),
-				edge: z.enum(idsOf(STONE_EDGES)).optional(),
-				tiltDegrees: z.number().min(0).max(90).optional()
-			})
-			.optional(),
+		tool: ToolSchema.optional(),
 		motion: z.enum(idsOf(MOTIONS)),
 		/** One level for the whole step, or `levels` for each place; never both. */
 		pressure: LevelSchema.optional(),
@@ -78,23 +72,20 @@ export const StepSchema = z
 		paceSeconds: z.number().min(0.1).max(120),
 		/** Absent in a block that is done on one side and then the other. */
 		side: StepSideSchema.optional(),
-		stations: z
-			.strictObject({
-				places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES),
-				hold: z.strictObject({ kind: z.enum(['seconds', 'breaths']), amount: z.number().min(0.1).max(120) })
-			})
-			.optional(),
+		stations: StationsSchema.optional(),
 		lanes: z.int().min(1).max(12).default(1),
 		reverse: z.boolean().default(false),
-		until: z.strictObject({ sign: z.enum(idsOf(UNTIL_SIGNS)), capSeconds: z.number().min(1).max(3600) }).optional(),
+		until: UntilSchema.optional(),
 		end: EndSchema.default({ kind: 'none' }),
-		support: z.strictObject({ place: PlaceRefSchema.optional(), stays: z.boolean() }).optional(),
+		support: SupportSchema.optional(),
 		posture: z.enum(idsOf(POSTURES)).default('neutral'),
 		mouth: z.enum(idsOf(MOUTHS)).default('closed'),
 		eyes: z.enum(['closed', 'open']).default('closed'),
 		breath: z.enum(idsOf(BREATHS)).default('free'),
 		by: z.enum(['practitioner', 'client']).default('practitioner'),
 		medium: z.strictObject({ id: IdSchema, ml: z.number().min(0).max(50) }).optional(),
+		/** Standard code of the pressure point that is held. */
+		point: z.enum(POINT_CODES).optional(),
 		/** The step of a skincare routine that this move replaces. */
 		replaces: z.string().max(200).optional(),
 		tape: z
@@ -150,7 +141,16 @@ export const SequenceSchema = z
 			.min(30)
 			.max(4 * 3600),
 		school: SchoolSchema,
+		/** The user's own techniques and media that its steps came from: they travel with the file. */
 		techniques: z.array(TechniqueSchema).max(500).default([]),
+		media: z.array(MediumSchema).max(50).default([]),
+		/** Who keeps the drain links: the hand that set them, or the school's drain policy after every edit. */
+		links: z.enum(['hand', 'policy']).default('hand'),
+		/** Findings that the user has seen and set aside, each with a reason. A `stop` is never muted. */
+		mutes: z
+			.array(z.strictObject({ key: z.string().min(1).max(2000), reason: TextSchema.min(1) }))
+			.max(500)
+			.default([]),
 		performer: z.enum(['client', 'self']).default('client'),
 		orientation: z.enum(['facing', 'mirror', 'head-end']).default('facing'),
 		medium: z

@@ -1,11 +1,12 @@
 import type { PlaceId } from '../atlas/places';
+import { BASIC_ENTRIES } from './entries/basic';
 import { CARE } from './entries/care';
 import { FLUID } from './entries/fluid';
 import { MUSCLE } from './entries/muscle';
 import { TechniqueSchema, type Technique } from './technique.schema';
 
 /** The techniques as they ship, all values working values. */
-export const TECHNIQUES: readonly Technique[] = [...CARE, ...FLUID, ...MUSCLE].map((entry) =>
+export const TECHNIQUES: readonly Technique[] = [...BASIC_ENTRIES, ...CARE, ...FLUID, ...MUSCLE].map((entry) =>
 	TechniqueSchema.parse(entry)
 );
 

@@ -1,13 +1,24 @@
 import { fillPath, type CheekRoute } from '../sequence/route';
 import { isMidlinePlace } from '../sequence/crossFieldChecks';
-import { StepSchema, type Step, type StepSide } from '../sequence/sequence.schema';
+import { withTarget } from '../sequence/dose';
+import { StepSchema, type Dose, type Step, type StepSide } from '../sequence/sequence.schema';
+import { safeLevel } from '../pressure/caps';
+import type { Level } from '../pressure/levels';
+import { firmOnBothSides } from '../pressure/neck';
+import { DEFAULT_WORKING } from '../working/working.schema';
+import type { School } from '../school/school.schema';
 import type { PlaceRef } from '../atlas/places';
 import type { Technique } from './technique.schema';
 
+const NECK_FIRM_LEVEL = DEFAULT_WORKING.neckFirmLevel;
+
 export interface MakeStepOptions {
 	readonly id: string;
-	readonly places: readonly PlaceRef[];
+	/** Absent: the technique's own most usual way. */
+	readonly places?: readonly PlaceRef[];
 	readonly cheekRoute?: CheekRoute;
+	/** Given, its counts and caps are the defaults, and its cheek route. */
+	readonly school?: School;
 	/** Given, it wins over the technique's first side; null inside a block done side by side. */
 	readonly side?: StepSide | null;
 	readonly overrides?: Partial<Step>;
@@ -18,7 +29,26 @@ export function defaultSide(technique: Technique, places: readonly PlaceRef[]): 
 	const wanted = technique.sides.find((s) => s !== 'midline' || places.every(isMidlinePlace)) ?? 'both';
 	if (wanted === 'each') return { each: true, first: 'left' };
 	if (wanted === 'alternate') return { alternate: true, first: 'left' };
-	return wanted;
+	return wanted === 'midline' && !places.every(isMidlinePlace) ? 'both' : wanted;
+}
+
+/** The technique's dose, with the school's own count where it names one for the aim and the technique allows it. */
+function doseIn(technique: Technique, school: School | undefined): Dose {
+	const wish = school?.doses[technique.aim];
+	if (wish === undefined || technique.dose.kind !== 'reps' || technique.motion === 'pump') return technique.dose;
+	const { min, max } = technique.dose;
+	return wish >= min && wish <= max ? withTarget(technique.dose, wish) : technique.dose;
+}
+
+/** A school that strokes fluid at 2 gets 2 where the technique allows it; no school gets more than its caps. */
+function levelIn(technique: Technique, step: Step, school: School | undefined): Level {
+	const { default: usual, max } = technique.pressure;
+	if (!school || usual === 0) return usual;
+	const fluid = technique.aim === 'drain' && technique.contact !== 'tool';
+	const wish = fluid ? Math.min(max, Math.max(usual, school.caps.fluid)) : usual;
+	const level = safeLevel(step, step.places, wish as Level, school);
+	// A default never presses both sides of the neck firmly.
+	return level > 1 && firmOnBothSides({ ...step, pressure: level, levels: undefined }, NECK_FIRM_LEVEL) ? 1 : level;
 }
 
 /**
@@ -26,25 +56,40 @@ export function defaultSide(technique: Technique, places: readonly PlaceRef[]): 
  * @throws {ZodError} if the overrides do not fit the schema
  */
 export function makeStep(technique: Technique, options: MakeStepOptions): Step {
-	const { id, places, cheekRoute = 'either', side, overrides = {} } = options;
-	const step: Record<string, unknown> = {
+	const { id, school, cheekRoute = school?.cheekRoute ?? 'either', side, overrides = {} } = options;
+	const wanted = options.places ?? technique.paths[0] ?? [];
+	const places = technique.shape === 'stroke' ? fillPath(wanted, cheekRoute) : [...wanted];
+	const { stationHold } = technique;
+	const made: Record<string, unknown> = {
 		id,
 		techniqueId: technique.id,
 		aim: technique.aim,
-		target: technique.aim === 'cleanse' ? (technique.id === 'clean-hands' ? 'hands' : 'skin') : undefined,
-		places: technique.shape === 'stroke' ? fillPath(places, cheekRoute) : [...places],
+		target: technique.target,
+		places,
 		contact: technique.contact,
 		tool: technique.tool,
 		motion: technique.motion,
 		pressure: technique.pressure.default,
-		dose: technique.dose,
+		dose: doseIn(technique, school),
 		paceSeconds: technique.paceSeconds,
 		side: side === null ? undefined : (side ?? defaultSide(technique, places)),
+		stations: stationHold && places.length > 1 ? { places, hold: stationHold } : undefined,
+		lanes: technique.lanes,
+		reverse: technique.reverse,
+		until: technique.until,
+		end: { kind: technique.end },
+		support: technique.support,
 		posture: technique.posture,
+		mouth: technique.mouth,
+		eyes: technique.eyes,
 		breath: technique.breath,
 		by: technique.by,
+		point: technique.point,
 		why: technique.why,
 		...overrides
 	};
-	return StepSchema.parse(Object.fromEntries(Object.entries(step).filter(([, v]) => v !== undefined)));
+	const step = StepSchema.parse(Object.fromEntries(Object.entries(made).filter(([, v]) => v !== undefined)));
+	return overrides.pressure === undefined && overrides.levels === undefined
+		? { ...step, pressure: levelIn(technique, step, school) }
+		: step;
 }

@@ -33,6 +33,10 @@ export const WorkingSchema = z.strictObject({
 	openingHalfLifeSeconds: positive.max(86_400).default(600),
 	/** Difference between left and right that is still even, as a share of the larger. */
 	evenShare: z.number().min(0).max(1).default(0.05),
+	/** Longest deep work on one zone of one side, seconds. */
+	deepCapSeconds: positive.max(1800).default(120),
+	/** Sliding repetitions over one zone of one side in a session. */
+	slidesPerZone: z.int().min(10).max(1000).default(100),
 	/** From this level on, both sides of the neck at once are firm. Never editable above 2: the carotid sinus. */
 	neckFirmLevel: z.int().min(1).max(2).default(2),
 	/** Typical error of one tape distance and of the face composite, mm. */

@@ -234,7 +234,7 @@
 		{phaseTitles}
 		{flags}
 		{film}
-		dry={judgement.context.dry}
+		dry={judgement.context.film.dry}
 		selectedId={draft.selectedId}
 		cursorSeconds={draft.cursorSeconds}
 		{zoom}

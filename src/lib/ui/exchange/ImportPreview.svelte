@@ -1,6 +1,6 @@
 <script lang="ts">
 	interface Row {
-		readonly kind: 'client' | 'sequence' | 'session';
+		readonly kind: string;
 		readonly id: string;
 		readonly title: string;
 		readonly fate: 'added' | 'changed' | 'skipped';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Finding } from '$lib/core/rules/rule';
-	import { FIX_LABELS, type Sentence } from '$lib/core/rules/wording';
+	import { fixLabel, type Sentence } from '$lib/core/rules/wording';
 	import Pennant from '../glyphs/Pennant.svelte';
 
 	interface Props {
@@ -23,5 +23,5 @@
 		{:else}<b class="text-ink font-semibold">{sentence.head}</b>{/if}
 		{sentence.body}
 	</p>
-	{#if onfix}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={onfix}>{FIX_LABELS[finding.ruleId]}</button>{/if}
+	{#if onfix}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={onfix}>{fixLabel(finding.ruleId)}</button>{/if}
 </li>

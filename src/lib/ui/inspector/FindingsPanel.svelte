@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { groupFindings, groupSentence } from '$lib/core/rules/grouping';
-	import { fixFor } from '$lib/core/rules/judge';
 	import type { Finding as FindingRecord } from '$lib/core/rules/rule';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Finding from './Finding.svelte';
@@ -12,8 +11,7 @@
 	}
 	let { draft, stepId }: Props = $props();
 	const shown = $derived(groupFindings(draft.judgement.findings.filter((f) => !stepId || f.stepIds.includes(stepId))));
-	const fixOf = (finding: FindingRecord) =>
-		finding.fixable && fixFor(draft.sequence, finding, draft.context) ? () => draft.fix(finding) : null;
+	const fixOf = (finding: FindingRecord) => (finding.fixable && draft.fixOf(finding) ? () => draft.fix(finding) : null);
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
 </script>
 

@@ -64,36 +64,5 @@ export const CARE: readonly Entry[] = [
 		sides: ['both'],
 		glide: 'none',
 		why: 'Cool weight, no pressure, and never from the freezer.'
-	},
-	{
-		id: 'remove-oil',
-		title: 'Take off the oil',
-		aim: 'cleanse',
-		contact: 'tool',
-		tool: { id: 'cloth' },
-		motion: 'sweep',
-		places: [],
-		shape: 'none',
-		pressure: levels(0, 0, 1),
-		dose: dose('seconds', 20, 30, 60),
-		paceSeconds: 3,
-		sides: ['both'],
-		glide: 'none',
-		why: 'Warm cloth, outwards and down; needed before tape and dry moves.'
-	},
-	{
-		id: 'clean-hands',
-		title: 'Wash hands',
-		aim: 'cleanse',
-		contact: 'none',
-		motion: 'none',
-		places: [],
-		shape: 'none',
-		pressure: levels(0, 0, 0),
-		dose: dose('seconds', 30, 30, 60),
-		paceSeconds: 30,
-		sides: ['both'],
-		glide: 'none',
-		why: 'Before the first touch, and after anything inside the mouth.'
 	}
 ];

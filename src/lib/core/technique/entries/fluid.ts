@@ -1,37 +1,7 @@
-import { dose, EVERY_NODE, levels, type Entry } from './entry';
+import { dose, levels, type Entry } from './entry';
 
 /** Moves for fluid: open, drain, close. All values are working values. */
 export const FLUID: readonly Entry[] = [
-	{
-		id: 'open-nodes',
-		title: 'Open by pumping',
-		aim: 'open',
-		contact: 'flat-3',
-		motion: 'pump',
-		places: EVERY_NODE,
-		shape: 'spot',
-		pressure: levels(0, 1, 1),
-		dose: dose('reps', 5, 7, 10),
-		paceSeconds: 1,
-		sides: ['both', 'each'],
-		glide: 'none',
-		why: 'Stretches the skin over the nodes and lets go, so that they can take what is sent to them.'
-	},
-	{
-		id: 'light-stroke',
-		title: 'Light stroke',
-		aim: 'drain',
-		contact: 'flat-3',
-		motion: 'stroke',
-		places: [],
-		shape: 'stroke',
-		pressure: levels(0, 1, 2),
-		dose: dose('reps', 3, 7, 10),
-		paceSeconds: 2.5,
-		sides: ['both', 'each'],
-		glide: 'slide',
-		why: 'Vessels lie just under the skin: move the skin and let it go, do not press through it.'
-	},
 	{
 		id: 'ring-finger-stroke',
 		title: 'Ring finger stroke',
@@ -62,35 +32,5 @@ export const FLUID: readonly Entry[] = [
 		sides: ['both', 'each'],
 		glide: 'slide',
 		why: 'Cold narrows the small vessels for a while; the globe glides without stretching the lid.'
-	},
-	{
-		id: 'closing-sweep',
-		title: 'Sweep to the collarbone',
-		aim: 'close',
-		contact: 'flat-hand',
-		motion: 'sweep',
-		places: ['preauricular', 'n:preauricular', 'forehead-medial', 'postauricular', 'sternocleidomastoid'],
-		shape: 'stroke',
-		pressure: levels(0, 1, 1),
-		dose: dose('reps', 3, 5, 8),
-		paceSeconds: 4,
-		sides: ['both', 'each'],
-		glide: 'slide',
-		why: 'Carries what waits at the ear and the jaw down to where it leaves.'
-	},
-	{
-		id: 'closing-pump',
-		title: 'Pump the outlet once more',
-		aim: 'close',
-		contact: 'flat-3',
-		motion: 'pump',
-		places: ['n:terminus', 'n:axillary'],
-		shape: 'spot',
-		pressure: levels(0, 1, 1),
-		dose: dose('reps', 5, 10, 15),
-		paceSeconds: 1,
-		sides: ['both'],
-		glide: 'none',
-		why: 'The last thing: the outlet takes what the strokes have brought.'
 	}
 ];

@@ -1,0 +1,33 @@
+/** Standard codes of the pressure points that the library knows, from the forehead down. */
+export const POINT_CODES = [
+	'GV24',
+	'EX-HN3',
+	'GB14',
+	'BL2',
+	'BL1',
+	'EX-HN4',
+	'TE23',
+	'EX-HN5',
+	'GB1',
+	'ST1',
+	'ST2',
+	'ST3',
+	'SI18',
+	'LI20',
+	'EX-HN8',
+	'GV26',
+	'ST4',
+	'CV24',
+	'ST5',
+	'ST6',
+	'ST7',
+	'SI19',
+	'TE21',
+	'GB2',
+	'TE17',
+	'GB20',
+	'GV16',
+	'BL10',
+	'GB21'
+] as const;
+export type PointCode = (typeof POINT_CODES)[number];

@@ -1,0 +1,26 @@
+import { setStep } from '../../sequence/edits';
+import { zoneOf } from '../facts';
+import { stepOfFinding, type Rule } from '../rule';
+
+/** A chewing muscle lets go only with the teeth apart. */
+export const jawClenched: Rule = {
+	id: 'jaw-clenched',
+	kind: 'body',
+	severity: 'advice',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	check: ({ steps }) =>
+		steps
+			.filter(
+				({ step }) =>
+					step.aim === 'release' && step.mouth === 'closed' && step.places.some((p) => zoneOf(p) === 'masseter')
+			)
+			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } })),
+	fix(context, finding) {
+		const step = stepOfFinding(context, finding);
+		return (
+			step && setStep(context.sequence, step.id, { mouth: 'parted' }, `Part the lips in step ${finding.params.number}`)
+		);
+	}
+};

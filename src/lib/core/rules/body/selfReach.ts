@@ -1,0 +1,48 @@
+import { setStep } from '../../sequence/edits';
+import type { Step } from '../../sequence/sequence.schema';
+import { zoneOf } from '../facts';
+import { stepOfFinding, type Rule } from '../rule';
+
+const STRONG: readonly string[] = ['fist', 'knuckles', 'heel', 'crossed-hands'];
+type Reach = 'nape' | 'shoulder' | 'crossed';
+
+/** What of a step one cannot reach or do on oneself; null where all of it can be done. */
+export function outOfReach(step: Step): Reach | null {
+	const zones = step.places.map(zoneOf);
+	if (zones.includes('nape') && STRONG.includes(step.contact)) return 'nape';
+	if (zones.includes('shoulder') && step.side === 'both' && step.motion !== 'press-hold') return 'shoulder';
+	if (step.contact === 'crossed-hands') return 'crossed';
+	return null;
+}
+
+const MENDED: Record<Reach, Partial<Step>> = {
+	nape: { contact: 'pads-3' },
+	shoulder: { side: { each: true, first: 'left' } },
+	crossed: { contact: 'flat-hand' }
+};
+
+/** What one does on oneself, one can reach. */
+export const selfReach: Rule = {
+	id: 'self-reach',
+	kind: 'body',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	check: ({ sequence, steps }) =>
+		sequence.performer === 'client'
+			? []
+			: steps.flatMap(({ step, number }) => {
+					const reach = outOfReach(step);
+					return reach ? [{ stepIds: [step.id], params: { number, reach } }] : [];
+				}),
+	fix(context, finding) {
+		const step = stepOfFinding(context, finding);
+		if (!step) return null;
+		let change: Partial<Step> = {};
+		for (let n = 0; n < 3; n++) {
+			const reach = outOfReach({ ...step, ...change });
+			if (reach) change = { ...change, ...MENDED[reach] };
+		}
+		return setStep(context.sequence, step.id, change, `Make step ${finding.params.number} reachable`);
+	}
+};

@@ -1,0 +1,48 @@
+import { mainReceiver } from '../../atlas/graph';
+import { placeOf, type PlaceRef } from '../../atlas/places';
+import { route } from '../../sequence/route';
+import type { Step } from '../../sequence/sequence.schema';
+import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
+import { isFluidStroke, pairsOf, withPath } from '../strokes';
+
+const BAD = ['against', 'watershed', 'valve', 'gap'];
+const badPair = (step: Step) => pairsOf(step).find((p) => BAD.includes(p.alignment));
+
+/** Other paths for the stroke, the nearest to what was meant first. */
+function candidates(step: Step, context: JudgeContext): PlaceRef[][] {
+	const start = placeOf(step.places[0]!);
+	const end = placeOf(step.places.at(-1)!);
+	const receiver = mainReceiver(start);
+	const cheek = context.school.cheekRoute;
+	return [
+		route(start, end, cheek),
+		[...step.places].reverse(),
+		route(end, start, cheek),
+		...(receiver ? [route(start, `n:${receiver}`, cheek)] : [])
+	].filter((places) => places.length > 1);
+}
+
+/** A drain stroke runs as the fluid does, not against or across it. */
+export const againstDrainage: Rule = {
+	id: 'against-drainage',
+	kind: 'direction',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	check(context) {
+		return context.steps
+			.filter(({ step }) => isFluidStroke(step))
+			.flatMap(({ step, number }) => {
+				const pair = badPair(step);
+				if (!pair) return [];
+				const params = { number, from: placeOf(pair.from), to: placeOf(pair.to), kind: pair.alignment };
+				return [{ stepIds: [step.id], params }];
+			});
+	},
+	fix(context, finding) {
+		const step = stepOfFinding(context, finding);
+		if (!step) return null;
+		const good = candidates(step, context).find((places) => !badPair({ ...step, places, reverse: false }));
+		return good ? withPath(context, step, good, `Turn step ${finding.params.number} the way the fluid runs`) : null;
+	}
+};

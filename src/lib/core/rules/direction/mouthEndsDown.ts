@@ -1,0 +1,40 @@
+import { setStep } from '../../sequence/edits';
+import type { Step } from '../../sequence/sequence.schema';
+import { regionOf, riseOf } from '../facts';
+import { stepOfFinding, type Rule } from '../rule';
+
+const WORKS_MUSCLE: readonly string[] = ['lift', 'release', 'stimulate'];
+const endsDown = (step: Step): boolean =>
+	WORKS_MUSCLE.includes(step.aim) &&
+	riseOf(step) < 0 &&
+	regionOf(step.places[0]!) === 'mouth' &&
+	step.end.kind === 'none';
+
+/** A school that lifts finishes every move at the mouth upwards. */
+export const mouthEndsDown: Rule = {
+	id: 'mouth-ends-down',
+	kind: 'direction',
+	severity: 'advice',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	policy: (school) => (school.mouthFinish === 'up' ? 'finishes mouth moves upwards' : 'leaves mouth moves free'),
+	check: ({ steps, school }) =>
+		school.mouthFinish === 'up'
+			? steps
+					.filter(({ step }) => endsDown(step))
+					.map(({ step, number }) => ({ stepIds: [step.id], params: { number } }))
+			: [],
+	fix(context, finding) {
+		const step = stepOfFinding(context, finding);
+		return (
+			step &&
+			setStep(
+				context.sequence,
+				step.id,
+				{ end: { kind: 'lift' } },
+				`Finish step ${finding.params.number} with a small lift`
+			)
+		);
+	}
+};

@@ -1,0 +1,36 @@
+import { setStep } from '../../sequence/edits';
+import type { Dose } from '../../sequence/sequence.schema';
+import { typicalDose } from '../../technique/typicalDose';
+import { stepOfFinding, type Rule } from '../rule';
+
+/** A dose is within what is usual for such a move. */
+export const doseRange: Rule = {
+	id: 'dose-range',
+	kind: 'dose',
+	severity: 'advice',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	check({ steps }) {
+		return steps.flatMap(({ step, number }) => {
+			const usual = typicalDose(step);
+			if (!usual || (step.dose.target >= usual[0] && step.dose.target <= usual[2])) return [];
+			const params = { number, given: step.dose.target, from: usual[0], to: usual[2], unit: step.dose.kind };
+			return [{ stepIds: [step.id], params }];
+		});
+	},
+	fix(context, finding) {
+		const step = stepOfFinding(context, finding);
+		const usual = step && typicalDose(step);
+		if (!step || !usual) return null;
+		const inside = (n: number) => Math.min(usual[2], Math.max(usual[0], n));
+		const { min, target, max } = step.dose;
+		const dose = { ...step.dose, min: inside(min), target: inside(target), max: inside(max) } as Dose;
+		return setStep(
+			context.sequence,
+			step.id,
+			{ dose },
+			`Bring the dose of step ${finding.params.number} into its range`
+		);
+	}
+};

@@ -1,0 +1,60 @@
+import { isZone, ownSideOf, placeOf } from '../../atlas/places';
+import { balanceOf } from '../../sequence/balance';
+import { makeEdit } from '../../sequence/edits';
+import type { ZoneId } from '../../atlas/zones';
+import type { Step } from '../../sequence/sequence.schema';
+import type { JudgeContext, RawFinding, Rule } from '../rule';
+
+const meant = (context: JudgeContext, stepId: string): boolean => {
+	const { step } = context.byId.get(stepId)!;
+	return Boolean(step.reason?.trim()) && (step.side === 'left' || step.side === 'right');
+};
+
+/** Whether a step gives more to one side. */
+const lopsided = (step: Step): boolean =>
+	step.side === 'left' || step.side === 'right' || step.places.some((ref) => ownSideOf(ref) !== null);
+
+/** Steps that give more to one side of a zone. */
+function oneSided(context: JudgeContext, zone: ZoneId): string[] {
+	return context.steps
+		.filter(({ step }) => lopsided(step) && step.places.some((ref) => placeOf(ref) === zone))
+		.filter(({ step }) => !meant(context, step.id))
+		.map(({ step }) => step.id);
+}
+
+/** Left and right receive the same, unless a reason says that it is meant. */
+export const unevenSides: Rule = {
+	id: 'uneven-sides',
+	kind: 'dose',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	check(context) {
+		if (!context.steps.some(({ step }) => lopsided(step))) return [];
+		const events = context.events.filter((e) => !meant(context, e.stepId));
+		const groups = new Map<string, RawFinding>();
+		for (const [zone, load] of balanceOf(events, context.working).zones) {
+			const [left, right] = [load.left.seconds, load.right.seconds];
+			if (!isZone(zone) || Math.abs(left - right) <= context.working.evenShare * Math.max(left, right)) continue;
+			const stepIds = oneSided(context, zone);
+			if (!stepIds.length || groups.has(stepIds.join())) continue;
+			const number = context.byId.get(stepIds[0]!)!.number;
+			const params = { number, leftSeconds: Math.round(left), rightSeconds: Math.round(right) };
+			groups.set(stepIds.join(), { stepIds, place: zone, params });
+		}
+		return [...groups.values()];
+	},
+	fix(context, finding) {
+		const ids = finding.stepIds;
+		return makeEdit(context.sequence, 'Work both sides alike', (draft) => {
+			for (const phase of draft.phases)
+				for (const block of phase.blocks)
+					for (const step of block.steps) {
+						if (!ids.includes(step.id)) continue;
+						step.places = step.places.map((ref) => placeOf(ref));
+						if (step.stations) step.stations.places = step.stations.places.map((ref) => placeOf(ref));
+						if (step.side === 'left' || step.side === 'right') step.side = { each: true, first: step.side };
+					}
+		});
+	}
+};

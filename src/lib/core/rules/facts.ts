@@ -1,0 +1,89 @@
+import { NODE_CONTACTS } from '../atlas/graph';
+import { isZone, nodeOf, placeOf, type PlaceRef } from '../atlas/places';
+import type { Region } from '../atlas/regions';
+import { ZONES, type ZoneId } from '../atlas/zones';
+import type { Step } from '../sequence/sequence.schema';
+import { levelsOf } from '../sequence/walk';
+import { isStationary } from '../technique/vocabulary';
+
+/** From this level on, work counts as deep. */
+export const DEEP_LEVEL = 3;
+
+/** The zone of a place: a node group lies under one. */
+export function zoneOf(ref: PlaceRef): ZoneId {
+	const place = placeOf(ref);
+	const node = nodeOf(place);
+	return node ? NODE_CONTACTS[node][0]! : (place as ZoneId);
+}
+export const regionOf = (ref: PlaceRef): Region => ZONES[zoneOf(ref)].region;
+/** Everything but neck and trunk. */
+export const isFace = (region: Region): boolean => region !== 'neck' && region !== 'trunk';
+/** The region in which a step begins; null where it names no place. */
+export const startRegion = (step: Step): Region | null => (step.places.length ? regionOf(step.places[0]!) : null);
+
+/** Hands or a tool of the practitioner on the skin. */
+export const touches = (step: Step): boolean =>
+	step.by === 'practitioner' && step.contact !== 'none' && step.aim !== 'cleanse';
+export const isInside = (step: Step): boolean => step.contact === 'thumb-inside';
+export const washesHands = (step: Step): boolean => step.aim === 'cleanse' && step.target === 'hands';
+
+const EYELIDS: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
+export const isEyelid = (ref: PlaceRef): boolean => EYELIDS.includes(placeOf(ref));
+
+/** Zones that a step presses at this level or deeper. */
+export function zonesAtLeast(step: Step, level: number): ZoneId[] {
+	const levels = levelsOf(step);
+	return step.places.flatMap((ref, i) => {
+		const place = placeOf(ref);
+		return isZone(place) && (levels[i] ?? levels[0]!) >= level ? [place] : [];
+	});
+}
+
+/** How high a zone lies on an upright head, 0 at the armpit: only the order counts. */
+const HEIGHT: Record<ZoneId, number> = {
+	axilla: 0,
+	decollete: 1,
+	shoulder: 1,
+	supraclavicular: 2,
+	throat: 3,
+	sternocleidomastoid: 3.5,
+	nape: 4,
+	submental: 5,
+	'under-jaw': 5.2,
+	chin: 5.5,
+	jawline: 5.6,
+	marionette: 6,
+	'lower-lip': 6.2,
+	masseter: 6.6,
+	'upper-lip': 7,
+	postauricular: 7.5,
+	buccal: 7.2,
+	nasolabial: 7.6,
+	'nose-wing': 8,
+	ear: 8.4,
+	preauricular: 8.5,
+	malar: 8.6,
+	zygoma: 8.8,
+	'nose-bridge': 9.5,
+	'lower-eyelid': 9.6,
+	'inner-canthus': 10,
+	'outer-canthus': 10,
+	'upper-eyelid': 10.4,
+	temple: 10.6,
+	brow: 11,
+	glabella: 11,
+	'forehead-lateral': 12,
+	'forehead-medial': 12,
+	hairline: 13
+};
+/** How much higher the last place of a stroke lies than its first; with the way back it ends where it began. */
+export function riseOf(step: Step): number {
+	if (step.places.length < 2 || step.reverse || isStationary(step.motion)) return 0;
+	return HEIGHT[zoneOf(step.places.at(-1)!)] - HEIGHT[zoneOf(step.places[0]!)];
+}
+
+/** The step the other way round, its levels and stations with it. */
+export const turnedRound = (step: Step): Partial<Step> => ({
+	places: [...step.places].reverse(),
+	levels: step.levels ? [...step.levels].reverse() : undefined
+});

@@ -1,0 +1,38 @@
+import { applyEdit, joinEdits, type Edit } from '../sequence/edits';
+import type { ExpandContext } from '../sequence/expand';
+import type { Sequence } from '../sequence/sequence.schema';
+import { fixIn, judge } from './judge';
+import type { Finding } from './rule';
+
+export interface Mending {
+	/** All fixes as one edit: done and taken back at once. */
+	readonly edit: Edit;
+	readonly mended: readonly Finding[];
+}
+
+/** The most fixes that are applied in one go; a random sequence of a hundred steps needs fewer. */
+const MOST_FIXES = 300;
+
+/**
+ * Applies every safe fix, the gravest finding first, judging anew after each: one mended finding often
+ * mends others, and a fix may call for the next. Null where there is nothing to do.
+ */
+export function mendSafe(sequence: Sequence, given: ExpandContext): Mending | null {
+	const tried = new Set<string>();
+	const edits: Edit[] = [];
+	const mended: Finding[] = [];
+	let current = sequence;
+	for (let n = 0; n < MOST_FIXES; n++) {
+		const { findings, context } = judge(current, given);
+		const finding = findings.find((f) => f.safe && !tried.has(f.key));
+		if (!finding) break;
+		tried.add(finding.key);
+		const edit = fixIn(context, finding);
+		if (!edit) continue;
+		edits.push(edit);
+		mended.push(finding);
+		current = applyEdit(current, edit);
+	}
+	const label = mended.length === 1 ? edits[0]?.label : `Mend ${mended.length} findings`;
+	return edits.length ? { edit: joinEdits(label!, edits), mended } : null;
+}

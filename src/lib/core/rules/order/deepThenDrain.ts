@@ -1,0 +1,54 @@
+import { mainReceiver } from '../../atlas/graph';
+import { placeOf } from '../../atlas/places';
+import type { ZoneId } from '../../atlas/zones';
+import { insertStep } from '../../sequence/edits';
+import { fillPath, linkRoute } from '../../sequence/route';
+import { basicTechnique } from '../../technique/basics';
+import { makeStep } from '../../technique/makeStep';
+import { DEEP_LEVEL, isInside, zonesAtLeast } from '../facts';
+import { freeId, type JudgeContext, type Rule } from '../rule';
+import { isFluidStroke } from '../strokes';
+
+/** Whether something after a step carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
+function drainedLater(context: JudgeContext, zone: ZoneId, number: number): boolean {
+	const receiver = mainReceiver(zone);
+	const takes = (place: string) => place === zone || place === `n:${receiver}`;
+	return context.steps.some(({ step, number: n }) => {
+		if (n < number) return false;
+		if (step.end.kind === 'link' && step.places.some((p) => takes(placeOf(p)))) return true;
+		return n > number && (isFluidStroke(step) || step.motion === 'pump') && step.places.some((p) => takes(placeOf(p)));
+	});
+}
+
+/** What deep work sets free is carried away afterwards. */
+export const deepThenDrain: Rule = {
+	id: 'deep-then-drain',
+	kind: 'order',
+	severity: 'advice',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	check(context) {
+		return context.steps.flatMap(({ step, number }) => {
+			if (step.by === 'client' || isInside(step)) return [];
+			const zone = zonesAtLeast(step, DEEP_LEVEL).find((z) => !drainedLater(context, z, number));
+			return zone ? [{ stepIds: [step.id], place: zone, params: { number } }] : [];
+		});
+	},
+	fix(context, finding) {
+		const zone = finding.place!;
+		const places = fillPath([zone, ...linkRoute(zone, context.school.cheekRoute)], context.school.cheekRoute);
+		if (places.length < 2) return null;
+		const made = makeStep(basicTechnique('light-stroke'), {
+			id: freeId(context, `drain-${placeOf(zone)}`),
+			places,
+			overrides: { pressure: 1, dose: { kind: 'reps', min: 3, target: 4, max: 10 } }
+		});
+		return insertStep(
+			context.sequence,
+			made,
+			{ after: finding.stepIds[0]! },
+			`Drain after step ${finding.params.number}`
+		);
+	}
+};

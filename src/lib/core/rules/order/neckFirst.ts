@@ -1,0 +1,35 @@
+import { basicTechnique } from '../../technique/basics';
+import { makeStep } from '../../technique/makeStep';
+import { insertStep } from '../../sequence/edits';
+import { isFace, startRegion } from '../facts';
+import { freeId, type Rule } from '../rule';
+import { isFluidStroke } from '../strokes';
+
+/** The neck is cleared before the face is sent through it. */
+export const neckFirst: Rule = {
+	id: 'neck-first',
+	kind: 'order',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	policy: (school) => (school.neckFirst ? 'clears the neck before the face' : 'does not ask for the neck first'),
+	check({ school, steps }) {
+		if (!school.neckFirst) return [];
+		const face = steps.find(({ step }) => isFluidStroke(step) && isFace(startRegion(step)!));
+		if (!face) return [];
+		const cleared = steps.some(
+			({ step, number }) =>
+				number < face.number && (step.aim === 'drain' || step.aim === 'release') && startRegion(step) === 'neck'
+		);
+		return cleared ? [] : [{ stepIds: [face.step.id], params: { number: face.number } }];
+	},
+	fix(context, finding) {
+		const step = makeStep(basicTechnique('light-stroke'), {
+			id: freeId(context, 'clear-neck'),
+			places: ['sternocleidomastoid', 'n:terminus'],
+			side: { each: true, first: 'left' }
+		});
+		return insertStep(context.sequence, step, { before: finding.stepIds[0]! }, 'Clear the neck first');
+	}
+};

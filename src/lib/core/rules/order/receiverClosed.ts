@@ -1,0 +1,59 @@
+import { mainReceiver } from '../../atlas/graph';
+import type { NodeId } from '../../atlas/nodes';
+import { isOutlet, nodeOf, placeOf } from '../../atlas/places';
+import { sidesOf, type Pass } from '../../sequence/passes';
+import type { Step } from '../../sequence/sequence.schema';
+import { OPEN_ENOUGH, openBefore, openness } from '../openings';
+import type { JudgeContext, RawFinding, Rule } from '../rule';
+import { endPlace, isFluidStroke } from '../strokes';
+
+/** Small and inconstant nodes beside the smile fold: fluid passes them, nobody is told to open them. */
+const INCONSTANT: readonly NodeId[] = ['facial'];
+
+/** The node groups that a stroke sends fluid to: those on its path, else the one its last zone drains to. */
+export function receiversOf(step: Step): NodeId[] {
+	const onPath = step.places.map((ref) => nodeOf(placeOf(ref))).filter((n): n is NodeId => n !== null);
+	const receiver = mainReceiver(placeOf(endPlace(step)));
+	const receivers = onPath.length || !receiver ? onPath : [receiver];
+	return receivers.filter((node) => !INCONSTANT.includes(node));
+}
+
+/** A step that works one side after the other is judged at its start; a block, at each of its passes. */
+function momentOf(context: JudgeContext, pass: Pass): number {
+	const { block } = context.byId.get(pass.stepId)!;
+	return block.sides === 'asSteps' ? context.timing.steps.get(pass.stepId)!.startSeconds : pass.startSeconds;
+}
+
+/** Each receiving node group is open when fluid arrives; an opening fades. */
+export const receiverClosed: Rule = {
+	id: 'receiver-closed',
+	kind: 'order',
+	severity: 'caution',
+	floor: 'advice',
+	ceiling: 'caution',
+	safe: true,
+	check(context) {
+		const { openings } = context;
+		const found = new Map<string, RawFinding>();
+		for (const pass of context.passes) {
+			const { step, number } = context.byId.get(pass.stepId)!;
+			if (pass.kind !== 'work' || !isFluidStroke(step)) continue;
+			const moment = momentOf(context, pass);
+			for (const node of receiversOf(step))
+				for (const side of sidesOf(pass.side)) {
+					const last = openings.lastBefore(node, side, moment);
+					// An outlet that was never opened is the business of `outlet-closed`.
+					if (last === null && isOutlet(`n:${node}`)) continue;
+					if (last !== null && openness(moment - last, context.working.openingHalfLifeSeconds) >= OPEN_ENOUGH) continue;
+					const key = `${step.id}|${node}`;
+					const minutesAgo = last === null ? -1 : Math.round((moment - last) / 60);
+					if (!found.has(key))
+						found.set(key, { stepIds: [step.id], place: `n:${node}`, params: { number, minutesAgo } });
+				}
+		}
+		return [...found.values()];
+	},
+	fix(context, finding) {
+		return openBefore(context, finding.place!.slice(2) as NodeId, { before: finding.stepIds[0]! });
+	}
+};

@@ -1,0 +1,232 @@
+/** What a rule is called and why it is there: for the Library, docs/rules.md and the served list, not for judging. */
+export interface RuleText {
+	readonly title: string;
+	readonly why: string;
+}
+
+export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
+	'neck-both-sides': {
+		title: 'One side of the neck at a time',
+		why: 'Pressing both carotid sinuses at once can slow the heart and make a person faint.'
+	},
+	'eye-cap': {
+		title: 'Light at the eye',
+		why: 'The skin of the lids and under the eye is the thinnest of the face, and the eyeball lies below: level 1 at most, through a stone’s edge a touch.'
+	},
+	'throat-cap': {
+		title: 'Light on the throat',
+		why: 'Windpipe, thyroid and the carotid sinus lie close under the skin: level 1 at most, in every school.'
+	},
+	'node-cap': {
+		title: 'Light on the nodes',
+		why: 'A pump, hold or circle that stays on a node group is meant to open it. Pressed firmly, the group is squeezed shut and may become sore.'
+	},
+	'fluid-cap': {
+		title: 'Fluid moves lightly',
+		why: 'The first vessels lie just under the skin and fill by being stretched, not pressed. Schools differ: some hold level 1, others stroke at level 2.'
+	},
+	'muscle-cap': {
+		title: 'Muscle no deeper than the school goes',
+		why: 'From level 2 in the schools that mix the layers to level 4 where muscle is pinned. A bruise is always too deep.'
+	},
+	'edge-cap': {
+		title: 'Through a stone, one level less',
+		why: 'The same force on an edge presses more per square centimetre than the pads of the fingers.'
+	},
+	'steep-tilt': {
+		title: 'The stone lies nearly flat',
+		why: 'About 15° glides and spreads the pressure; on the neck up to 45° is usual. A steep edge on the face scrapes the skin.'
+	},
+	'lid-contact': {
+		title: 'The ring finger at the lids',
+		why: 'It is the weakest finger; with it, too much is hardly possible.'
+	},
+	'inside-gloves': {
+		title: 'Gloves inside the cheek',
+		why: 'What was on the skin does not belong in the mouth, and what is in the mouth not on the hands.'
+	},
+	'inside-after': {
+		title: 'Clean hands after the inside',
+		why: 'Gloves are changed or hands washed before the outside is touched again.'
+	},
+	'inside-time': {
+		title: 'Short inside',
+		why: 'The lining of the cheek is tender and the jaw tires: two minutes a side at most (working value).'
+	},
+	'inside-licence': {
+		title: 'Inside work may need a licence',
+		why: 'In many places work inside the mouth is kept to certain professions. Local codes decide; this is said each time, and nothing is forbidden by it.'
+	},
+	'outlet-closed': {
+		title: 'Outlet opened first',
+		why: 'Fluid returns to the veins above the collarbone, that of the chest at the armpit. Opened first, the outlet can take what the strokes bring. The advantage is small and unsure, so this is never more than a caution.'
+	},
+	'opening-missing': {
+		title: 'All openings of the school',
+		why: 'A school that opens names the groups that it opens; one left out is a narrow place on the way.'
+	},
+	'opening-order': {
+		title: 'Opened from the outlet outwards',
+		why: 'Each group empties into the next. Opened in that order, each finds the one below it open.'
+	},
+	'receiver-closed': {
+		title: 'Receiving nodes open',
+		why: 'A node group that was pumped takes more for a while. After the half-life of ten minutes (working value) it counts as closed again.'
+	},
+	'neck-first': {
+		title: 'The neck before the face',
+		why: 'All fluid of the face leaves through the neck. Most schools clear it first; those that work from the chest up or from the crown down do not.'
+	},
+	'nearest-first': {
+		title: 'Regions in the order of the school',
+		why: 'Worked from the exit backwards, each area empties into one that has just been emptied. Crown down works the other way and pushes everything before it.'
+	},
+	'layers-mixed': {
+		title: 'Layers apart',
+		why: 'Where a school keeps release and drain apart, deep work after the drain brings new fluid into what was just drained.'
+	},
+	'deep-then-drain': {
+		title: 'A drain after deep work',
+		why: 'Deep work brings blood and fluid into the place; what came is carried off by light strokes.'
+	},
+	stranded: {
+		title: 'No fluid left behind',
+		why: 'A stroke only moves fluid to where it ends. Without a later stroke, pump or drain link to the outlet it waits there and seeps back.'
+	},
+	'closing-pump': {
+		title: 'Closing pump at the outlet',
+		why: 'What the last strokes bring arrives at the outlet after them. A few pumps there let it pass; rushing or forgetting this undoes the work.'
+	},
+	'exit-open': {
+		title: 'A short version is closed, too',
+		why: 'Where a phase is marked as a place to stop, the outlet is pumped before it, so that the shorter work is whole.'
+	},
+	'against-drainage': {
+		title: 'Stroke with the drainage',
+		why: 'Vessels have valves and watersheds. A light stroke moves most along the way the fluid takes by itself, less across it, and little against it.'
+	},
+	'throat-straight-down': {
+		title: 'Throat sideways, not straight down',
+		why: 'The vessels of the throat run to the side of the neck. One school strokes straight down; the graph favours the way outwards.'
+	},
+	'jaw-short': {
+		title: 'Along the jaw to its end',
+		why: 'A stroke that stops on the jawline leaves there what it gathered. It goes on to the nodes under the jaw, or to the ear.'
+	},
+	'lift-down': {
+		title: 'Lifts go up',
+		why: 'Downwards, a lift pulls the skin the way it sags. Draining strokes may run down; lifts may not.'
+	},
+	'mouth-ends-down': {
+		title: 'Mouth moves finish upwards',
+		why: 'A school that lifts ends each move at the mouth with a small lift, since the corners sink by themselves.'
+	},
+	'neck-direction': {
+		title: 'The neck in the school’s direction',
+		why: 'Schools that drain lead everything on the neck down, as its vessels run. One school also lifts up the neck.'
+	},
+	'no-glide': {
+		title: 'No sliding without a medium',
+		why: 'Hand or tool must move without stretching or catching the skin. Pinned moves, holds and taps need none.'
+	},
+	'film-spent': {
+		title: 'Medium not yet spent',
+		why: 'A film is absorbed (an oil by half in twelve minutes, working value) and worn by every sliding repetition; after that the skin is dragged.'
+	},
+	'tape-on-oil': {
+		title: 'No tape on oil',
+		why: 'Tape holds on clean, dry skin only, and pulls unevenly where it half holds.'
+	},
+	'dry-after-oil': {
+		title: 'No dry moves after oil',
+		why: 'Pinned and dry moves hold the skin; on oil the fingers slip off. Dry work comes before the oil, or after it is wiped off.'
+	},
+	'scent-near-eye': {
+		title: 'No scent near the eye',
+		why: 'Essential oils creep along the skin and burn in the eye. One medium is in use on the whole face.'
+	},
+	'tape-wear': {
+		title: 'Tape comes off in time',
+		why: 'Two hours beside the eye, eight elsewhere, a night between the brows where a school does so (working values).'
+	},
+	'taped-skin': {
+		title: 'Tape comes last',
+		why: 'A hand over tape tears at the skin below it.'
+	},
+	'tape-opposed': {
+		title: 'No two pulls against each other',
+		why: 'A piece at the mouth corner and one on the cheek pull the same skin two ways.'
+	},
+	'tape-in-school': {
+		title: 'Tape, where the school tapes',
+		why: 'Some schools lay no tape. This only tells that the plan leaves the school here.'
+	},
+	'two-hands': {
+		title: 'Two hands, not four',
+		why: 'Hand over hand, an opposed stretch or a supporting hand takes both hands for one side.'
+	},
+	'self-reach': {
+		title: 'Within one’s own reach',
+		why: 'On oneself the arm is bent and weak behind the neck, and the hands cannot cross without twisting the wrists.'
+	},
+	'exercise-by': {
+		title: 'Exercises are the client’s',
+		why: 'It is her muscle that works; a hand may give the resistance.'
+	},
+	'jaw-clenched': {
+		title: 'Teeth apart for the chewing muscle',
+		why: 'With the mouth closed the muscle stays in use and guards itself.'
+	},
+	'eyes-open': {
+		title: 'Eyes closed while the lids are touched',
+		why: 'Closed eyes keep oil and fingers out.'
+	},
+	'uneven-sides': {
+		title: 'Left and right alike',
+		why: 'One side is easily done longer than the other. Deliberate one-sided work carries a reason; the rest is evened out.'
+	},
+	'deep-too-long': {
+		title: 'Deep work has an end',
+		why: 'After two minutes on one place (working value) deep pressure gains nothing and bruises more easily.'
+	},
+	'skin-rubbed': {
+		title: 'The same skin not over and over',
+		why: 'From a hundred sliding strokes on (working value) the skin reddens, with oil or without.'
+	},
+	'rushed-drain': {
+		title: 'Drain slowly',
+		why: 'The vessels fill slowly; at less than a second and a half a stroke they cannot follow.'
+	},
+	'dose-range': {
+		title: 'A usual dose',
+		why: 'Each kind of move has a range in which practitioners work, a side. Outside it, it is too little to help or too much to gain.'
+	},
+	'cold-too-long': {
+		title: 'Cold rests briefly',
+		why: 'Skin gone numb warns no more. Beyond forty seconds on one place (working value) move on, or keep moving.'
+	},
+	contradiction: {
+		title: 'Parts that do not go together',
+		why: 'A move that stays where it is has no lanes and no stations; a tilt belongs to the stone plate. Such a step is kept and timed as written, and said so.'
+	},
+	'over-budget': {
+		title: 'Within the time',
+		why: 'A session that runs over ends in a rushed or forgotten closing drain, which undoes the work.'
+	},
+	'hands-clean': {
+		title: 'Hands washed first',
+		why: 'Before the first touch, each time, and where the client sees it.'
+	},
+	'tools-clean': {
+		title: 'Tools cleaned before and after',
+		why: 'What touched one face is cleaned before the next: with soap or spirit, and dried.'
+	},
+	'tool-swaps': {
+		title: 'Each tool picked up once',
+		why: 'Every change costs seconds and the feel of the skin. What needs the same edge is done together.'
+	},
+	'back-and-forth': {
+		title: 'One region, then the next',
+		why: 'Going back and forth costs ways and reads as no plan. Within a phase, a region is finished first.'
+	}
+};

@@ -1,0 +1,108 @@
+import { clock } from '../../sequence/describe';
+import { MOTIONS, type Motion } from '../../technique/vocabulary';
+import { on, the, type Words } from './phrases';
+
+const UNITS: Record<string, string> = { reps: 'times', seconds: 's', breaths: 'breaths' };
+const APART: Record<string, string> = {
+	lanes: 'has lanes side by side, though it stays where it is',
+	stations: 'stops at stations, though it does not travel',
+	'way-back': 'has a way back, though it does not travel',
+	tilt: 'names a tilt, which only the stone plate has'
+};
+
+export const DOSE_WORDS: Words = {
+	'uneven-sides': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} is uneven ${on(place)}.`,
+			body: `It gets ${p.leftSeconds} s on the left and ${p.rightSeconds} s on the right. Even it, or give the reason.`
+		}),
+		fix: 'Even sides'
+	},
+	'deep-too-long': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} stays deep ${on(place)} for ${p.seconds} s a side.`,
+			body: `${p.cap} s are enough there: more bruises, and the muscle guards itself.`
+		}),
+		fix: 'Shorten it'
+	},
+	'skin-rubbed': {
+		say: ({ params: p, place }) => ({
+			head: `The skin ${on(place)} is stroked ${p.times} times.`,
+			body: `From ${p.most} on, it reddens. Begin to save at ${p.number}.`
+		}),
+		fix: 'Stroke less'
+	},
+	'rushed-drain': {
+		say: ({ params: p }) => ({
+			head: `${p.number} drains at ${p.pace} s a stroke.`,
+			body: 'Vessels fill slowly. Two to three seconds a stroke let them follow.'
+		}),
+		fix: 'Slow it down'
+	},
+	'dose-range': {
+		say: ({ params: p }) => ({
+			head: `${p.number} is done ${p.given} ${UNITS[String(p.unit)]}.`,
+			body: `Usual for such a move: ${p.from} to ${p.to} ${UNITS[String(p.unit)]} a side.`
+		}),
+		fix: 'Bring into range'
+	},
+	'cold-too-long': {
+		say: ({ params: p }) => ({
+			head: `${p.number} rests the cold for ${p.seconds} s on one place.`,
+			body: 'Half a minute cools the skin; longer numbs it, and the numb skin warns no more.'
+		}),
+		fix: 'Shorten it'
+	},
+	contradiction: {
+		say: ({ params: p }) => ({
+			head: `${p.number} ${APART[String(p.part)]}.`,
+			body: `“${MOTIONS[String(p.motion) as Motion]}” and that do not go together: take it out, or choose another motion.`
+		}),
+		fix: 'Take it out'
+	},
+	'over-budget': {
+		say: ({ params: p }) => ({
+			head: `The sequence is ${clock(Number(p.overSeconds))} over its time.`,
+			body: `It takes ${clock(Number(p.expectedSeconds))} of ${clock(Number(p.budgetSeconds))}. The closing drain is what gets lost.`
+		}),
+		fix: 'Fit to the time'
+	}
+};
+
+export const GLIDE_WORDS: Words = {
+	'no-glide': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} slides ${on(place)} without a medium.`,
+			body: `The skin would be dragged. ${p.amount} are enough here.`
+		}),
+		fix: 'Take some first'
+	},
+	'film-spent': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} runs dry ${on(place)}.`,
+			body: `The film is spent by ${clock(Number(p.seconds))}, while the hands still slide. Take ${p.amount} more.`
+		}),
+		fix: 'Take more'
+	},
+	'tape-on-oil': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} lays tape on oil ${on(place)}.`,
+			body: 'Tape holds on clean, dry skin only. Take the oil off first.'
+		}),
+		fix: 'Take off the oil'
+	},
+	'dry-after-oil': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} wants dry skin, and ${the(place)} is oiled.`,
+			body: 'The fingers slip off what they should hold. Do it earlier, or wipe first.'
+		}),
+		fix: 'Wipe first'
+	},
+	'scent-near-eye': {
+		say: ({ params: p }) => ({
+			head: `${p.number} works at the eye with a scented medium in use.`,
+			body: 'Essential oils creep and burn. Take an unscented oil for this client.'
+		}),
+		fix: 'Unscented oil'
+	}
+};

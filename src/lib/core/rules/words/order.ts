@@ -1,0 +1,84 @@
+import { at, label, the, type Words } from './phrases';
+
+export const ORDER_WORDS: Words = {
+	'outlet-closed': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} sends fluid on before ${the(place)} are open.`,
+			body: 'Pump them a few times first, so that the outlet can take what comes.'
+		}),
+		fix: 'Open first'
+	},
+	'opening-missing': {
+		say: ({ params: p }) => ({
+			head: `Not all is open before ${p.number}.`,
+			body: `This school opens these first: ${p.names}.`
+		}),
+		fix: 'Add openings'
+	},
+	'opening-order': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} opens ${the(place)} after ${the(p.after)}.`,
+			body: 'This school opens from the outlet outwards, so that each group empties into one that is open.'
+		}),
+		fix: 'Move it up'
+	},
+	'receiver-closed': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} arrives at ${the(place)} while they are closed.`,
+			body:
+				Number(p.minutesAgo) < 0
+					? 'They have not been pumped before this step.'
+					: `They were pumped ${p.minutesAgo} min ago, and the opening has faded below half.`
+		}),
+		fix: 'Open before'
+	},
+	'neck-first': {
+		say: ({ params: p }) => ({
+			head: `${p.number} drains the face before the neck is cleared.`,
+			body: 'The face empties through the neck: a few strokes down its side make room.'
+		}),
+		fix: 'Clear the neck'
+	},
+	'nearest-first': {
+		say: ({ params: p }) => ({
+			head: `${p.number} drains the ${p.region} after the ${p.after}.`,
+			body: 'This school takes them the other way round, so that what comes finds room.'
+		}),
+		fix: 'Move it up'
+	},
+	'layers-mixed': {
+		say: ({ params: p }) => ({
+			head: `${p.number} releases muscle after the drain has begun.`,
+			body: 'This school keeps the two apart: deep work first, then one light pass over everything.'
+		}),
+		fix: 'Move it up'
+	},
+	'deep-then-drain': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} works deep, and nothing drains ${the(place)} afterwards.`,
+			body: 'Deep work brings blood and fluid; a few light strokes to the nodes take it away.'
+		}),
+		fix: 'Drain after it'
+	},
+	stranded: {
+		say: ({ params: p, place, side }) => ({
+			head: `${label(place)}, ${side}: fluid stays ${at(p.waitsAt)} after ${p.number}.`,
+			body: 'Nothing later carries it to the outlet; it seeps back from there.'
+		}),
+		fix: 'Add drain link'
+	},
+	'closing-pump': {
+		say: ({ params: p }) => ({
+			head: `No pump at the outlet follows ${p.number}, the last drain.`,
+			body: 'What the last strokes bring arrives after them. A closing pump lets it pass.'
+		}),
+		fix: 'Add closing pump'
+	},
+	'exit-open': {
+		say: ({ params: p }) => ({
+			head: `The short version ends after “${p.phase}” with the outlet unpumped.`,
+			body: 'Whoever stops there should have closed the work so far.'
+		}),
+		fix: 'Close it there'
+	}
+};
