@@ -1,15 +1,24 @@
-import { expect, test } from 'vitest';
-import { PLACE_IDS } from '../atlas/places';
-import { schoolById } from '../school/schools';
+import { describe, expect, test } from 'vitest';
+import { PLACE_IDS, placeOf, type PlaceRef } from '../atlas/places';
+import { judge } from '../rules/judge';
+import { schoolById, SCHOOLS } from '../school/schools';
 import { capAt, safeLevel } from '../pressure/caps';
 import { levelRangeKPa, scaleGrams } from '../pressure/levels';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import { TECHNIQUES, techniquesFor } from './library';
+import { CONTEXT, sequenceOf } from '../testing';
 import { makeStep } from './makeStep';
-import { AIMS, CONTACT_AREA_CM2, CONTACTS } from './vocabulary';
+import type { Technique } from './technique.schema';
+import { AIMS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, TOOLS } from './vocabulary';
 
-test('about twenty techniques serve all thirteen aims, each with a why of its own', () => {
-	expect(TECHNIQUES.length).toBeGreaterThanOrEqual(20);
+test('more than a hundred and ten techniques over all aims, motions, hands, tools and zones, each with a why of its own', () => {
+	expect(TECHNIQUES.length).toBeGreaterThanOrEqual(110);
+	const used = <K extends 'motion' | 'contact'>(field: K) => new Set(TECHNIQUES.map((t) => t[field]));
+	expect(used('motion')).toEqual(new Set(Object.keys(MOTIONS)));
+	expect([...Object.keys(CONTACTS)].filter((c) => !used('contact').has(c as never))).toEqual([]);
+	expect(new Set(TECHNIQUES.flatMap((t) => (t.tool ? [t.tool.id] : [])))).toEqual(new Set(Object.keys(TOOLS)));
+	const worked = new Set(TECHNIQUES.flatMap((t) => t.paths.flat().map(placeOf)));
+	expect(PLACE_IDS.filter((p) => !worked.has(p))).toEqual([]);
 	expect(new Set(TECHNIQUES.map((t) => t.aim))).toEqual(new Set(Object.keys(AIMS)));
 	expect(new Set(TECHNIQUES.map((t) => t.why)).size).toBe(TECHNIQUES.length);
 	expect(new Set(TECHNIQUES.map((t) => t.id)).size).toBe(TECHNIQUES.length);
@@ -24,6 +33,23 @@ test('each makes a valid step wherever it is offered, within the caps that may h
 		}
 	const [patter] = techniquesFor(['lower-eyelid']).filter((t) => t.id === 'patter');
 	expect(patter!.pressure.default).toBeLessThanOrEqual(1);
+});
+
+describe('each technique, done its own way in the school that suits it best,', () => {
+	/** What hangs on the rest of the sequence is not the technique's. */
+	const OF_THE_STEP = ['direction', 'pressure', 'dose', 'body', 'inside'];
+	const alone = (technique: Technique, places: readonly PlaceRef[] | undefined) => {
+		const kinds = SCHOOLS.map((school) => {
+			const step = makeStep(technique, { id: 'x', school, ...(places ? { places } : {}) });
+			const { findings } = judge(sequenceOf([step], { school }), CONTEXT);
+			return findings.filter((f) => OF_THE_STEP.includes(f.kind) && f.ruleId !== 'inside-licence').map((f) => f.key);
+		});
+		return kinds.reduce((a, b) => (b.length < a.length ? b : a));
+	};
+	test.each(TECHNIQUES.map((t) => [t.id, t] as const))('%s gives no finding', (_, technique) => {
+		for (const path of technique.paths.length ? technique.paths : [undefined])
+			expect(alone(technique, path)).toEqual([]);
+	});
 });
 
 test('strokes are offered for two places, spots for one; special techniques first', () => {

@@ -1,4 +1,4 @@
-import { dose, EVERY_NODE, levels, type Entry } from './entry';
+import { dose, EVERY_NODE, levels, ways, type Entry } from './entry';
 
 /** What fixes and drain policies are made of: open, stroke, sweep, close, clean. All values are working values. */
 export const BASIC_ENTRIES: readonly Entry[] = [
@@ -42,6 +42,7 @@ export const BASIC_ENTRIES: readonly Entry[] = [
 		contact: 'flat-3',
 		motion: 'pump',
 		places: EVERY_NODE,
+		paths: ways('n:terminus'),
 		shape: 'spot',
 		pressure: levels(0, 1, 1),
 		dose: dose('reps', 5, 7, 10),
@@ -57,6 +58,7 @@ export const BASIC_ENTRIES: readonly Entry[] = [
 		contact: 'flat-3',
 		motion: 'pump',
 		places: ['n:terminus', 'n:axillary'],
+		paths: ways('n:terminus'),
 		shape: 'spot',
 		pressure: levels(0, 1, 1),
 		dose: dose('reps', 5, 10, 15),
@@ -72,6 +74,7 @@ export const BASIC_ENTRIES: readonly Entry[] = [
 		contact: 'flat-3',
 		motion: 'stroke',
 		places: [],
+		paths: ways('jawline under-jaw n:submandibular', 'malar zygoma preauricular'),
 		shape: 'stroke',
 		pressure: levels(0, 1, 2),
 		dose: dose('reps', 3, 7, 10),
@@ -87,6 +90,7 @@ export const BASIC_ENTRIES: readonly Entry[] = [
 		contact: 'flat-hand',
 		motion: 'sweep',
 		places: ['preauricular', 'n:preauricular', 'forehead-medial', 'postauricular', 'sternocleidomastoid'],
+		paths: ways('n:preauricular n:tonsillar n:deep-cervical n:terminus'),
 		shape: 'stroke',
 		pressure: levels(0, 1, 1),
 		dose: dose('reps', 3, 5, 8),

@@ -1,4 +1,4 @@
-import { dose, levels, type Entry } from './entry';
+import { dose, levels, ways, type Entry } from './entry';
 
 /** Moves for fluid: open, drain, close. All values are working values. */
 export const FLUID: readonly Entry[] = [
@@ -9,6 +9,7 @@ export const FLUID: readonly Entry[] = [
 		contact: 'ring-finger',
 		motion: 'stroke',
 		places: ['upper-eyelid', 'lower-eyelid', 'inner-canthus', 'outer-canthus', 'nose-wing', 'upper-lip', 'lower-lip'],
+		paths: ways('lower-eyelid outer-canthus temple preauricular'),
 		shape: 'stroke',
 		pressure: levels(0, 1, 1),
 		dose: dose('reps', 3, 7, 10),
@@ -25,6 +26,7 @@ export const FLUID: readonly Entry[] = [
 		tool: { id: 'cold-globes' },
 		motion: 'sweep',
 		places: ['lower-eyelid', 'malar', 'zygoma', 'inner-canthus'],
+		paths: ways('lower-eyelid zygoma preauricular'),
 		shape: 'stroke',
 		pressure: levels(0, 1, 1),
 		dose: dose('reps', 2, 4, 6),
