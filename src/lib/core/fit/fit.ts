@@ -1,9 +1,11 @@
 import { worthOf } from '../goal/coverage';
 import { clock, stepTitle } from '../sequence/describe';
-import { makeEdit, type Edit } from '../sequence/edits';
+import { keepPolicyLinks } from '../school/drainPolicy';
+import { applyEdit, makeEdit, type Edit } from '../sequence/edits';
 import { secondsOf, type ExpandContext } from '../sequence/expand';
 import type { Dose, Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
+import type { Working } from '../working/working.schema';
 
 export interface FitChange {
 	readonly stepId: string;
@@ -36,9 +38,9 @@ export function scaledDose(dose: Dose, share: number): Dose {
 	return { ...dose, target: share > 0 ? Math.max(dose.target, target) : target } as Dose;
 }
 
-function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>): Sequence {
+function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>, working: Working): Sequence {
 	const step = (s: Step): Step => (keepsItsCount(s) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) });
-	return {
+	const changed = {
 		...sequence,
 		phases: sequence.phases.map((phase) => ({
 			...phase,
@@ -48,6 +50,9 @@ function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>)
 			}))
 		}))
 	};
+	// What is left out may have carried a link of the drain policy, which then moves to another step and takes time there.
+	const kept = without.size ? keepPolicyLinks(changed, working) : null;
+	return kept ? applyEdit(changed, kept) : changed;
 }
 
 const NONE: ReadonlySet<string> = new Set();
@@ -65,7 +70,7 @@ function partnersOf(step: Step, steps: readonly Step[]): Step[] | null {
 function droppable(sequence: Sequence): Step[][] {
 	const steps = stepsOf(sequence).map((s) => s.step);
 	return steps
-		.filter((s) => s.optional && !keepsItsCount(s) && s.end.kind !== 'link')
+		.filter((s) => s.optional && !keepsItsCount(s) && !(s.end.kind === 'link' && s.end.by === 'hand'))
 		.map((s) => partnersOf(s, steps))
 		.filter((set): set is Step[] => set !== null)
 		.sort((a, b) => worthOf(a[0]!, sequence.goals) - worthOf(b[0]!, sequence.goals));
@@ -92,6 +97,7 @@ function describe(sequence: Sequence, after: Sequence): FitChange[] {
  */
 export function fitTo(sequence: Sequence, seconds: number, context: ExpandContext): Fit {
 	if (!(seconds > 0)) throw new RangeError(`seconds out of range > 0: ${seconds}`);
+	const { working } = context;
 	const timeOf = (s: Sequence) => secondsOf(s, context, 'target').total;
 	const done = (after: Sequence, why: string): Fit => {
 		const changes = describe(sequence, after);
@@ -104,25 +110,31 @@ export function fitTo(sequence: Sequence, seconds: number, context: ExpandContex
 		return { fits: true, seconds: timeOf(after), changes, edit, why };
 	};
 	if (timeOf(sequence) <= seconds) {
-		const longer = [...SHARES].reverse().find((share) => timeOf(scaled(sequence, share, NONE)) <= seconds);
+		const longer = [...SHARES].reverse().find((share) => timeOf(scaled(sequence, share, NONE, working)) <= seconds);
 		return longer
-			? done(scaled(sequence, longer, NONE), 'Counts are raised within their ranges, as far as the time allows.')
+			? done(
+					scaled(sequence, longer, NONE, working),
+					'Counts are raised within their ranges, as far as the time allows.'
+				)
 			: done(sequence, 'It fits as it is.');
 	}
-	const shorter = SHARES.find((share) => timeOf(scaled(sequence, -share, NONE)) <= seconds);
+	const shorter = SHARES.find((share) => timeOf(scaled(sequence, -share, NONE, working)) <= seconds);
 	if (shorter)
-		return done(scaled(sequence, -shorter, NONE), 'Counts are lowered within their ranges; nothing is left out.');
+		return done(
+			scaled(sequence, -shorter, NONE, working),
+			'Counts are lowered within their ranges; nothing is left out.'
+		);
 	const without = new Set<string>();
 	for (const set of droppable(sequence)) {
 		for (const step of set) without.add(step.id);
-		const after = scaled(sequence, -1, without);
+		const after = scaled(sequence, -1, without, working);
 		if (timeOf(after) <= seconds)
 			return done(
 				after,
 				'Counts are at their minimum, and moves marked as optional are left out, the least for the goals first.'
 			);
 	}
-	const least = timeOf(scaled(sequence, -1, without));
+	const least = timeOf(scaled(sequence, -1, without, working));
 	const why = `At least ${clock(least)} is needed: openings, the closing drain and the smallest counts of moves that are not optional.`;
 	return { fits: false, seconds: least, changes: [], edit: null, why };
 }

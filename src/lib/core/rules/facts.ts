@@ -1,7 +1,7 @@
-import { NODE_CONTACTS } from '../atlas/graph';
-import { isZone, nodeOf, placeOf, type PlaceRef } from '../atlas/places';
+import { isZone, placeOf, type PlaceRef } from '../atlas/places';
+import { regionOf, zoneOf } from '../atlas/regionOf';
 import type { Region } from '../atlas/regions';
-import { ZONES, type ZoneId } from '../atlas/zones';
+import type { ZoneId } from '../atlas/zones';
 import type { Step } from '../sequence/sequence.schema';
 import { levelsOf } from '../sequence/walk';
 import { isStationary } from '../technique/vocabulary';
@@ -9,15 +9,6 @@ import { isStationary } from '../technique/vocabulary';
 /** From this level on, work counts as deep. */
 export const DEEP_LEVEL = 3;
 
-/** The zone of a place: a node group lies under one. */
-export function zoneOf(ref: PlaceRef): ZoneId {
-	const place = placeOf(ref);
-	const node = nodeOf(place);
-	return node ? NODE_CONTACTS[node][0]! : (place as ZoneId);
-}
-export const regionOf = (ref: PlaceRef): Region => ZONES[zoneOf(ref)].region;
-/** Everything but neck and trunk. */
-export const isFace = (region: Region): boolean => region !== 'neck' && region !== 'trunk';
 /** The region in which a step begins; null where it names no place. */
 export const startRegion = (step: Step): Region | null => (step.places.length ? regionOf(step.places[0]!) : null);
 

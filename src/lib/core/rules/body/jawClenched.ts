@@ -1,5 +1,5 @@
 import { setStep } from '../../sequence/edits';
-import { zoneOf } from '../facts';
+import { zoneOf } from '../../atlas/regionOf';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** A chewing muscle lets go only with the teeth apart. */

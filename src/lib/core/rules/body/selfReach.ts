@@ -1,6 +1,6 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../sequence/sequence.schema';
-import { zoneOf } from '../facts';
+import { zoneOf } from '../../atlas/regionOf';
 import { stepOfFinding, type Rule } from '../rule';
 
 const STRONG: readonly string[] = ['fist', 'knuckles', 'heel', 'crossed-hands'];

@@ -1,6 +1,7 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../sequence/sequence.schema';
-import { regionOf, riseOf } from '../facts';
+import { regionOf } from '../../atlas/regionOf';
+import { riseOf } from '../facts';
 import { stepOfFinding, type Rule } from '../rule';
 
 const WORKS_MUSCLE: readonly string[] = ['lift', 'release', 'stimulate'];

@@ -1,5 +1,6 @@
 import type { PlacedStep } from '../../sequence/walk';
-import { isFace, startRegion } from '../facts';
+import { isFace } from '../../atlas/regionOf';
+import { startRegion } from '../facts';
 import type { Rule } from '../rule';
 import { returnRule } from './returns';
 

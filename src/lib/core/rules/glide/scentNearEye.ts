@@ -1,7 +1,7 @@
 import { mediumById } from '../../glide/media';
 import { makeEdit } from '../../sequence/edits';
 import type { Sequence } from '../../sequence/sequence.schema';
-import { regionOf } from '../facts';
+import { regionOf } from '../../atlas/regionOf';
 import type { JudgeContext, Rule } from '../rule';
 
 const scented = (id: string, own: Sequence['media']): boolean =>

@@ -1,7 +1,8 @@
 import type { Region } from '../../atlas/regions';
 import { regionsOf } from '../../school/regionOrder';
 import { moveStepsBefore } from '../../sequence/edits';
-import { isFace, startRegion } from '../facts';
+import { isFace } from '../../atlas/regionOf';
+import { startRegion } from '../facts';
 import type { JudgeContext, Params, Rule } from '../rule';
 import { isFluidStroke } from '../strokes';
 

@@ -1,9 +1,13 @@
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { insertStep } from '../../sequence/edits';
-import { isFace, startRegion } from '../facts';
+import { isNode, placeOf, type PlaceRef } from '../../atlas/places';
+import { isFace, regionOf } from '../../atlas/regionOf';
 import { freeId, type Rule } from '../rule';
 import { isFluidStroke } from '../strokes';
+
+/** The ear lies on the way of neck strokes and is no part of the face here. */
+const onFace = (ref: PlaceRef): boolean => isFace(regionOf(ref)) && regionOf(ref) !== 'ear' && !isNode(placeOf(ref));
 
 /** The neck is cleared before the face is sent through it. */
 export const neckFirst: Rule = {
@@ -16,11 +20,14 @@ export const neckFirst: Rule = {
 	policy: (school) => (school.neckFirst ? 'clears the neck before the face' : 'does not ask for the neck first'),
 	check({ school, steps }) {
 		if (!school.neckFirst) return [];
-		const face = steps.find(({ step }) => isFluidStroke(step) && isFace(startRegion(step)!));
+		const face = steps.find(({ step }) => isFluidStroke(step) && step.places.some(onFace));
 		if (!face) return [];
 		const cleared = steps.some(
 			({ step, number }) =>
-				number < face.number && (step.aim === 'drain' || step.aim === 'release') && startRegion(step) === 'neck'
+				number < face.number &&
+				(step.aim === 'drain' || step.aim === 'release') &&
+				!step.places.some(onFace) &&
+				step.places.some((p) => regionOf(p) === 'neck')
 		);
 		return cleared ? [] : [{ stepIds: [face.step.id], params: { number: face.number } }];
 	},

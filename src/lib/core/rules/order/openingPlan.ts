@@ -1,7 +1,8 @@
 import { nodeOf, placeOf } from '../../atlas/places';
 import type { NodeId } from '../../atlas/nodes';
 import type { PlacedStep } from '../../sequence/walk';
-import { isFace, startRegion } from '../facts';
+import { isFace } from '../../atlas/regionOf';
+import { startRegion } from '../facts';
 import type { JudgeContext } from '../rule';
 import { isFluidStroke } from '../strokes';
 

@@ -45,7 +45,8 @@ export const receiverClosed: Rule = {
 					// An outlet that was never opened is the business of `outlet-closed`.
 					if (last === null && isOutlet(`n:${node}`)) continue;
 					if (last !== null && openness(moment - last, context.working.openingHalfLifeSeconds) >= OPEN_ENOUGH) continue;
-					const key = `${step.id}|${node}`;
+					// A school that opens nothing on purpose is told once a group, not at every stroke.
+					const key = context.school.opening.required ? `${step.id}|${node}` : node;
 					const minutesAgo = last === null ? -1 : Math.round((moment - last) / 60);
 					if (!found.has(key))
 						found.set(key, { stepIds: [step.id], place: `n:${node}`, params: { number, minutesAgo } });

@@ -1,6 +1,6 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../sequence/sequence.schema';
-import { regionOf } from '../facts';
+import { regionOf } from '../../atlas/regionOf';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Tilt of the stone plate to the skin, degrees (working values): nearly flat, steeper on the neck only. */

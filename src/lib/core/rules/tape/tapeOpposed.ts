@@ -1,4 +1,4 @@
-import { zoneOf } from '../facts';
+import { zoneOf } from '../../atlas/regionOf';
 import type { Rule } from '../rule';
 
 const CORNER: readonly string[] = ['marionette'];

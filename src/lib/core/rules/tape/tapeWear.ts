@@ -1,4 +1,4 @@
-import { regionOf } from '../facts';
+import { regionOf } from '../../atlas/regionOf';
 import { setStep } from '../../sequence/edits';
 import type { School } from '../../school/school.schema';
 import type { Step } from '../../sequence/sequence.schema';

@@ -1,6 +1,7 @@
 import { relocateStep } from '../../sequence/edits';
 import type { PlacedStep } from '../../sequence/walk';
-import { touches, zoneOf } from '../facts';
+import { zoneOf } from '../../atlas/regionOf';
+import { touches } from '../facts';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 
 /** The first later step that works the skin under a tape. */
