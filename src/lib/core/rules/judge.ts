@@ -82,11 +82,23 @@ export function judge(sequence: Sequence, given: ExpandContext): Judgement {
 	};
 }
 
-/** Whether an edit mends its finding and makes nothing graver than advice that was not there before. */
+/** How often each rule finds something graver than advice: a finding may move to another step without getting worse. */
+function graveCounts(findings: readonly Finding[]): Map<string, number> {
+	const counts = new Map<string, number>();
+	for (const f of findings) if (f.severity !== 'advice') counts.set(f.ruleId, (counts.get(f.ruleId) ?? 0) + 1);
+	return counts;
+}
+
+/** Whether an edit mends its finding and gives no other rule more that is graver than advice. */
 function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
-	const before = new Set(findingsOf(context).map((f) => f.key));
+	const before = findingsOf(context);
 	const after = findingsOf(contextOf(applyEdit(context.sequence, edit), context));
-	return after.every((f) => f.key !== finding.key && (f.severity === 'advice' || before.has(f.key)));
+	const [had, has] = [graveCounts(before), graveCounts(after)];
+	const known = new Set(before.map((f) => f.key));
+	return (
+		after.every((f) => f.key !== finding.key && (f.severity !== 'stop' || known.has(f.key))) &&
+		[...has].every(([ruleId, n]) => n <= (had.get(ruleId) ?? 0))
+	);
 }
 
 /** The edit that mends a finding of a judgement, or null where none is possible. Nothing is changed by asking. */

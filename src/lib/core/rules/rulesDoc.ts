@@ -1,34 +1,69 @@
+import { ZONES } from '../atlas/zones';
 import { SCHOOLS } from '../school/schools';
+import { differences } from '../sequence/difference';
+import { applyEdit } from '../sequence/edits';
+import { DEFAULT_WORKING } from '../working/working.schema';
+import { exampleOf } from './examples';
 import { RULES } from './index';
-import { severityIn, type Rule } from './rule';
+import { fixIn, judge } from './judge';
+import { RULE_KINDS, severityIn, type Rule, type RuleKind } from './rule';
 import { RULE_TEXTS } from './texts';
-import { fixLabel } from './wording';
+import { fixLabel, sentenceOf } from './wording';
 
-const schoolsThatDiffer = (rule: Rule): string =>
-	SCHOOLS.map((school) => ({ school, severity: severityIn(rule, { stepIds: [] }, school) }))
-		.filter(({ severity }) => severity !== rule.severity)
-		.map(({ school, severity }) => `${school.title}: ${severity}`)
-		.join('; ');
+/** The schools by what they hold: "a (Outlet first, Nape first); b (Crown down)". Empty where all hold the same. */
+function bySchool(of: (school: (typeof SCHOOLS)[number]) => string): string {
+	const groups = new Map<string, string[]>();
+	for (const school of SCHOOLS) groups.set(of(school), [...(groups.get(of(school)) ?? []), school.title]);
+	return groups.size < 2 ? '' : [...groups].map(([what, titles]) => `${what} (${titles.join(', ')})`).join('; ');
+}
 
-const section = (rule: Rule): string =>
-	[
-		`## ${RULE_TEXTS[rule.id]!.title} (\`${rule.id}\`)`,
+/** What the rule says of its example, and what its fix changes there. */
+function exampleLines(rule: Rule): string[] {
+	const sequence = exampleOf(rule.id);
+	const { findings, context } = judge(sequence, { atlas: ZONES, working: DEFAULT_WORKING });
+	const finding = findings.find((f) => f.ruleId === rule.id)!;
+	const { head, body } = sentenceOf(finding);
+	const edit = fixIn(context, finding);
+	const changes = edit ? differences(sequence, applyEdit(sequence, edit)).slice(0, 3) : [];
+	return [
+		`- Says: “${head} ${body}”`,
+		...(edit
+			? [
+					`- Fix “${fixLabel(rule.id)}”${rule.safe ? ', safe to apply with others' : ''}: ${changes.map((d) => `${d.kind} ${d.number} ${d.text}`).join('; ') || edit.label}`
+				]
+			: [])
+	];
+}
+
+const section = (rule: Rule): string => {
+	const range = rule.floor === rule.ceiling ? ', in every school' : `, between ${rule.floor} and ${rule.ceiling}`;
+	const severities = bySchool((school) => severityIn(rule, { stepIds: [] }, school));
+	const policies = rule.policy ? bySchool((school) => rule.policy!(school)) : '';
+	return [
+		`### ${RULE_TEXTS[rule.id]!.title} (\`${rule.id}\`)`,
 		'',
 		RULE_TEXTS[rule.id]!.why,
 		'',
-		`- Severity: ${rule.severity}${rule.floor === rule.ceiling ? ', in every school' : `, between ${rule.floor} and ${rule.ceiling}`}`,
-		...(schoolsThatDiffer(rule) ? [`- Schools that differ: ${schoolsThatDiffer(rule)}`] : []),
-		...(rule.fix ? [`- Fix: “${fixLabel(rule.id)}”`] : [])
+		`- Severity: ${rule.severity}${range}${severities ? `; by school: ${severities}` : ''}`,
+		...(policies ? [`- Policies: ${policies}`] : []),
+		...exampleLines(rule)
 	].join('\n');
+};
 
-/** The page of all rules, made from the registry; a test holds docs/rules.md to it. */
+const chapter = (kind: RuleKind): string[] => {
+	const rules = RULES.filter((r) => r.kind === kind);
+	return rules.length ? [`## ${RULE_KINDS[kind]}`, ...rules.map(section)] : [];
+};
+
+/** The page of all rules, made from the registry and its examples; a test holds docs/rules.md to it. */
 export function rulesDoc(): string {
+	const fixes = RULES.filter((r) => r.fix).length;
 	const head = [
 		'# The rules',
 		'',
 		'Made from `src/lib/core/rules/`; do not edit by hand. `npm run docs` writes it anew, and a test compares.',
 		'',
-		'`stop` may hurt, `caution` undoes the work, `advice` is craft. A school may raise or lower a rule between its floor and its ceiling. A finding is known by its rule, its steps, its place and its side; numbers are no part of that.'
+		`${RULES.length} rules, ${fixes} of them with a fix. \`stop\` may hurt, \`caution\` undoes the work, \`advice\` is craft. A school may raise or lower a rule between its floor and its ceiling. A finding is known by its rule, its steps, its place and its side; numbers are no part of that. A finding may be set aside with a reason, a \`stop\` never. What a rule says, and what its fix does, is shown on the example that the Library shows too.`
 	].join('\n');
-	return `${[head, ...RULES.map(section)].join('\n\n')}\n`;
+	return `${[head, ...(Object.keys(RULE_KINDS) as RuleKind[]).flatMap(chapter)].join('\n\n')}\n`;
 }

@@ -1,0 +1,24 @@
+import { describe, expect, test } from 'vitest';
+import { applyEdit } from '../sequence/edits';
+import { CONTEXT } from '../testing';
+import { exampleOf } from './examples';
+import { RULES } from './index';
+import { fixIn, judge } from './judge';
+
+describe.each(RULES.map((r) => [r.id, r] as const))('%s', (id, rule) => {
+	const sequence = exampleOf(id);
+	const { findings, context } = judge(sequence, CONTEXT);
+	const finding = findings.find((f) => f.ruleId === id);
+	test('its example breaks it', () => expect(finding).toBeDefined());
+	test.runIf(rule.fix)('and its fix mends the example', () => {
+		const edit = fixIn(context, finding!);
+		expect(edit).not.toBeNull();
+		const after = judge(applyEdit(sequence, edit!), CONTEXT).findings;
+		expect(after.map((f) => f.key)).not.toContain(finding!.key);
+	});
+});
+
+test('more than thirty-four rules, with a fix for more than twenty', () => {
+	expect(RULES.length).toBeGreaterThanOrEqual(34);
+	expect(RULES.filter((r) => r.fix).length).toBeGreaterThanOrEqual(20);
+});

@@ -1,0 +1,165 @@
+import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from '../ready/parts';
+import { sequenceFromScore, type Row } from '../ready/score';
+import type { School, SchoolId } from '../school/school.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+
+/** A few steps that break one rule: the picture of its page, and the proof that it and its fix work. */
+interface Example {
+	readonly rows: readonly Row[];
+	readonly school?: SchoolId;
+	readonly performer?: Sequence['performer'];
+	readonly minutes?: number;
+	/** Where no school that ships is such: a policy of its own. */
+	readonly policy?: Partial<School>;
+	/** A second phase after a place where a short version may end. */
+	readonly then?: readonly Row[];
+}
+
+const side = (s: 'left' | 'right') => ({ side: s }) as const;
+const long = (target: number) => ({ dose: { kind: 'seconds', min: 10, target, max: target } }) as const;
+const JAW = along('light-stroke', 'jawline under-jaw n:submandibular', BOTH);
+const CHEEK = along('light-stroke', 'malar zygoma preauricular n:preauricular', BOTH);
+const EYE = along('ring-finger-stroke', 'lower-eyelid outer-canthus temple preauricular', BOTH);
+const TAPE = { lengthMm: 30, widthMm: 8 };
+
+const EXAMPLES: Record<string, Example> = {
+	'neck-both-sides': { rows: [along('pinned-circles', 'sternocleidomastoid', { ...BOTH, pressure: 2 })] },
+	'eye-cap': {
+		rows: [along('ring-finger-stroke', 'lower-eyelid outer-canthus', { pressure: 2 })],
+		school: 'crown-down'
+	},
+	'throat-cap': { rows: [along('hand-over-hand', 'throat under-jaw', { pressure: 2, ...side('left') })] },
+	'node-cap': { rows: [along('open-nodes', 'n:preauricular', { pressure: 2 })], school: 'crown-down' },
+	'fluid-cap': { rows: [along('light-stroke', 'malar zygoma', { pressure: 2 })] },
+	'muscle-cap': { rows: [along('knuckle-knead', 'masseter', { pressure: 4 })] },
+	'edge-cap': {
+		rows: [along('soft-brush', 'malar zygoma', { tool: { id: 'stone-plate', edge: 'corner' }, pressure: 4 })]
+	},
+	'steep-tilt': {
+		rows: [
+			along('stone-cheekbone', 'nasolabial malar zygoma', {
+				tool: { id: 'stone-plate', edge: 'notch', tiltDegrees: 60 }
+			})
+		]
+	},
+	'lid-contact': { rows: [along('ring-finger-stroke', 'lower-eyelid outer-canthus', { contact: 'thumb' })] },
+	'inside-gloves': { rows: [along('thumb-inside', 'masseter', { tool: undefined })] },
+	'inside-after': {
+		rows: [along('thumb-inside', 'masseter'), along('knuckle-knead', 'masseter', { tool: { id: 'gloves' } })]
+	},
+	'inside-time': { rows: [along('thumb-inside', 'masseter', long(180))] },
+	'inside-licence': { rows: [along('thumb-inside', 'masseter')] },
+	'outlet-closed': { rows: [JAW] },
+	'opening-missing': { rows: [...open(['axillary', 'terminus', 'deep-cervical']), JAW] },
+	'opening-order': { rows: [...open(['preauricular', 'terminus']), JAW] },
+	'receiver-closed': { rows: [...open(['terminus']), JAW] },
+	'neck-first': { rows: [...open(ROUTE), CHEEK] },
+	'nearest-first': {
+		rows: [
+			WASH,
+			...open(ROUTE),
+			oil(0.9),
+			usual('neck-side-down'),
+			along('light-stroke', 'forehead-medial temple preauricular'),
+			JAW
+		]
+	},
+	'layers-mixed': { rows: [CHEEK, along('knuckle-knead', 'masseter', EACH)], school: 'release-then-drain' },
+	'deep-then-drain': { rows: [along('knuckle-knead', 'masseter', { ...EACH, pressure: 3 })] },
+	stranded: { rows: [...open(ROUTE), CHEEK] },
+	'closing-pump': {
+		rows: [...open(ROUTE), along('closing-sweep', 'n:preauricular n:tonsillar n:deep-cervical n:terminus')]
+	},
+	'exit-open': {
+		rows: [...open(ROUTE), along('neck-side-down', 'sternocleidomastoid supraclavicular n:terminus')],
+		then: [CHEEK]
+	},
+	'against-drainage': { rows: [along('light-stroke', 'jawline chin', BOTH)] },
+	'throat-straight-down': { rows: [along('light-stroke', 'throat supraclavicular n:terminus', BOTH)] },
+	'jaw-short': { rows: [along('light-stroke', 'chin jawline', BOTH)] },
+	'lift-down': { rows: [along('knuckle-sweep', 'malar buccal jawline')] },
+	'mouth-ends-down': { rows: [along('smile-fold-zigzag', 'marionette jawline')], school: 'rise-and-drain' },
+	'neck-direction': { rows: [along('neck-up', 'throat under-jaw jawline')] },
+	'no-glide': { rows: [along('knuckle-sweep', 'buccal malar zygoma')] },
+	'film-spent': {
+		rows: [
+			oil(0.3, 'serum'),
+			along('settle-breaths', 'forehead-medial', { dose: { kind: 'breaths', min: 1, target: 90, max: 90 } }),
+			CHEEK
+		]
+	},
+	'tape-on-oil': { rows: [oil(0.9), along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })] },
+	'dry-after-oil': { rows: [oil(0.9), along('forehead-skin-lift', 'forehead-medial')] },
+	'scent-near-eye': { rows: [oil(0.5, 'scented-oil'), EYE] },
+	'tape-wear': { rows: [along('lay-tape', 'outer-canthus', { tape: { ...TAPE, wearHours: 8 } })] },
+	'taped-skin': {
+		rows: [
+			along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } }),
+			along('frown-circles', 'glabella', BOTH)
+		]
+	},
+	'tape-opposed': {
+		rows: [
+			along('lay-tape', 'marionette', { tape: { ...TAPE, wearHours: 3 } }),
+			along('lay-tape', 'nasolabial', { tape: { ...TAPE, wearHours: 3 } })
+		]
+	},
+	'tape-in-school': {
+		rows: [along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })],
+		policy: { tape: 'none' }
+	},
+	'two-hands': { rows: [along('hand-over-hand', 'buccal malar zygoma', BOTH)] },
+	'self-reach': { rows: [along('pinned-circles', 'nape', { ...BOTH, contact: 'knuckles' })], performer: 'self' },
+	'exercise-by': { rows: [along('tongue-to-palate', 'submental', { ...BOTH, by: 'practitioner' })] },
+	'jaw-clenched': { rows: [along('pinned-circles', 'masseter')] },
+	'eyes-open': { rows: [along('ring-finger-stroke', 'lower-eyelid outer-canthus', { eyes: 'open' })] },
+	'uneven-sides': { rows: [along('hook-lift', 'chin jawline masseter preauricular', side('left'))] },
+	'deep-too-long': { rows: [along('knuckle-knead', 'masseter', { ...EACH, pressure: 3, ...long(300) })] },
+	'skin-rubbed': {
+		rows: Array.from({ length: 4 }, () =>
+			along('hand-over-hand', 'buccal malar zygoma', { ...EACH, dose: { kind: 'reps', min: 15, target: 30, max: 30 } })
+		)
+	},
+	'rushed-drain': { rows: [along('light-stroke', 'malar zygoma', { paceSeconds: 1 })] },
+	'dose-range': {
+		rows: [along('light-stroke', 'malar zygoma', { dose: { kind: 'reps', min: 3, target: 40, max: 40 } })]
+	},
+	'cold-too-long': { rows: [along('globes-hold', 'malar', { dose: { kind: 'breaths', min: 1, target: 9, max: 9 } })] },
+	contradiction: { rows: [along('pinned-circles', 'temple', { lanes: 3 })] },
+	'over-budget': { rows: [along('knuckle-knead', 'masseter', { ...EACH, ...long(90) })], minutes: 2 },
+	'hands-clean': { rows: [usual('settle-breaths')] },
+	'tools-clean': { rows: [WASH, along('stone-cheekbone', 'nasolabial malar zygoma')] },
+	'tool-swaps': {
+		rows: [
+			along('stone-cheekbone', 'nasolabial malar zygoma'),
+			usual('roller-cheek-out'),
+			along('stone-cheekbone', 'malar zygoma')
+		]
+	},
+	'back-and-forth': {
+		rows: [
+			along('knuckle-sweep', 'buccal malar zygoma'),
+			along('brow-lift', 'brow forehead-lateral hairline'),
+			along('cheek-heel', 'buccal malar zygoma')
+		]
+	}
+};
+
+/**
+ * The sequence that shows a rule broken.
+ * @throws {Error} for a rule without an example; a test asks for each
+ */
+export function exampleOf(ruleId: string): Sequence {
+	const example = EXAMPLES[ruleId];
+	if (!example) throw new Error(`no example for the rule ${ruleId}`);
+	const { rows, then, school = 'outlet-first', performer = 'client', minutes = 30 } = example;
+	const phases = [
+		{ title: 'Work', rows, exitAfter: then !== undefined },
+		...(then ? [{ title: 'More', rows: then }] : [])
+	];
+	const sequence = sequenceFromScore(
+		{ id: ruleId, title: 'Example', school, minutes, goals: [], notes: '', performer, medium: null, phases },
+		{ id: `example-${ruleId}`, updatedAt: '2026-01-01T00:00:00.000Z' }
+	);
+	return { ...sequence, school: { ...sequence.school, ...example.policy } };
+}
