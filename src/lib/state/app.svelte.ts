@@ -5,7 +5,7 @@ import type { Settings } from '../core/measure/records.schema';
 import type { ExpandContext } from '../core/sequence/expand';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
 import { askToPersist, storageTrouble } from '../store/plainWords';
-import type { Repository } from '../store/repository';
+import type { OwnLibrary, Repository } from '../store/repository';
 
 const KEY = Symbol('soft-tide');
 const THEME_KEY = 'soft-tide-theme';
@@ -17,6 +17,8 @@ export class AppState {
 	trouble = $state('');
 	/** Whether the browser has promised to keep the records. */
 	persisted = $state<boolean | null>(null);
+	/** What the practitioner has added to the shipped library. */
+	own = $state.raw<OwnLibrary>({ techniques: [], schools: [], media: [] });
 	/** What a page puts into the header, right of the navigation. */
 	headerExtra = $state.raw<Snippet | null>(null);
 	/** What the core reads: the atlas and the working values. */
@@ -29,7 +31,7 @@ export class AppState {
 		repo.db.on('blocked', () => (this.trouble = storageTrouble(new DOMException('', 'BlockedError'))));
 	}
 
-	/** Follows the settings. Returns the way to stop; call it in an effect. */
+	/** Follows the settings and her own library. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
 		const subscription = liveQuery(() => this.repo.settings()).subscribe({
 			next: (settings) => {
@@ -38,7 +40,14 @@ export class AppState {
 			},
 			error: (error) => (this.trouble = storageTrouble(error))
 		});
-		return () => subscription.unsubscribe();
+		const library = liveQuery(() => this.repo.ownLibrary()).subscribe({
+			next: (own) => (this.own = own),
+			error: (error) => (this.trouble = storageTrouble(error))
+		});
+		return () => {
+			subscription.unsubscribe();
+			library.unsubscribe();
+		};
 	}
 
 	/** Runs work on the database; a failure becomes a sentence, never silence. */

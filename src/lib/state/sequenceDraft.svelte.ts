@@ -6,7 +6,10 @@ import { commit, redo, undo, type Draft } from '../core/sequence/history';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
 import { fixIn, judge, type Judgement } from '../core/rules/judge';
+import { mendSafe } from '../core/rules/mend';
+import { muteFinding, unmuteFinding } from '../core/rules/mutes';
 import type { Finding } from '../core/rules/rule';
+import { differences, type Difference } from '../core/sequence/difference';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
 
@@ -94,8 +97,32 @@ export class SequenceDraft {
 		return fixIn(this.judgement.context, finding);
 	}
 
+	/** What a fix would change, in words; null where none is possible. */
+	previewOf(finding: Finding): Difference[] | null {
+		const edit = this.fixOf(finding);
+		return edit && differences(this.sequence, applyEdit(this.sequence, edit));
+	}
+
 	fix(finding: Finding): void {
 		this.do(this.fixOf(finding));
+	}
+
+	/** Applies all safe fixes at once. */
+	mendSafe(): void {
+		this.do(mendSafe(this.sequence, this.context)?.edit ?? null);
+	}
+
+	/** Sets a finding aside with a reason. */
+	mute(finding: Finding, reason: string): void {
+		try {
+			this.do(muteFinding(this.sequence, finding, reason));
+		} catch (error) {
+			this.refusal = refusalWords(error);
+		}
+	}
+
+	unmute(key: string): void {
+		this.do(unmuteFinding(this.sequence, key));
 	}
 
 	select(stepId: string | null): void {

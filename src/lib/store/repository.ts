@@ -7,11 +7,21 @@ import {
 	type Settings
 } from '../core/measure/records.schema';
 import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import type { Medium } from '../core/glide/medium.schema';
+import type { School } from '../core/school/school.schema';
+import type { Technique } from '../core/technique/technique.schema';
 import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
 import type { Backup } from '../formats/backupFile';
 import { OWN_SCHEMAS, type OwnKind, type OwnRecord } from '../core/own/own.schema';
 import type { SoftTideDb, StoredSequence } from './db';
 import { saveRecord, saveSequence, tableOf, type Saved, type Stamp } from './saveRecord';
+
+/** One’s own additions to the library. */
+export interface OwnLibrary {
+	readonly techniques: readonly Technique[];
+	readonly schools: readonly School[];
+	readonly media: readonly Medium[];
+}
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked here. */
 export class Repository {
@@ -53,6 +63,17 @@ export class Repository {
 	techniques = () => this.db.techniques.toArray();
 	schools = () => this.db.schools.toArray();
 	media = () => this.db.media.toArray();
+
+	/** All that she has added to the shipped library, by title. */
+	async ownLibrary(): Promise<OwnLibrary> {
+		const items = async <T extends { title: string }>(rows: Promise<readonly { item: T }[]>): Promise<T[]> =>
+			(await rows).map((r) => r.item).sort((a, b) => a.title.localeCompare(b.title));
+		return {
+			techniques: await items(this.techniques()),
+			schools: await items(this.schools()),
+			media: await items(this.media())
+		};
+	}
 
 	/** Saves one's own technique, school or medium; its id is that of the item. */
 	async saveOwn(kind: OwnKind, draft: unknown): Promise<Saved<OwnRecord>> {

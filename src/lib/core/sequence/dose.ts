@@ -5,3 +5,19 @@ export function withTarget(dose: Dose, target: number): Dose {
 	const wish = Math.max(1, dose.kind === 'seconds' ? Math.round(target * 10) / 10 : Math.round(target));
 	return { ...dose, target: wish, min: Math.min(dose.min, wish), max: Math.max(dose.max, wish) } as Dose;
 }
+
+const SECONDS_PER_BREATH = 10;
+
+/** The same work counted another way: repetitions at their pace, seconds, or breaths of ten seconds; never less than one. */
+export function withKind(dose: Dose, kind: Dose['kind'], paceSeconds: number): Dose {
+	if (dose.kind === kind) return dose;
+	const secondsOf = { reps: paceSeconds, seconds: 1, breaths: SECONDS_PER_BREATH };
+	const convert = (n: number) => Math.min(1000, Math.max(1, Math.round((n * secondsOf[dose.kind]) / secondsOf[kind])));
+	return { kind, min: convert(dose.min), target: convert(dose.target), max: convert(dose.max) };
+}
+
+/** Another range; the target is kept inside it. The lower bound wins where the two cross. */
+export function withRange(dose: Dose, min: number, max: number): Dose {
+	const top = Math.max(min, max);
+	return { ...dose, min, max: top, target: Math.min(top, Math.max(min, dose.target)) };
+}

@@ -7,10 +7,12 @@
 	import { graver } from '$lib/core/rules/rule';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { clock } from '$lib/core/sequence/describe';
-	import { addPhase, insertStep, newPhase, setHead } from '$lib/core/sequence/edits';
+	import { addPhase, insertStep, joinEdits, newPhase, setHead } from '$lib/core/sequence/edits';
+	import { embedTechnique } from '$lib/core/sequence/embed';
 	import { spotFor } from '$lib/core/sequence/placement';
 	import { makeStep } from '$lib/core/technique/makeStep';
 	import type { Technique } from '$lib/core/technique/technique.schema';
+	import { useApp } from '$lib/state/app.svelte';
 	import { composeKeys } from '$lib/state/composeKeys';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
@@ -42,6 +44,7 @@
 	}
 	let { draft, clients, client, look, newId, onclient, onprint }: Props = $props();
 
+	const app = useApp();
 	let chosen = $state<PlaceRef[]>([]);
 	let chosenSide = $state<Side>('left');
 	let adding = $state(false);
@@ -87,13 +90,11 @@
 		chosen = [];
 		adding = false;
 	}
-	async function add(technique: Technique) {
-		const step = makeStep(technique, {
-			id: newId(),
-			places: chosen,
-			cheekRoute: draft.sequence.school.cheekRoute
-		});
-		if (!draft.do(insertStep(draft.sequence, step, spotFor(draft.sequence, step.aim, draft.selectedId)))) return;
+	async function add(technique: Technique, way: readonly PlaceRef[]) {
+		const step = makeStep(technique, { id: newId(), places: way, school: draft.sequence.school });
+		const insertion = insertStep(draft.sequence, step, spotFor(draft.sequence, step.aim, draft.selectedId));
+		const own = app.own.techniques.some((t) => t.id === technique.id) ? embedTechnique(draft.sequence, technique) : null;
+		if (!draft.do(own ? joinEdits(insertion.label, [insertion, own]) : insertion)) return;
 		letGo();
 		draft.select(step.id);
 		tab = 'step';
@@ -176,7 +177,7 @@
 	</section>
 	<aside class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex" aria-label="Inspector">
 		{#if adding}
-			<AddPanel places={chosen} school={draft.sequence.school} onadd={add} oncancel={letGo} />
+			<AddPanel places={chosen} school={draft.sequence.school} carried={draft.sequence.techniques} onadd={add} oncancel={letGo} />
 		{:else}
 			<Tabs.Root bind:value={tab} class="flex min-h-0 flex-col">
 				<Tabs.List class="border-hair mb-2 flex gap-4 border-b" aria-label="Inspector">

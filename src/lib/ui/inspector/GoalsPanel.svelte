@@ -24,6 +24,21 @@
 			goals.filter((g) => g.id !== id),
 			`Drop the goal ${goalInfo(id).label.toLowerCase()}`
 		);
+	const WEIGHTS = [
+		{ value: '1', label: 'full weight' },
+		{ value: '0.5', label: 'half' },
+		{ value: '0.25', label: 'a little' },
+		{ value: '0', label: 'no weight' }
+	];
+	/** A file may hold a weight that is none of these. */
+	const weightsWith = (weight: number) =>
+		WEIGHTS.some((w) => Number(w.value) === weight) ? WEIGHTS : [{ value: String(weight), label: `weight ${weight}` }, ...WEIGHTS];
+	const weigh = (id: GoalId, weight: number) =>
+		set(
+			goals.map((g) => (g.id === id ? { ...g, weight } : g)),
+			`Weigh ${goalInfo(id).label.toLowerCase()}`
+		);
+	const weightless = $derived(goals.length > 0 && goals.every((g) => g.weight === 0));
 	const seconds = (light: number, deep: number) =>
 		[light >= 0.5 ? `${Math.round(light)} s light` : '', deep >= 0.5 ? `${Math.round(deep)} s deep` : ''].filter(Boolean).join(', ');
 </script>
@@ -33,6 +48,12 @@
 		<div class="flex items-center gap-2">
 			<b class="flex-1 font-semibold">{goalInfo(c.goal).label}</b>
 			<span class="text-ink2 text-xs">{Math.round(c.share * 100)} % served</span>
+			<Select
+				label="Weight of {goalInfo(c.goal).label.toLowerCase()}"
+				value={String(goals.find((g) => g.id === c.goal)?.weight ?? 1)}
+				options={weightsWith(goals.find((g) => g.id === c.goal)?.weight ?? 1)}
+				onchange={(w) => weigh(c.goal, Number(w))}
+			/>
 			<TipButton tip="Drop the goal {goalInfo(c.goal).label.toLowerCase()}" class="icon-btn h-6 w-6" onclick={() => drop(c.goal)}
 				><X size={13} /></TipButton
 			>
@@ -52,6 +73,11 @@
 		<p class="text-ink3 pt-0.5 text-[11.5px] leading-[15px]">{goalInfo(c.goal).claim}</p>
 	</section>
 {/each}
+{#if weightless}
+	<p class="text-flag pb-1.5 text-xs leading-4" role="status">
+		All goals have no weight, so no move is worth more than another when time is short. Give one of them some weight, or drop them.
+	</p>
+{/if}
 <Select
 	label="Add a goal"
 	value="none"

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { mlFor } from '$lib/core/glide/film';
 	import { amountText, DROP_ML, MEDIA, mediumById } from '$lib/core/glide/media';
-	import { setStep } from '$lib/core/sequence/edits';
+	import { joinEdits, setStep } from '$lib/core/sequence/edits';
+	import { embedMedium } from '$lib/core/sequence/embed';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import { useApp } from '$lib/state/app.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../controls/Select.svelte';
 	import Stepper from '../controls/Stepper.svelte';
@@ -14,7 +16,15 @@
 	let { draft, step }: Props = $props();
 	const wanted = $derived(mlFor(step));
 	const medium = $derived(step.medium ?? null);
-	const set = (next: Step['medium'], label: string) => draft.do(setStep(draft.sequence, step.id, { medium: next }, label));
+	const app = useApp();
+	const own = $derived([...app.own.media, ...draft.sequence.media.filter((m) => !app.own.media.some((o) => o.id === m.id))]);
+	const known = (id: string) => mediumById(id, own);
+	function set(next: Step['medium'], label: string) {
+		const change = setStep(draft.sequence, step.id, { medium: next }, label);
+		const mine = next && own.find((m) => m.id === next.id);
+		const along = mine ? embedMedium(draft.sequence, mine) : null;
+		draft.do(along ? joinEdits(label, [change, along]) : change);
+	}
 	const drops = $derived(medium ? Math.round(medium.ml / DROP_ML) : 0);
 </script>
 
@@ -22,11 +32,11 @@
 	<Select
 		label="Medium"
 		value={medium?.id ?? 'none'}
-		options={[{ value: 'none', label: 'Nothing new' }, ...MEDIA.map((m) => ({ value: m.id, label: m.title }))]}
+		options={[{ value: 'none', label: 'Nothing new' }, ...[...own, ...MEDIA].map((m) => ({ value: m.id, label: m.title }))]}
 		onchange={(id) =>
 			set(
 				id === 'none' ? undefined : { id, ml: medium?.ml ?? wanted },
-				id === 'none' ? 'Take no medium here' : `Take ${mediumById(id).title.toLowerCase()}`
+				id === 'none' ? 'Take no medium here' : `Take ${known(id).title.toLowerCase()}`
 			)}
 	/>
 	{#if medium}
@@ -39,8 +49,8 @@
 			onchange={(n) => set({ ...medium, ml: Math.round(n * DROP_ML * 100) / 100 }, `Take ${n} drops`)}
 		/>
 		<span class="text-ink2"
-			>{amountText(wanted)} for a full film{mediumById(medium.id).allergens.length
-				? ` · ${mediumById(medium.id).allergens.join(', ').replaceAll('-', ' ')}`
+			>{amountText(wanted)} for a full film{known(medium.id).allergens.length
+				? ` · ${known(medium.id).allergens.join(', ').replaceAll('-', ' ')}`
 				: ''}</span
 		>
 	{/if}

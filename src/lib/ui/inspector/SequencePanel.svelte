@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { SCHOOLS } from '$lib/core/school/schools';
 	import { clock } from '$lib/core/sequence/describe';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -7,43 +6,19 @@
 	import Stepper from '../controls/Stepper.svelte';
 	import FitPanel from './FitPanel.svelte';
 	import GoalsPanel from './GoalsPanel.svelte';
+	import SchoolField from './SchoolField.svelte';
 
 	interface Props {
 		draft: SequenceDraft;
 	}
 	let { draft }: Props = $props();
 	const sequence = $derived(draft.sequence);
-	const school = $derived(sequence.school);
 	const load = $derived(draft.judgement.balance.overall);
-	const FACTS = $derived([
-		['Opens', school.opening.required ? `${school.opening.nodes.length} node groups first` : 'nothing on purpose'],
-		['Order', school.order.replace('-', ' ')],
-		['Neck', school.neckDirection],
-		['Drains', school.drainPolicy.replace('-', ' ')],
-		['Fluid', `at level ${school.caps.fluid}`],
-		['Muscle', `up to level ${school.caps.muscle}`]
-	]);
 </script>
 
 <dl class="mt-1 grid grid-cols-[64px_minmax(0,1fr)] items-center gap-y-2">
-	<dt>School</dt>
-	<dd>
-		<Select
-			label="School"
-			value={school.id}
-			options={SCHOOLS.map((s) => ({ value: s.id, label: s.title }))}
-			onchange={(id) => {
-				const next = SCHOOLS.find((s) => s.id === id);
-				if (next) draft.do(setHead(sequence, { school: next }, `Judge by ${next.title.toLowerCase()}`));
-			}}
-		/>
-	</dd>
-	<dt></dt>
-	<dd class="text-ink2 text-xs leading-4">{school.reason}</dd>
-	<dt></dt>
-	<dd class="text-ink2 grid grid-cols-2 gap-x-3 text-xs leading-[18px]">
-		{#each FACTS as [name, value] (name)}<span><span class="text-ink3">{name}</span> {value}</span>{/each}
-	</dd>
+	<dt class="self-start pt-1.5">School</dt>
+	<dd><SchoolField {draft} /></dd>
 	<dt>Minutes</dt>
 	<dd>
 		<Stepper

@@ -1,0 +1,32 @@
+<script lang="ts">
+	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
+	import { useTechniques } from '$lib/state/techniques.svelte';
+
+	interface Props {
+		sequence: Sequence;
+		step: Step;
+	}
+	let { sequence, step }: Props = $props();
+	const library = useTechniques();
+	const known = $derived(step.techniqueId ? library.byId(step.techniqueId, sequence.techniques) : undefined);
+	const contra = $derived(known?.contra ?? []);
+</script>
+
+{#if library.loaded && step.techniqueId}
+	{#if contra.length}
+		<dt class="self-start">Mind</dt>
+		<dd class="text-ink2 text-xs leading-4">{contra.join(' ')}</dd>
+	{/if}
+	<dt class="self-start">From</dt>
+	<dd class="text-ink2 text-xs leading-4">
+		{#if known}<a class="dotted" href="/library?move={known.id}">{known.title}</a>
+		{:else}a move named “{step.techniqueId}”, which is not in this library. The step is kept, timed and judged as it is.{/if}
+	</dd>
+{/if}
+
+<style>
+	dt {
+		color: var(--ink3);
+		font-size: 12px;
+	}
+</style>
