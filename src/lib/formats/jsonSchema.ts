@@ -1,13 +1,20 @@
 import { z } from 'zod';
 import { BackupSchema } from './backupFile';
+import { LIBRARY_KINDS, librarySchema, type LibraryKind } from './librarySchemas';
 import { SequenceFileSchema } from './sequenceFile';
 
-const published = { sequence: SequenceFileSchema, backup: BackupSchema } as const;
-export type PublishedSchema = keyof typeof published;
-export const PUBLISHED_SCHEMAS = Object.keys(published) as PublishedSchema[];
+const FILES = { sequence: SequenceFileSchema, backup: BackupSchema } as const;
+export type PublishedSchema = keyof typeof FILES | `library-${LibraryKind}`;
+export const PUBLISHED_SCHEMAS: readonly PublishedSchema[] = [
+	...(Object.keys(FILES) as (keyof typeof FILES)[]),
+	...LIBRARY_KINDS.map((kind) => `library-${kind}` as const)
+];
 
-/** JSON Schema of a file format, made from the Zod schema. Necessary, not sufficient: docs/formats.md lists the rest. */
+const schemaOf = (name: PublishedSchema): z.ZodType =>
+	name in FILES ? FILES[name as keyof typeof FILES] : librarySchema(name.slice('library-'.length) as LibraryKind);
+
+/** JSON Schema of a file format or a served list, made from the Zod schema. Necessary, not sufficient: docs/formats.md lists the rest. */
 export function jsonSchemaOf(name: PublishedSchema): Record<string, unknown> {
-	const schema = z.toJSONSchema(published[name], { io: 'input', unrepresentable: 'any' });
+	const schema = z.toJSONSchema(schemaOf(name), { io: 'input', unrepresentable: 'any' });
 	return { $id: `/api/v1/schema/${name}`, title: `soft-tide/${name}`, ...schema };
 }

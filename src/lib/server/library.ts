@@ -5,6 +5,9 @@ import { RULE_TEXTS } from '../core/rules/texts';
 import { fixLabel } from '../core/rules/wording';
 import { SCHOOLS } from '../core/school/schools';
 import { TECHNIQUES } from '../core/technique/library';
+import { LIBRARY_KINDS, type LibraryKind } from '../formats/librarySchemas';
+import { READY } from '../core/ready/ready';
+import { usefulFor } from '../core/goal/useful';
 import { CORE_VERSION } from '../core/version';
 
 /** The built-in library as plain data, so that others can build on it. */
@@ -22,12 +25,12 @@ const LISTS = {
 			safe: safe === true
 		})),
 	schools: () => SCHOOLS,
-	goals: () => GOAL_IDS.map((id) => ({ id, ...goalInfo(id) })),
-	media: () => MEDIA
-} as const;
+	goals: () => GOAL_IDS.map((id) => ({ id, ...goalInfo(id), techniques: usefulFor(TECHNIQUES, id).map((t) => t.id) })),
+	media: () => MEDIA,
+	sequences: () => READY
+} as const satisfies Record<LibraryKind, () => readonly unknown[]>;
 
-export type LibraryKind = keyof typeof LISTS;
-export const LIBRARY_KINDS = Object.keys(LISTS) as LibraryKind[];
+export { LIBRARY_KINDS };
 
 /** One list, with the version of the core that it belongs to. */
 export function libraryOf(kind: LibraryKind): { core: string; kind: LibraryKind; items: readonly unknown[] } {

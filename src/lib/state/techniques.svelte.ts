@@ -19,6 +19,8 @@ export function loadTechniques(): Promise<void> {
 	return asked;
 }
 
+export type Techniques = ReturnType<typeof useTechniques>;
+
 /** The shipped techniques and one's own. Must be called during component initialisation. */
 export function useTechniques() {
 	const app = useApp();

@@ -25,6 +25,8 @@ import Pennant from './glyphs/Pennant.svelte';
 import ClientForm from './session/ClientForm.svelte';
 import Stepper from './controls/Stepper.svelte';
 import { schoolById } from '$lib/core/school/schools';
+import { techniqueById, techniquesFor, TECHNIQUES } from '$lib/core/technique/library';
+import type { PlaceId } from '$lib/core/atlas/places';
 
 let open: Record<string, unknown>[] = [];
 /** Props are checked where components are used; here they only have to arrive. */
@@ -239,17 +241,33 @@ describe('panels', () => {
 		const sequence = sequenceOf([step('a', ['malar', 'zygoma'], { pressure: 3 })]);
 		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'fluid-cap')!;
 		const [onfix, onjump] = [vi.fn(), vi.fn()];
-		const root = show(Finding, { finding, sentence: sentenceOf(finding), onfix, onjump });
+		const preview = () => [
+			{ kind: 'changed' as const, number: 1, stepId: 'a', text: 'pressure light (1), was firm (3)' }
+		];
+		const root = show(Finding, { finding, sentence: sentenceOf(finding), preview, onfix, onjump });
 		expect(root.textContent).toContain('1 is firm (3) on the apple of the cheek, light (1) at most.');
 		const [jump, fix] = all(root, 'button');
 		jump!.click();
 		fix!.click();
+		flushSync();
+		expect(root.textContent).toContain('1 pressure light (1), was firm (3)');
+		expect(onfix).not.toHaveBeenCalled();
+		all(root, 'button')
+			.find((b) => b.textContent === 'Do it')!
+			.click();
 		expect([onjump.mock.calls.length, onfix.mock.calls.length]).toEqual([1, 1]);
-		expect(all(show(Finding, { finding, sentence: sentenceOf(finding), onfix: null }), 'button')).toEqual([]);
+		const bare = show(Finding, { finding, sentence: sentenceOf(finding), preview: null, onfix });
+		expect(all(bare, 'button').map((b) => b.getAttribute('aria-label'))).toEqual(['More on this finding']);
 	});
 	test('the add panel fills the way in and offers what suits', () => {
 		const onadd = vi.fn();
-		const props = { school: schoolById('outlet-first'), onadd, oncancel: () => {} };
+		const library = {
+			loaded: true,
+			all: TECHNIQUES,
+			byId: (id: string) => techniqueById(id),
+			suiting: (places: readonly PlaceId[]) => techniquesFor(places)
+		};
+		const props = { school: schoolById('outlet-first'), carried: [], library, onadd, oncancel: () => {} };
 		const root = show(AddPanel, { ...props, places: ['lower-eyelid', 'n:preauricular'] });
 		expect(root.querySelector('h2')!.textContent).toMatch(/Lower eyelid.*cheekbone.*front of the ear/s);
 		const first = root.querySelector<HTMLElement>('[data-technique]')!;

@@ -14,6 +14,7 @@
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { composeKeys } from '$lib/state/composeKeys';
+	import { useTechniques } from '$lib/state/techniques.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Plus from '@lucide/svelte/icons/plus';
@@ -45,6 +46,7 @@
 	let { draft, clients, client, look, newId, onclient, onprint }: Props = $props();
 
 	const app = useApp();
+	const library = useTechniques();
 	let chosen = $state<PlaceRef[]>([]);
 	let chosenSide = $state<Side>('left');
 	let adding = $state(false);
@@ -177,7 +179,7 @@
 	</section>
 	<aside class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex" aria-label="Inspector">
 		{#if adding}
-			<AddPanel places={chosen} school={draft.sequence.school} carried={draft.sequence.techniques} onadd={add} oncancel={letGo} />
+			<AddPanel places={chosen} school={draft.sequence.school} carried={draft.sequence.techniques} {library} onadd={add} oncancel={letGo} />
 		{:else}
 			<Tabs.Root bind:value={tab} class="flex min-h-0 flex-col">
 				<Tabs.List class="border-hair mb-2 flex gap-4 border-b" aria-label="Inspector">

@@ -6,7 +6,7 @@
 	import type { School } from '$lib/core/school/school.schema';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS } from '$lib/core/technique/vocabulary';
-	import { useTechniques } from '$lib/state/techniques.svelte';
+	import type { Techniques } from '$lib/state/techniques.svelte';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Arrow from '../glyphs/Arrow.svelte';
 	import Footprint from '../glyphs/Footprint.svelte';
@@ -18,12 +18,12 @@
 		school: School;
 		/** The user's own techniques that the sequence carries. */
 		carried: readonly Technique[];
+		library: Techniques;
 		/** With a way of its own where the choice is a stroke from one place. */
 		onadd: (technique: Technique, way: readonly PlaceRef[]) => void;
 		oncancel: () => void;
 	}
-	let { places, school, carried, onadd, oncancel }: Props = $props();
-	const library = useTechniques();
+	let { places, school, carried, library, onadd, oncancel }: Props = $props();
 	const way = $derived(places.length > 1 ? fillPath(places, school.cheekRoute) : places);
 	const fitting = $derived(places.length ? library.suiting(places.map(placeOf), carried) : library.all.filter((t) => t.shape === 'none'));
 	/** From one place, strokes that usually begin there. */

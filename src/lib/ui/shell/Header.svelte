@@ -10,6 +10,7 @@
 		{ href: '/session', label: 'Session' },
 		{ href: '/progress', label: 'Progress' },
 		{ href: '/clients', label: 'Clients' },
+		{ href: '/library', label: 'Library' },
 		{ href: '/exchange', label: 'Exchange' },
 		{ href: '/settings', label: 'Settings' }
 	];

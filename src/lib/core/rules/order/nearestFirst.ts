@@ -1,4 +1,5 @@
 import type { Region } from '../../atlas/regions';
+import type { School } from '../../school/school.schema';
 import { regionsOf } from '../../school/regionOrder';
 import { moveStepsBefore } from '../../sequence/edits';
 import { isFace } from '../../atlas/regionOf';
@@ -16,6 +17,14 @@ function ranked(context: JudgeContext) {
 	});
 }
 
+const ORDER_WORDS: Record<School['order'], string> = {
+	'exit-first': 'from the exit backwards',
+	'chest-up': 'from the chest up',
+	'crown-down': 'from the crown down',
+	'nape-first': 'from the nape forwards',
+	'muscle-first': 'from the exit backwards, after the muscles'
+};
+
 interface Run {
 	readonly region: Region;
 	readonly ids: string[];
@@ -30,7 +39,7 @@ export const nearestFirst: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	verify: true,
-	policy: (school) => `works the face ${school.order.replace('-', ' ')}`,
+	policy: (school) => `takes the regions ${ORDER_WORDS[school.order]}`,
 	check(context) {
 		const runs: Run[] = [];
 		let far: { region: Region; rank: number } | null = null;

@@ -1,3 +1,4 @@
+import { REGIONS, type Region } from '../../atlas/regions';
 import { TOOLS, type ToolId } from '../../technique/vocabulary';
 import { the, type Words } from './phrases';
 
@@ -89,7 +90,7 @@ export const EFFORT_WORDS: Words = {
 	},
 	'back-and-forth': {
 		say: ({ params: p }) => ({
-			head: `${p.number} returns to the ${p.what} after ${p.before}.`,
+			head: `${p.number} returns to the ${REGIONS[String(p.what) as Region].toLowerCase()} after ${p.before}.`,
 			body: 'One region finished before the next spares ways, and the client feels a plan.'
 		}),
 		fix: 'Put together'

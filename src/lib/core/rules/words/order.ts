@@ -1,4 +1,7 @@
+import { REGIONS, type Region } from '../../atlas/regions';
 import { at, label, the, type Words } from './phrases';
+
+const region = (id: string | number | undefined): string => `the ${REGIONS[String(id) as Region].toLowerCase()}`;
 
 export const ORDER_WORDS: Words = {
 	'outlet-closed': {
@@ -41,7 +44,7 @@ export const ORDER_WORDS: Words = {
 	},
 	'nearest-first': {
 		say: ({ params: p }) => ({
-			head: `${p.number} drains the ${p.region} after the ${p.after}.`,
+			head: `${p.number} drains ${region(p.region)} after ${region(p.after)}.`,
 			body: 'This school takes them the other way round, so that what comes finds room.'
 		}),
 		fix: 'Move it up'

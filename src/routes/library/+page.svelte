@@ -1,0 +1,171 @@
+<script lang="ts">
+	import { DropdownMenu } from 'bits-ui';
+	import Copy from '@lucide/svelte/icons/copy';
+	import Pencil from '@lucide/svelte/icons/pencil';
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { toast } from 'svelte-sonner';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
+	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
+	import { ANY_MOVE, moveIndex, type MoveFilter } from '$lib/core/technique/search';
+	import type { Technique } from '$lib/core/technique/technique.schema';
+	import { AIMS, TOOLS, type Aim } from '$lib/core/technique/vocabulary';
+	import { addMoveTo } from '$lib/state/addMove';
+	import { useApp } from '$lib/state/app.svelte';
+	import { useTechniques } from '$lib/state/techniques.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Select from '$lib/ui/controls/Select.svelte';
+	import AimGlyph from '$lib/ui/glyphs/AimGlyph.svelte';
+	import MoveDetail from '$lib/ui/library/MoveDetail.svelte';
+	import MoveForm from '$lib/ui/library/MoveForm.svelte';
+	import Soundings from '$lib/ui/library/Soundings.svelte';
+
+	const app = useApp();
+	const library = useTechniques();
+	const rows = liveRows(
+		() => null,
+		() => app.repo.sequences(),
+		[]
+	);
+	const sequences = $derived(rows.current.map((r) => r.sequence));
+	let filter = $state<MoveFilter>(ANY_MOVE);
+	let editing = $state.raw<Technique | null>(null);
+	const find = $derived(moveIndex(library.all));
+	const found = $derived(find(filter));
+	const ownIds = $derived(new Set(app.own.techniques.map((t) => t.id)));
+	const openId = $derived(page.url.searchParams.get('move'));
+	const open = $derived(
+		library.all.find((t) => t.id === openId) ?? found.find((t) => t.shape === 'stroke' && t.paths.length) ?? found[0] ?? null
+	);
+	const show = (id: string) => goto(`/library?move=${encodeURIComponent(id)}`, { replaceState: true, keepFocus: true, noScroll: true });
+	const set = (change: Partial<MoveFilter>) => (filter = { ...filter, ...change });
+	const any = <T extends string>(list: { value: T; label: string }[], label: string) => [{ value: 'any' as const, label }, ...list];
+
+	async function add(sequenceId: string, technique: Technique) {
+		const stepId = await app.run(() => addMoveTo(app.repo, sequenceId, technique, ownIds.has(technique.id)));
+		const title = sequences.find((s) => s.id === sequenceId)?.title ?? '';
+		if (stepId)
+			toast(`“${technique.title}” is in “${title}”.`, {
+				action: { label: 'Go there', onClick: () => void goto(`/compose/${sequenceId}?step=${stepId}`) }
+			});
+	}
+	function copy(technique: Technique) {
+		editing = { ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) };
+	}
+	async function save(technique: Technique) {
+		const known = (await app.repo.techniques()).find((r) => r.id === technique.id);
+		const { now } = app.repo.stamp();
+		const done = await app.run(() =>
+			app.repo.saveOwn('technique', { id: technique.id, revision: known?.revision ?? 0, updatedAt: now, item: technique })
+		);
+		if (!done) return;
+		editing = null;
+		await show(technique.id);
+	}
+	async function remove(technique: Technique) {
+		const record = await app.run(() => app.repo.removeOwn('technique', technique.id));
+		if (!record) return;
+		toast(`“${technique.title}” is removed. Sequences keep their copies.`, {
+			duration: 15_000,
+			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putOwnBack('technique', record)) }
+		});
+	}
+</script>
+
+<svelte:head><title>Moves · Library · Soft Tide</title></svelte:head>
+<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px]">
+	<section class="flex min-h-0 min-w-0 flex-col lg:overflow-y-auto" aria-label="Moves">
+		<h1 class="sr-only">Moves</h1>
+		<div class="flex flex-wrap items-center gap-2 px-4 py-2">
+			<input
+				type="search"
+				class="field w-56"
+				aria-label="Find a move"
+				placeholder="a move, an area, a reason"
+				value={filter.words}
+				oninput={(e) => set({ words: e.currentTarget.value })}
+			/>
+			<Select
+				label="Area"
+				value={filter.zone}
+				options={any(
+					ZONE_IDS.map((z) => ({ value: z, label: ZONES[z].label })),
+					'any area'
+				)}
+				onchange={(zone) => set({ zone })}
+			/>
+			<Select
+				label="Tool"
+				value={filter.tool}
+				options={any(
+					[
+						{ value: 'hands' as const, label: 'Hands only' },
+						...Object.entries(TOOLS).map(([value, label]) => ({ value: value as keyof typeof TOOLS, label }))
+					],
+					'any tool'
+				)}
+				onchange={(tool) => set({ tool })}
+			/>
+			<Select
+				label="Goal"
+				value={filter.goal}
+				options={any(
+					GOAL_IDS.map((g) => ({ value: g, label: goalInfo(g).label })),
+					'any goal'
+				)}
+				onchange={(goal) => set({ goal })}
+			/>
+			<span class="text-ink2 text-xs" role="status">
+				{#if library.loaded}{found.length} of {library.all.length}{/if}
+			</span>
+		</div>
+		<div class="flex flex-wrap gap-x-1 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
+			{#each Object.keys(AIMS) as Aim[] as aim (aim)}
+				<button
+					type="button"
+					class="flex min-h-6 items-center gap-1.5 rounded-md px-1.5 text-xs {filter.aim === aim
+						? 'bg-wash font-semibold shadow-[inset_0_-2px_var(--ink)]'
+						: 'text-ink2 hover:bg-wash/60'}"
+					aria-pressed={filter.aim === aim}
+					onclick={() => set({ aim: filter.aim === aim ? 'any' : aim })}><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</button
+				>
+			{/each}
+		</div>
+		{#if found.length}
+			<Soundings techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
+		{:else if library.loaded}
+			<p class="text-ink2 px-4 py-6 text-[13.5px]">
+				No move has all of this. <button type="button" class="dotted" onclick={() => (filter = ANY_MOVE)}>Show all again</button>
+			</p>
+		{/if}
+	</section>
+	<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
+		{#if editing}
+			<MoveForm technique={editing} onsave={save} oncancel={() => (editing = null)} />
+		{:else if open}
+			<MoveDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences}>
+				{#snippet actions()}
+					<DropdownMenu.Root>
+						<DropdownMenu.Trigger class="btn btn-primary" disabled={!sequences.length}
+							><Plus size={14} />Add to a sequence</DropdownMenu.Trigger
+						>
+						<DropdownMenu.Portal>
+							<DropdownMenu.Content class="floating" align="start">
+								{#each sequences as s (s.id)}
+									<DropdownMenu.Item class="floating-item" onSelect={() => add(s.id, open)}>{s.title}</DropdownMenu.Item>
+								{/each}
+							</DropdownMenu.Content>
+						</DropdownMenu.Portal>
+					</DropdownMenu.Root>
+					<button type="button" class="btn" onclick={() => copy(open)}><Copy size={14} />Copy as mine</button>
+					{#if ownIds.has(open.id)}
+						<button type="button" class="btn" onclick={() => (editing = open)}><Pencil size={14} />Change</button>
+						<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
+					{/if}
+				{/snippet}
+			</MoveDetail>
+		{/if}
+	</aside>
+</div>

@@ -1,0 +1,116 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { GOALS } from '$lib/core/goal/goals';
+	import { clock } from '$lib/core/sequence/describe';
+	import { expand } from '$lib/core/sequence/expand';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { stepsOf } from '$lib/core/sequence/walk';
+	import { SCHOOLS } from '$lib/core/school/schools';
+	import { useApp } from '$lib/state/app.svelte';
+	import Select from '$lib/ui/controls/Select.svelte';
+	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+
+	const app = useApp();
+	const ready = import('$lib/core/ready/ready').then((m) => m.READY);
+	let school = $state('any');
+	let most = $state('any');
+	let room = $state(520);
+
+	const PAD = 64;
+	/** All miniatures share one clock: half an hour fills the room. */
+	const widthOf = (seconds: number) => Math.max(70, (seconds / 1800) * (room - PAD));
+	const fits = (s: Sequence) => (school === 'any' || s.school.id === school) && (most === 'any' || s.budgetSeconds <= 60 * Number(most));
+	async function begin(sequence: Sequence) {
+		const { now, newId } = app.repo.stamp();
+		const copy = { ...sequence, id: newId(), revision: 0, updatedAt: now };
+		if (await app.run(() => app.repo.saveSequence(copy))) await goto(`/compose/${copy.id}`);
+	}
+	const tools = (s: Sequence) =>
+		stepsOf(s).some((x) => x.step.contact === 'tool' && x.step.tool?.id !== 'cloth') ? 'with tools' : 'by hand';
+</script>
+
+<svelte:head><title>Sequences · Library · Soft Tide</title></svelte:head>
+<section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Ready sequences">
+	<div class="flex flex-wrap items-center gap-2 py-2">
+		<h1 class="sr-only">Ready sequences</h1>
+		<Select
+			label="School"
+			value={school}
+			options={[{ value: 'any', label: 'any school' }, ...SCHOOLS.map((s) => ({ value: s.id, label: s.title }))]}
+			onchange={(v) => (school = v)}
+		/>
+		<Select
+			label="Minutes"
+			value={most}
+			options={[
+				{ value: 'any', label: 'any length' },
+				{ value: '5', label: 'up to 5 min' },
+				{ value: '10', label: 'up to 10 min' },
+				{ value: '15', label: 'up to 15 min' }
+			]}
+			onchange={(v) => (most = v)}
+		/>
+		<span class="text-ink2 text-xs">Drawn on one clock. Each passes its own school; yours begins as a copy.</span>
+	</div>
+	<div class="cols text-ink2 text-[11px]" aria-hidden="true">
+		<span></span>
+		<span class="relative block h-4">
+			{#each [0, 5, 10, 15, 20, 25, 30] as m (m)}<span
+					class="absolute -translate-x-1/2 whitespace-nowrap"
+					style="left: {12 + (m * 60 * (room - PAD)) / 1800}px">{m || '0 min'}</span
+				>{/each}
+		</span>
+	</div>
+	{#await ready}
+		<p class="text-ink2 py-6" role="status">Opening the sequences …</p>
+	{:then list}
+		<ul class="border-hair border-t">
+			{#each list.filter(fits) as sequence (sequence.id)}
+				{@const events = expand(sequence, app.context)}
+				{@const seconds = events.at(-1)?.endSeconds ?? 0}
+				{@const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]))}
+				<li class="cols border-hair hover:bg-wash/40 items-center border-b py-0.5" data-ready={sequence.id}>
+					<div class="min-w-0">
+						<h2 class="truncate text-[13.5px] font-[560]" title={sequence.notes}>{sequence.title}</h2>
+						<p class="text-ink2 truncate text-xs">{sequence.goals.map((g) => GOALS[g.id].label.toLowerCase()).join(', ')}</p>
+					</div>
+					<div class="flex min-w-0 items-center gap-2 max-md:hidden" bind:clientWidth={room}>
+						<MiniScore {events} {byId} width={widthOf(seconds)} label="Score of {sequence.title}" />
+						<b class="font-semibold">{clock(seconds)}</b>
+					</div>
+					<p class="text-ink2 text-xs leading-4 max-md:hidden">
+						{sequence.school.title.toLowerCase()}<br />{tools(sequence)}, {sequence.performer === 'self' ? 'on oneself' : 'for a client'}
+					</p>
+					<div class="flex gap-2">
+						<button type="button" class="btn" aria-label="Start a copy of {sequence.title}" onclick={() => begin(sequence)}
+							>Start a copy</button
+						>
+						<a class="btn max-lg:hidden" href="/library/compare?sequence={sequence.id}" aria-label="Judge {sequence.title} by two schools"
+							>Two schools</a
+						>
+					</div>
+				</li>
+			{:else}
+				<li class="text-ink2 py-6">No ready sequence is of this school and as short as that.</li>
+			{/each}
+		</ul>
+	{/await}
+</section>
+
+<style>
+	.cols {
+		display: grid;
+		grid-template-columns: 240px minmax(0, 1fr) 150px auto;
+		gap: 16px;
+	}
+	@media (max-width: 1023px) {
+		.cols {
+			grid-template-columns: 200px minmax(0, 1fr) 130px auto;
+		}
+	}
+	@media (max-width: 767px) {
+		.cols {
+			grid-template-columns: minmax(0, 1fr) auto;
+		}
+	}
+</style>
