@@ -52,10 +52,15 @@ const storedFrom1 = (stored: unknown): unknown =>
 		? { ...stored, sequence: sequenceFrom1(stored.sequence), history: historyFrom1(stored.history) }
 		: stored;
 
-/** The sequences of a backup, and room for the user's own techniques, schools and media. */
+/** A session keeps the sequence as it was that day. */
+export const sessionFrom1 = (session: unknown): unknown =>
+	isObject(session) && isObject(session.sequence) ? { ...session, sequence: sequenceFrom1(session.sequence) } : session;
+
+/** The sequences of a backup, those kept in its sessions, and room for the user's own techniques, schools and media. */
 export function backupFrom1(raw: Raw): Raw {
 	const sequences = Array.isArray(raw.sequences) ? raw.sequences.map(storedFrom1) : raw.sequences;
-	return { ...raw, sequences, techniques: [], schools: [], media: [] };
+	const sessions = Array.isArray(raw.sessions) ? raw.sessions.map(sessionFrom1) : raw.sessions;
+	return { ...raw, sequences, sessions, techniques: [], schools: [], media: [] };
 }
 
 /** Ways from older versions to the present one, in order. Version 1 is the first. */

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { OwnKind, OwnMedium, OwnRecord, OwnSchool, OwnTechnique } from '../core/own/own.schema';
-import { historyFrom1, sequenceFrom1 } from '../formats/migrations';
+import { historyFrom1, sequenceFrom1, sessionFrom1 } from '../formats/migrations';
 import type { Client, Session, Settings } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { History } from '../core/sequence/history';
@@ -42,6 +42,11 @@ function upgradeStored(stored: Record<string, unknown>): void {
 	stored.history = historyFrom1(stored.history);
 }
 
+/** The sequence that a stored session keeps, brought up to date in place. */
+function upgradeSession(session: Record<string, unknown>): void {
+	Object.assign(session, sessionFrom1(session));
+}
+
 /** Opens nothing yet: Dexie opens at the first query. The name tells the demo practice from the user's own. */
 export function makeDb(name: string): SoftTideDb {
 	const db = new Dexie(name) as SoftTideDb;
@@ -62,8 +67,15 @@ export function makeDb(name: string): SoftTideDb {
 				.modify((stored: Record<string, unknown>) => upgradeStored(stored));
 			await tx
 				.table('secondVersions')
-				.filter((second: { kind?: string }) => second.kind === 'sequence')
-				.modify((second: { record: Record<string, unknown> }) => upgradeStored(second.record));
+				.toCollection()
+				.modify((second: { kind: string; record: Record<string, unknown> }) => {
+					if (second.kind === 'sequence') upgradeStored(second.record);
+					if (second.kind === 'session') upgradeSession(second.record);
+				});
+			await tx
+				.table('sessions')
+				.toCollection()
+				.modify((session: Record<string, unknown>) => upgradeSession(session));
 		});
 	return db;
 }

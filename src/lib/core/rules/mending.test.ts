@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { otherSide } from '../atlas/places';
+import { applyEdit, revertEdit } from '../sequence/edits';
+import { mirroredPlace, mirroredSequence } from '../sequence/mirror';
+import { anySequence, CONTEXT, sequenceOf, step } from '../testing';
+import { judge } from './judge';
+import { mendSafe } from './mend';
+import { muteFinding, unmuteFinding } from './mutes';
+import { findingKey } from './rule';
+
+const firm = sequenceOf([step('a', ['malar', 'lower-eyelid'], { aim: 'lift', pressure: 3 })]);
+const of = (sequence: typeof firm, ruleId: string) =>
+	judge(sequence, CONTEXT).findings.find((f) => f.ruleId === ruleId);
+
+describe('all safe fixes at once', () => {
+	test('nothing safe is left that could be mended, no new stop appears, and one undo takes it all back', () => {
+		fc.assert(
+			fc.property(anySequence, (sequence) => {
+				const before = judge(sequence, CONTEXT);
+				const mending = mendSafe(sequence, CONTEXT);
+				if (!mending) {
+					expect(before.findings.some((f) => f.safe && f.severity === 'stop')).toBe(false);
+					return;
+				}
+				const mended = applyEdit(sequence, mending.edit);
+				const { findings } = judge(mended, CONTEXT);
+				const stops = (list: readonly { severity: string }[]) => list.filter((f) => f.severity === 'stop').length;
+				expect(stops(findings)).toBeLessThanOrEqual(stops(before.findings));
+				expect(revertEdit(mended, mending.edit)).toEqual(sequence);
+				expect(mending.edit.label.length).toBeGreaterThan(5);
+			}),
+			{ numRuns: 25 }
+		);
+	});
+	test('by hand: a firm stroke over the lid is lowered, glided, drained and closed', () => {
+		const { edit, mended } = mendSafe(firm, CONTEXT)!;
+		expect(mended.map((f) => f.ruleId)).toEqual(expect.arrayContaining(['eye-cap', 'no-glide', 'hands-clean']));
+		expect(judge(applyEdit(firm, edit), CONTEXT).findings.filter((f) => f.severity !== 'advice')).toEqual([]);
+	});
+});
+
+describe('setting a finding aside', () => {
+	test('takes it out of the findings, with its reason in the file, and back again', () => {
+		const finding = of(firm, 'no-glide')!;
+		const muted = applyEdit(firm, muteFinding(firm, finding, ' oil is on already '));
+		expect(of(muted, 'no-glide')).toBeUndefined();
+		expect(judge(muted, CONTEXT).muted.map((m) => [m.finding.key, m.reason])).toEqual([
+			[finding.key, 'oil is on already']
+		]);
+		expect(muted.mutes).toHaveLength(1);
+		expect(of(applyEdit(muted, unmuteFinding(muted, finding.key)), 'no-glide')).toBeDefined();
+	});
+	test('wants a reason, and never a stop', () => {
+		expect(() => muteFinding(firm, of(firm, 'no-glide')!, '  ')).toThrow(/reason/);
+		const stop = of(firm, 'eye-cap')!;
+		expect(stop.severity).toBe('stop');
+		expect(() => muteFinding(firm, stop, 'I know')).toThrow(/cannot be set aside/);
+		// Nor through a file that says so.
+		const forged = { ...firm, mutes: [{ key: stop.key, reason: 'I know' }] };
+		expect(of(forged, 'eye-cap')).toBeDefined();
+	});
+});
+
+test('the mirror image of a sequence has the mirror images of its findings', () => {
+	fc.assert(
+		fc.property(anySequence, (sequence) => {
+			const keys = (list: ReturnType<typeof judge>['findings']) => list.map((f) => `${f.severity} ${f.key}`).sort();
+			const image = judge(sequence, CONTEXT).findings.map((f) => ({
+				...f,
+				key: findingKey(f.ruleId, {
+					stepIds: f.stepIds,
+					...(f.place ? { place: mirroredPlace(f.place) } : {}),
+					...(f.side ? { side: otherSide(f.side) } : {})
+				})
+			}));
+			expect(keys(judge(mirroredSequence(sequence), CONTEXT).findings)).toEqual(keys(image));
+			expect(mirroredSequence(mirroredSequence(sequence))).toEqual(sequence);
+		}),
+		{ numRuns: 120 }
+	);
+});

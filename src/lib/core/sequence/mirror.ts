@@ -1,0 +1,38 @@
+import { otherSide, ownSideOf, placeOf, type PlaceRef } from '../atlas/places';
+import { swappedSide } from './edits';
+import type { Block, Sequence, Step } from './sequence.schema';
+
+/** The same place on the other half of the body; one without a side of its own stays. */
+export function mirroredPlace(ref: PlaceRef): PlaceRef {
+	const side = ownSideOf(ref);
+	return side ? (`${placeOf(ref)}:${otherSide(side)}` as PlaceRef) : ref;
+}
+
+/** The step as its mirror image: sides, and places that name one. */
+export function mirroredStep(step: Step): Step {
+	const { places, side, stations, support, end } = step;
+	return {
+		...step,
+		places: places.map(mirroredPlace),
+		...(side === undefined ? {} : { side: swappedSide(side) }),
+		...(stations ? { stations: { ...stations, places: stations.places.map(mirroredPlace) } } : {}),
+		...(support?.place ? { support: { ...support, place: mirroredPlace(support.place) } } : {}),
+		end: end.kind === 'link' ? { ...end, places: end.places.map(mirroredPlace) } : end
+	};
+}
+
+const mirroredSides = (sides: Block['sides']): Block['sides'] =>
+	sides === 'asSteps' ? sides : { ...sides, first: otherSide(sides.first) };
+
+/** The sequence as its mirror image: what was done on the left is done on the right. */
+export const mirroredSequence = (sequence: Sequence): Sequence => ({
+	...sequence,
+	phases: sequence.phases.map((phase) => ({
+		...phase,
+		blocks: phase.blocks.map((block) => ({
+			...block,
+			sides: mirroredSides(block.sides),
+			steps: block.steps.map(mirroredStep)
+		}))
+	}))
+});

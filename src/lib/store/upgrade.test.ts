@@ -1,0 +1,100 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { readFileSync } from 'node:fs';
+import { expect, test } from 'vitest';
+import { SequenceSchema } from '../core/sequence/sequence.schema';
+import { HistorySchema } from '../core/sequence/history';
+import { SessionSchema } from '../core/measure/records.schema';
+import { MEDIA } from '../core/glide/media';
+import { SCHOOLS } from '../core/school/schools';
+import { TECHNIQUES } from '../core/technique/library';
+import { NOW } from '../core/testing';
+import { readBackupFile, writeBackupFile } from '../formats/backupFile';
+import { makeDb } from './db';
+import { applyImport, planImport } from './importPlan';
+import { Repository } from './repository';
+
+const OLD_STORES = {
+	clients: 'id, name, updatedAt',
+	sequences: 'id, updatedAt',
+	sessions: 'id, clientId, startedAt, [clientId+startedAt]',
+	settings: 'id',
+	secondVersions: 'id, recordId'
+};
+let n = 0;
+const repositoryOf = (db: ReturnType<typeof makeDb>) =>
+	new Repository(
+		db,
+		() => new Date(NOW),
+		() => `new-${n++}`
+	);
+
+test('a database of the first version is brought up to date: sequences, their histories and second versions', async () => {
+	const backup = JSON.parse(readFileSync(new URL('../formats/fixtures/backup-1.json', import.meta.url), 'utf8')) as {
+		clients: { id: string }[];
+		sessions: { id: string }[];
+		sequences: { sequence: { id: string; updatedAt: string }; history: unknown }[];
+	};
+	const old = new Dexie('upgrade-test');
+	old.version(1).stores(OLD_STORES);
+	const stored = backup.sequences.map((s) => ({ id: s.sequence.id, updatedAt: s.sequence.updatedAt, ...s }));
+	await old.table('sequences').bulkPut(stored);
+	await old.table('clients').bulkPut(backup.clients);
+	await old.table('sessions').bulkPut(backup.sessions);
+	await old
+		.table('secondVersions')
+		.put({ id: 'v', kind: 'sequence', recordId: stored[0]!.id, savedAt: NOW, record: stored[0] });
+	old.close();
+
+	const db = makeDb('upgrade-test');
+	const rows = await repositoryOf(db).sequences();
+	expect(rows).toHaveLength(stored.length);
+	for (const row of rows) {
+		expect(SequenceSchema.safeParse(row.sequence).success).toBe(true);
+		expect(HistorySchema.safeParse(row.history).success).toBe(true);
+	}
+	const sessions = await db.sessions.toArray();
+	expect(sessions.length).toBe(backup.sessions.length);
+	for (const s of sessions) expect(SessionSchema.safeParse(s).success).toBe(true);
+	expect(sessions.some((s) => s.sequence)).toBe(true);
+	const [second] = await db.secondVersions.toArray();
+	expect(SequenceSchema.safeParse((second!.record as { sequence: unknown }).sequence).success).toBe(true);
+	expect(await db.clients.count()).toBe(backup.clients.length);
+	await db.delete();
+});
+
+test('her own techniques, schools and media are saved, listed, exported, brought in elsewhere, removed and put back', async () => {
+	const own = { technique: TECHNIQUES[5]!, school: SCHOOLS[2]!, medium: MEDIA[0]! } as const;
+	const db = makeDb('own-test');
+	const repo = repositoryOf(db);
+	for (const [kind, item] of Object.entries(own) as ['technique', (typeof own)['technique']][])
+		await repo.saveOwn(kind, {
+			id: 'mine',
+			revision: 0,
+			updatedAt: NOW,
+			item: { ...item, id: 'mine', title: `My ${kind}` }
+		});
+	const library = await repo.ownLibrary();
+	expect([library.techniques, library.schools, library.media].map((list) => list.map((i) => i.title))).toEqual([
+		['My technique'],
+		['My school'],
+		['My medium']
+	]);
+	const read = readBackupFile(writeBackupFile(await repo.everything()));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	const other = makeDb('own-test-other');
+	const plan = await planImport(other, read.value);
+	expect(plan.records.map((r) => `${r.kind} ${r.fate}`)).toEqual(['technique added', 'school added', 'medium added']);
+	await applyImport(other, plan, repo.stamp());
+	expect(await repositoryOf(other).ownLibrary()).toEqual(library);
+	expect((await planImport(other, read.value)).records.every((r) => r.fate === 'skipped')).toBe(true);
+	const gone = (await repo.removeOwn('technique', 'mine'))!;
+	expect((await repo.ownLibrary()).techniques).toEqual([]);
+	await repo.putOwnBack('technique', gone);
+	expect((await repo.ownLibrary()).techniques).toHaveLength(1);
+	await expect(
+		repo.saveOwn('school', { id: 'x', revision: 0, updatedAt: NOW, item: { title: 'no school' } })
+	).rejects.toThrow();
+	await db.delete();
+	await other.delete();
+});
