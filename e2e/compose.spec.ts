@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginDemo, choose, demoURL, drag, place, saved } from './support';
+import { beginDemo, choose, demoURL, drag, mend, place, saved } from './support';
 
 test('phases: add, rename, fold, remove; undo brings a removed one back', async ({ page }) => {
 	await beginDemo(page, '/compose/demo-three-minutes');
@@ -51,7 +51,7 @@ test('the inspector changes everything of a step, and the score and the times fo
 	await inspector.getByLabel('Why only one side').fill('the left is fuller');
 	await page.keyboard.press('Tab');
 	await expect(inspector.getByText(/is uneven on the jawline/)).toBeHidden();
-	await inspector.getByRole('button', { name: 'Lower it' }).click();
+	await mend(page, 'Lower it');
 	await expect(inspector.getByRole('radio', { name: '1 light' })).toBeChecked();
 	await expect(page.locator('[data-step="s8"]')).toHaveAttribute('aria-label', /Drain: .*light, 5 ×, left only/);
 	await inspector.getByLabel('Note', { exact: true }).fill('slowly');
@@ -205,7 +205,7 @@ test('the film: a stroke on bare skin is named, mended with drops, and the inspe
 	await choose(page, 'light-stroke');
 	await page.getByRole('tab', { name: /Findings/ }).click();
 	await expect(page.getByText('1 slides on the apple of the cheek without a medium.')).toBeVisible();
-	await page.getByRole('button', { name: 'Take some first' }).click();
+	await mend(page, 'Take some first');
 	await expect(page.getByText('without a medium')).toBeHidden();
 	await page.getByRole('tab', { name: 'Step', exact: true }).click();
 	await expect(page.getByLabel('Medium: Light oil')).toBeVisible();

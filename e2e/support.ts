@@ -22,6 +22,12 @@ export const place = (page: Page, id: string, side: 'left' | 'right' = 'left'): 
 export const choose = (page: Page, technique: string): Promise<void> =>
 	page.locator(`[data-technique="${technique}"]`).click();
 
+/** Takes the fix of the first finding that offers it: looks at what it changes, then does it. */
+export async function mend(page: Page, label: string): Promise<void> {
+	await page.getByRole('button', { name: label, exact: true }).first().click();
+	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Do it' }).click();
+}
+
 /** Drags from one place to another, as a finger does. */
 export async function drag(page: Page, from: string, to: string): Promise<void> {
 	const centre = async (id: string) => {

@@ -27,6 +27,8 @@ export class MapPointer {
 		return {
 			onpointerdown: (e: PointerEvent) => this.#down(index, e),
 			onpointerup: (e: PointerEvent) => this.#up(e),
+			// A tap counts when it is over: acting earlier, its click would land on whatever has come under the finger.
+			onclick: (e: MouseEvent) => this.#options.onpick(this.#options.targets()[index]!, { shift: e.shiftKey }),
 			onkeydown: (e: KeyboardEvent) => this.#key(index, e),
 			onfocus: () => (this.#at = index)
 		};
@@ -47,7 +49,6 @@ export class MapPointer {
 		const to = this.#options.targets().find((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
 		if (moved && to && (to.place !== start.pick.place || to.side !== start.pick.side))
 			this.#options.onstroke(start.pick, to);
-		else if (to) this.#options.onpick(start.pick, { shift: e.shiftKey });
 	}
 
 	#key(index: number, e: KeyboardEvent): void {
