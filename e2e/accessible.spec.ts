@@ -8,6 +8,13 @@ const PAGES = [
 	'/session',
 	'/progress',
 	'/clients',
+	'/library',
+	'/library/sequences',
+	'/library/points',
+	'/library/schools',
+	'/library/compare',
+	'/library/rules',
+	'/library/media',
 	'/exchange',
 	'/settings',
 	'/print/demo-bakers-dawn'
@@ -15,7 +22,7 @@ const PAGES = [
 
 for (const theme of ['Day', 'Evening'] as const)
 	test(`no serious violation on any page, ${theme.toLowerCase()}`, async ({ page }) => {
-		test.setTimeout(120_000);
+		test.setTimeout(180_000);
 		await beginDemo(page, '/settings');
 		await page.getByRole('group', { name: 'Look' }).getByRole('radio', { name: theme }).click();
 		await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase());
@@ -46,6 +53,12 @@ test('nor with nothing stored, with a menu, a dialog, the add panel or the stage
 	await page.getByRole('tab', { name: 'Sequence' }).click();
 	await expectAccessible(page);
 	await page.keyboard.press('?');
+	await expectAccessible(page);
+	await page.goto(`${demoURL}/library/schools`);
+	await page.getByRole('button', { name: 'Copy as mine' }).click();
+	await expectAccessible(page);
+	await page.goto(`${demoURL}/library?move=jaw-scoop`);
+	await page.getByRole('button', { name: 'Copy as mine' }).click();
 	await expectAccessible(page);
 	await page.goto(`${demoURL}/session`);
 	await page.getByRole('button', { name: /^Start, / }).click();

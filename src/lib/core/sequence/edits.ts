@@ -1,9 +1,10 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
 import { z } from 'zod';
-import { otherSide } from '../atlas/places';
+import { otherSide, type PlaceRef } from '../atlas/places';
+import { isMidlinePlace } from './crossFieldChecks';
 import { stepTitle } from './describe';
 import { SequenceSchema, type Block, type Phase, type Sequence, type Step, type StepSide } from './sequence.schema';
-import { findStep } from './walk';
+import { findStep, peakLevel } from './walk';
 
 enablePatches();
 
@@ -193,6 +194,30 @@ export function renamePhase(sequence: Sequence, phaseId: string, title: string):
 		const phase = draft.phases.find((p) => p.id === phaseId);
 		if (phase) phase.title = title;
 	});
+}
+
+/** Marks a phase as a place where a short version may end, or takes the mark away. */
+export function setExit(sequence: Sequence, phaseId: string, exitAfter: boolean): Edit {
+	const title = sequence.phases.find((p) => p.id === phaseId)?.title ?? phaseId;
+	const label = exitAfter ? `A short version may end after ${title}` : `No short version ends after ${title}`;
+	return makeEdit(sequence, label, (draft) => {
+		const phase = draft.phases.find((p) => p.id === phaseId);
+		if (phase) phase.exitAfter = exitAfter;
+	});
+}
+
+/** Gives a step other places: one level for all of them, and stations only where they still lie on its way. */
+export function setPlaces(sequence: Sequence, step: Step, places: readonly PlaceRef[]): Edit {
+	const kept = step.stations?.places.filter((p) => places.includes(p)) ?? [];
+	const midline = step.side === 'midline' && !places.every(isMidlinePlace);
+	const change: Partial<Step> = {
+		places: [...places],
+		pressure: peakLevel(step),
+		levels: undefined,
+		stations: kept.length ? { ...step.stations!, places: kept } : undefined,
+		...(midline ? { side: 'both' } : {})
+	};
+	return setStep(sequence, step.id, change, `Change the way of step ${named(sequence, step.id)}`);
 }
 
 type Head = Pick<

@@ -3,7 +3,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { clock, stepTitle } from '$lib/core/sequence/describe';
-	import { duplicateStep, removeSteps, setStep } from '$lib/core/sequence/edits';
+	import { duplicateStep, removeSteps, setPlaces, setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { AIMS } from '$lib/core/technique/vocabulary';
@@ -11,6 +11,7 @@
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Arrow from '../glyphs/Arrow.svelte';
 	import TipButton from '../controls/TipButton.svelte';
+	import WayEditor from '../controls/WayEditor.svelte';
 	import ContactField from './ContactField.svelte';
 	import DoseField from './DoseField.svelte';
 	import FindingsPanel from './FindingsPanel.svelte';
@@ -26,6 +27,7 @@
 		newId: () => string;
 	}
 	let { draft, placed, newId }: Props = $props();
+	let editingWay = $state(false);
 	const step = $derived(placed.step);
 	const sequence = $derived(draft.sequence);
 	const time = $derived(draft.judgement.timing.steps.get(step.id));
@@ -47,13 +49,19 @@
 </div>
 
 <dl class="mt-2 grid grid-cols-[58px_minmax(0,1fr)] items-center gap-y-1.5">
-	<dt>Place</dt>
+	<dt class="self-start">Place</dt>
 	<dd class="text-xs leading-5">
 		{#each step.places as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span
 				class={i === 0 || i === step.places.length - 1 ? 'font-[560]' : 'text-ink2'}
 				>{i ? labelOf(placeOf(ref)).toLowerCase() : labelOf(placeOf(ref))}</span
 			>{/each}
 		{#if !step.places.length}{step.target ? `the ${step.target}` : 'the whole face'}{/if}
+		<button type="button" class="text-ink2 dotted ml-1" aria-expanded={editingWay} onclick={() => (editingWay = !editingWay)}
+			>{editingWay ? 'Done' : 'Change the way'}</button
+		>
+		{#if editingWay}<div class="mt-1">
+				<WayEditor way={step.places} onchange={(way) => draft.do(setPlaces(sequence, step, way))} />
+			</div>{/if}
 	</dd>
 	<dt class="self-start pt-1.5">Contact</dt>
 	<dd><ContactField {draft} {step} /></dd>

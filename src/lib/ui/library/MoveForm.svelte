@@ -17,7 +17,7 @@
 		TOOL_OPTIONS
 	} from '../steps/options';
 	import Problems from './Problems.svelte';
-	import WayEditor from './WayEditor.svelte';
+	import WayEditor from '../controls/WayEditor.svelte';
 
 	interface Props {
 		technique: Technique;

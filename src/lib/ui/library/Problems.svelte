@@ -5,13 +5,11 @@
 		problems: readonly Problem[];
 	}
 	let { problems }: Props = $props();
+	const text = ({ path, message, remedy }: Problem) => `${path ? `${path}: ` : ''}${message.replace(/\.$/, '')}. ${remedy}`;
 </script>
 
 {#if problems.length}
 	<ul class="text-flag my-2 space-y-0.5 text-xs leading-4" role="alert">
-		{#each problems as p, i (i)}<li>
-				{#if p.path}<b class="font-semibold">{p.path}</b>:
-				{/if}{p.message}
-			</li>{/each}
+		{#each problems as problem, i (i)}<li>{text(problem)}</li>{/each}
 	</ul>
 {/if}

@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
+	import Check from '@lucide/svelte/icons/check';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import { clock } from '$lib/core/sequence/describe';
 	import type { Edit } from '$lib/core/sequence/edits';
-	import { removePhase, renamePhase } from '$lib/core/sequence/edits';
+	import { removePhase, renamePhase, setExit } from '$lib/core/sequence/edits';
 	import type { Phase, Sequence } from '$lib/core/sequence/sequence.schema';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 
@@ -48,6 +49,7 @@
 			<span class="flare font-semibold">{phase.title}</span>
 		</button>
 	{/if}
+	{#if phase.exitAfter}<span class="text-ink2 text-[11.5px] whitespace-nowrap">a short version may end here</span>{/if}
 	<span class="flex flex-1 gap-2 overflow-hidden">
 		{#if !open}{#each steps.slice(0, 14) as step (step.id)}<AimGlyph aim={step.aim} />{/each}{/if}
 	</span>
@@ -59,6 +61,15 @@
 		<DropdownMenu.Portal>
 			<DropdownMenu.Content class="floating" sideOffset={2} align="end" onCloseAutoFocus={(e) => renaming && e.preventDefault()}>
 				<DropdownMenu.Item class="floating-item" onSelect={() => (renaming = true)}>Rename</DropdownMenu.Item>
+				<DropdownMenu.CheckboxItem
+					class="floating-item"
+					checked={phase.exitAfter}
+					onCheckedChange={(exit) => onedit(setExit(sequence, phase.id, exit))}
+				>
+					{#snippet children({ checked })}<span class="flex-1">A short version may end here</span>{#if checked}<Check
+								size={14}
+							/>{/if}{/snippet}
+				</DropdownMenu.CheckboxItem>
 				<DropdownMenu.Item
 					class="floating-item"
 					disabled={sequence.phases.length < 2}

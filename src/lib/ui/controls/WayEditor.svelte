@@ -2,7 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
 	import { labelOf, PLACE_IDS, placeOf, type PlaceRef } from '$lib/core/atlas/places';
-	import Select from '../controls/Select.svelte';
+	import Select from './Select.svelte';
 
 	interface Props {
 		way: readonly PlaceRef[];
