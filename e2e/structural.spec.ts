@@ -80,13 +80,13 @@ test('stops for a breath each; there and back on the out-breath; two lanes with 
 	await expect(inspector(page).getByLabel('After the move: Wiggle')).toBeVisible();
 	await runs(page, '1:42', '2:00');
 
-	await drag(page, 'jawline', 'buccal');
+	await place(page, 'jawline').press('Enter');
 	await choose(page, 'jaw-alternate-lift');
 	await expect(inspector(page).getByLabel('The other hand: one always stays')).toBeVisible();
 	await runs(page, '2:00', '2:26');
 
 	await page.getByRole('radio', { name: 'Profile' }).click();
-	await place(page, 'nape').click();
+	await place(page, 'nape').press('Enter');
 	await choose(page, 'nape-thumbs');
 	await expect(inspector(page).getByLabel('Posture: Leaning in')).toBeVisible();
 	await runs(page, '2:26', '2:49');
