@@ -19,13 +19,11 @@ export const TOOL_NEEDS = 0.3;
 export const HAND_WEAR = 0.01;
 export const TOOL_WEAR = 0.02;
 
-type Key = `${ZoneId}:${Side}`;
-interface Patch {
-	/** µl/cm² at `seconds`. */
-	film: number;
-	seconds: number;
-	halfLifeSeconds: number;
-}
+/** A patch of skin: a zone of one side, as a number, so that the film of all of them lies in a few arrays. */
+type Key = number;
+const KEY_OF = new Map<ZoneId, number>(ZONE_IDS.map((zone, i) => [zone, 2 * i]));
+const keyOf = (zone: ZoneId, side: Side): Key => KEY_OF.get(zone)! + (side === 'right' ? 1 : 0);
+const zoneOfKey = (key: Key): ZoneId => ZONE_IDS[key >> 1]!;
 
 /** Zones that the oil of a whole face goes to: face and neck, not the chest. */
 const FACE_AND_NECK = ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest');
@@ -74,38 +72,47 @@ export interface DryStep {
 /** Mean film over the skin that has had any, as a share of a full film, at the start and end of each step: [seconds, share]. */
 export type FilmLine = readonly (readonly [number, number])[];
 
+const PATCHES = 2 * ZONE_IDS.length;
+
+/** The film on every patch of skin: µl/cm² at a second, and how fast it is absorbed. A half-life of 0 says that nothing was ever there. */
 class Skin {
-	readonly #patches = new Map<Key, Patch>();
+	readonly #film = new Float64Array(PATCHES);
+	readonly #seconds = new Float64Array(PATCHES);
+	readonly #halfLife = new Float64Array(PATCHES);
 
 	at(key: Key, seconds: number): number {
-		const p = this.#patches.get(key);
-		return p ? p.film * 2 ** (-(seconds - p.seconds) / p.halfLifeSeconds) : 0;
+		const half = this.#halfLife[key]!;
+		return half ? this.#film[key]! * 2 ** (-(seconds - this.#seconds[key]!) / half) : 0;
 	}
-	known = (key: Key): boolean => this.#patches.has(key);
-	set(key: Key, film: number, seconds: number, halfLifeSeconds?: number): void {
-		const half = halfLifeSeconds ?? this.#patches.get(key)?.halfLifeSeconds ?? 720;
-		this.#patches.set(key, { film, seconds, halfLifeSeconds: half });
+	known = (key: Key): boolean => this.#halfLife[key] !== 0;
+	set(key: Key, film: number, seconds: number, halfLifeSeconds = this.#halfLife[key]!): void {
+		this.#film[key] = film;
+		this.#seconds[key] = seconds;
+		this.#halfLife[key] = halfLifeSeconds;
 	}
 	clean(keys: readonly Key[]): void {
-		for (const key of keys) this.#patches.delete(key);
+		for (const key of keys) this.#halfLife[key] = 0;
 	}
 	mean(seconds: number): number {
-		if (!this.#patches.size) return 0;
-		let sum = 0;
-		for (const key of this.#patches.keys()) sum += Math.min(1, this.at(key, seconds) / FULL_FILM);
-		return sum / this.#patches.size;
+		let [sum, count] = [0, 0];
+		for (let key = 0; key < PATCHES; key++) {
+			if (!this.known(key)) continue;
+			sum += Math.min(1, this.at(key, seconds) / FULL_FILM);
+			count++;
+		}
+		return count ? sum / count : 0;
 	}
 }
 
 const allKeys = (zones: readonly ZoneId[], sides: readonly Side[]): Key[] =>
-	zones.flatMap((zone) => sides.map((s): Key => `${zone}:${s}`));
+	zones.flatMap((zone) => sides.map((side) => keyOf(zone, side)));
 const keysByPath = new WeakMap<readonly PlaceRef[], Map<string, readonly Key[]>>();
 
 /** The patches of skin under a path on some sides; face and neck where it names no place. Paths never change, so it is kept. */
 function keysOf(refs: readonly PlaceRef[], sides: readonly Side[]): readonly Key[] {
 	const bySides = keysByPath.get(refs) ?? new Map<string, readonly Key[]>();
 	keysByPath.set(refs, bySides);
-	const name = sides.join();
+	const name = sides.length === 2 ? 'both' : sides[0]!;
 	const known = bySides.get(name);
 	if (known) return known;
 	const keys = refs.length
@@ -132,10 +139,7 @@ function apply(
 ): void {
 	const sides: readonly Side[] = step.side === 'left' || step.side === 'right' ? [step.side] : SIDES;
 	const keys = keysOf(step.places, sides);
-	const area = areaOf(
-		keys.map((k) => k.split(':')[0] as ZoneId),
-		sides.length
-	);
+	const area = areaOf(keys.map(zoneOfKey), sides.length);
 	const film = (medium.ml * 1000) / Math.max(1, area);
 	const { halfLifeSeconds } = mediumById(medium.id, own);
 	for (const key of keys) skin.set(key, skin.at(key, seconds) + film, seconds, halfLifeSeconds);
@@ -202,7 +206,7 @@ export function filmFactsOf(
 		const oily = keysOf(event.places, sidesOf(event.side)).find(
 			(k) => skin.at(k, event.startSeconds) > OILY_SHARE * FULL_FILM
 		);
-		if (oily) oiled.set(step.id, oily.slice(0, oily.lastIndexOf(':')) as ZoneId);
+		if (oily !== undefined) oiled.set(step.id, zoneOfKey(oily));
 	});
 	return { dry, oiled };
 }
@@ -239,8 +243,8 @@ function tooDry(skin: Skin, step: Step, event: TimedEvent): DryStep | null {
 	const need = needOf(step);
 	// Each place has one key a side, or one where it names its own: the first dry key tells the place.
 	const dry = keysOf(event.places, sidesOf(event.side)).find((k) => skin.at(k, seconds) < need);
-	if (!dry) return null;
-	const zone = dry.slice(0, dry.lastIndexOf(':'));
+	if (dry === undefined) return null;
+	const zone = zoneOfKey(dry);
 	const at = zonesUnder(event.places).findIndex((z) => z.zone === zone);
 	return { stepId: step.id, seconds, place: event.places[at]!, kind: skin.known(dry) ? 'spent' : 'none' };
 }

@@ -8,7 +8,9 @@ import { timingOf, type Timing } from '../sequence/timing';
 import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
 import { Openings } from './openings';
-import { bySeverity, findingKey, severityIn, type Finding, type JudgeContext } from './rule';
+import type { School } from '../school/school.schema';
+import { bySeverity, findingKey, severityIn } from './rule';
+import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
 
 /** A finding that the user has set aside, with her reason. */
 export interface Muted {
@@ -48,20 +50,29 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 	};
 }
 
+const NOTHING: Params = {};
+
+/** Written out field by field: a spread for each finding costs more than most rules. */
+function findingOf(rule: Rule, raw: RawFinding, school: School): Finding {
+	return {
+		stepIds: raw.stepIds,
+		place: raw.place,
+		side: raw.side,
+		ruleId: rule.id,
+		kind: rule.kind,
+		params: raw.params ?? NOTHING,
+		severity: severityIn(rule, raw, school),
+		key: findingKey(rule.id, raw),
+		fixable: rule.fix !== undefined,
+		safe: rule.fix !== undefined && rule.safe === true
+	};
+}
+
 /** All findings of all rules, the gravest first, whether set aside or not. */
 function findingsOf(context: JudgeContext): Finding[] {
-	return RULES.flatMap((rule) =>
-		rule.check(context).map((raw): Finding => ({
-			...raw,
-			ruleId: rule.id,
-			kind: rule.kind,
-			params: raw.params ?? {},
-			severity: severityIn(rule, raw, context.school),
-			key: findingKey(rule.id, raw),
-			fixable: rule.fix !== undefined,
-			safe: rule.fix !== undefined && rule.safe === true
-		}))
-	).sort(bySeverity);
+	const found: Finding[] = [];
+	for (const rule of RULES) for (const raw of rule.check(context)) found.push(findingOf(rule, raw, context.school));
+	return found.sort(bySeverity);
 }
 
 /** Times, balances and judges a sequence by its own school: what the map, the score, the findings and the server answer read. */
@@ -94,9 +105,10 @@ function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
 	const before = findingsOf(context);
 	const after = findingsOf(contextOf(applyEdit(context.sequence, edit), context));
 	const [had, has] = [graveCounts(before), graveCounts(after)];
-	const known = new Set(before.map((f) => f.key));
+	const who = (f: Finding) => `${f.ruleId} ${f.stepIds.join()}`;
+	const known = new Set(before.map(who));
 	return (
-		after.every((f) => f.key !== finding.key && (f.severity !== 'stop' || known.has(f.key))) &&
+		after.every((f) => f.key !== finding.key && (f.severity !== 'stop' || known.has(who(f)))) &&
 		[...has].every(([ruleId, n]) => n <= (had.get(ruleId) ?? 0))
 	);
 }

@@ -94,9 +94,9 @@ export function severityIn(rule: Rule, raw: RawFinding, school: School): Severit
 	return lighter(graver(wish, raw.floor ?? rule.floor), rule.ceiling);
 }
 
-export function findingKey(ruleId: string, raw: RawFinding): string {
-	const steps = raw.stepIds.length ? [...raw.stepIds].sort().join('+') : 'sequence';
-	return [ruleId, steps, raw.place ?? '', raw.side ?? ''].join('|');
+export function findingKey(ruleId: string, { stepIds, place, side }: RawFinding): string {
+	const steps = stepIds.length > 1 ? [...stepIds].sort().join('+') : (stepIds[0] ?? 'sequence');
+	return `${ruleId}|${steps}|${place ?? ''}|${side ?? ''}`;
 }
 
 /** A step id that is not yet taken, made from what the step is for; the same input gives the same id. */

@@ -13,6 +13,8 @@ export interface Timing extends Span {
 	readonly phases: ReadonlyMap<string, Span>;
 }
 
+type Writable<T> = { -readonly [K in keyof T]: T[K] };
+
 /**
  * Time of a sequence with every count at its minimum, its target and its maximum, in seconds.
  * @param expected the events of `expand(sequence, context)`, where the caller already has them
@@ -24,26 +26,37 @@ export function timingOf(
 ): Timing {
 	const low = secondsOf(sequence, context, 'min');
 	const high = secondsOf(sequence, context, 'max');
-	const steps = new Map<string, { expectedSeconds: number; startSeconds: number; endSeconds: number }>();
-	const phases = new Map<string, number>();
-	for (const { stepId, phaseId, startSeconds, endSeconds } of expected) {
-		const seconds = endSeconds - startSeconds;
-		const known = steps.get(stepId);
-		if (known) {
-			known.expectedSeconds += seconds;
-			known.endSeconds = endSeconds;
-		} else steps.set(stepId, { expectedSeconds: seconds, startSeconds, endSeconds });
-		phases.set(phaseId, (phases.get(phaseId) ?? 0) + seconds);
-	}
-	const ends = (id: string, of: 'steps' | 'phases') => ({
+	const steps = new Map<string, Writable<Span> & { startSeconds: number; endSeconds: number }>();
+	const phases = new Map<string, Writable<Span>>();
+	const spanOf = (id: string, of: 'steps' | 'phases') => ({
 		minSeconds: low[of].get(id) ?? 0,
+		expectedSeconds: 0,
 		maxSeconds: high[of].get(id) ?? 0
 	});
+	let [lastStep, lastPhase] = ['', ''];
+	let step = { ...spanOf('', 'steps'), startSeconds: 0, endSeconds: 0 };
+	let phase = spanOf('', 'phases');
+	for (const { stepId, phaseId, startSeconds, endSeconds } of expected) {
+		// Events of a step mostly follow each other: the maps are asked only where that changes.
+		if (stepId !== lastStep) {
+			step = steps.get(stepId) ?? { ...spanOf(stepId, 'steps'), startSeconds, endSeconds };
+			steps.set(stepId, step);
+			lastStep = stepId;
+		}
+		if (phaseId !== lastPhase) {
+			phase = phases.get(phaseId) ?? spanOf(phaseId, 'phases');
+			phases.set(phaseId, phase);
+			lastPhase = phaseId;
+		}
+		step.expectedSeconds += endSeconds - startSeconds;
+		step.endSeconds = endSeconds;
+		phase.expectedSeconds += endSeconds - startSeconds;
+	}
 	return {
 		minSeconds: low.total,
 		expectedSeconds: expected.at(-1)?.endSeconds ?? 0,
 		maxSeconds: high.total,
-		steps: new Map([...steps].map(([id, span]) => [id, { ...span, ...ends(id, 'steps') }])),
-		phases: new Map([...phases].map(([id, expectedSeconds]) => [id, { expectedSeconds, ...ends(id, 'phases') }]))
+		steps,
+		phases
 	};
 }

@@ -10,12 +10,18 @@ import { endPlace, isFluidStroke } from '../strokes';
 /** Small and inconstant nodes beside the smile fold: fluid passes them, nobody is told to open them. */
 const INCONSTANT: readonly NodeId[] = ['facial'];
 
-/** The node groups that a stroke sends fluid to: those on its path, else the one its last zone drains to. */
-export function receiversOf(step: Step): NodeId[] {
+const known = new WeakMap<Step, readonly NodeId[]>();
+
+/** The node groups that a stroke sends fluid to: those on its path, else the one its last zone drains to. Steps never change, so it is kept. */
+export function receiversOf(step: Step): readonly NodeId[] {
+	const before = known.get(step);
+	if (before) return before;
 	const onPath = step.places.map((ref) => nodeOf(placeOf(ref))).filter((n): n is NodeId => n !== null);
 	const receiver = mainReceiver(placeOf(endPlace(step)));
 	const receivers = onPath.length || !receiver ? onPath : [receiver];
-	return receivers.filter((node) => !INCONSTANT.includes(node));
+	const list = receivers.filter((node) => !INCONSTANT.includes(node));
+	known.set(step, list);
+	return list;
 }
 
 /** A step that works one side after the other is judged at its start; a block, at each of its passes. */

@@ -19,30 +19,33 @@ import { movesFluid } from '../../sequence/walk';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 import { endPlace, isStroke } from '../strokes';
 
-/** Where fluid from each worked zone waits: place and side -> zone and side it came from -> step that left it there. */
-type Waiting = Map<string, Map<string, string>>;
-const KEYS = new Map<PlaceId, Record<Side, string>>(
-	PLACE_IDS.map((place) => [place, { left: `${place}:left`, right: `${place}:right` }])
-);
-const at = (place: PlaceId, side: Side): string => KEYS.get(place)![side];
+/** A place on a side, as a number: this is asked in the innermost loop. */
+type Spot = number;
+const INDEX = new Map<PlaceId, number>(PLACE_IDS.map((place, i) => [place, 2 * i]));
+const at = (place: PlaceId, side: Side): Spot => INDEX.get(place)! + (side === 'right' ? 1 : 0);
+const placeAt = (spot: Spot): PlaceId => PLACE_IDS[spot >> 1]!;
+const sideAt = (spot: Spot): Side => (spot & 1 ? 'right' : 'left');
 
-function take(waiting: Waiting, place: PlaceId, side: Side, into: Map<string, string>): void {
+/** Where fluid from each worked zone waits: spot -> zone and side it came from -> step that left it there. */
+type Waiting = Map<Spot, Map<Spot, string>>;
+
+function take(waiting: Waiting, place: PlaceId, side: Side, into: Map<Spot, string>): void {
 	const here = waiting.get(at(place, side));
 	if (!here) return;
 	for (const [origin, stepId] of here) into.set(origin, stepId);
 	waiting.delete(at(place, side));
 }
 
-function leave(waiting: Waiting, place: PlaceId, side: Side, carried: Map<string, string>): void {
+function leave(waiting: Waiting, place: PlaceId, side: Side, carried: Map<Spot, string>): void {
 	if (isOutlet(place) || !carried.size) return;
-	const here = waiting.get(at(place, side)) ?? new Map<string, string>();
+	const here = waiting.get(at(place, side)) ?? new Map<Spot, string>();
 	for (const [origin, stepId] of carried) here.set(origin, stepId);
 	waiting.set(at(place, side), here);
 }
 
 /** A stroke carries along what waits on its way, in the zones and in the node groups under them. */
 function strokeAlong(waiting: Waiting, step: Step, refs: readonly PlaceRef[], side: Side): void {
-	const carried = new Map<string, string>();
+	const carried = new Map<Spot, string>();
 	for (const ref of refs) {
 		const place = placeOf(ref);
 		const here = ownSideOf(ref) ?? side;
@@ -61,7 +64,7 @@ function pumpAt(waiting: Waiting, ref: PlaceRef, side: Side): void {
 	const node = nodeOf(placeOf(ref));
 	if (!node) return;
 	const here = ownSideOf(ref) ?? side;
-	const carried = new Map<string, string>();
+	const carried = new Map<Spot, string>();
 	for (const zone of NODE_CONTACTS[node]) take(waiting, zone, here, carried);
 	take(waiting, `n:${node}`, here, carried);
 	const next = mainReceiver(`n:${node}`);
@@ -71,7 +74,7 @@ function pumpAt(waiting: Waiting, ref: PlaceRef, side: Side): void {
 function linkAlong(waiting: Waiting, step: Step, side: Side): void {
 	if (step.end.kind !== 'link') return;
 	const start = step.places.length ? endPlace(step) : step.end.places[0]!;
-	const carried = new Map<string, string>();
+	const carried = new Map<Spot, string>();
 	for (const ref of [start, ...step.end.places]) take(waiting, placeOf(ref), ownSideOf(ref) ?? side, carried);
 	leave(waiting, placeOf(step.end.places.at(-1)!), side, carried);
 }
@@ -101,13 +104,12 @@ export const stranded: Rule = {
 	ceiling: 'caution',
 	safe: true,
 	check(context) {
-		const left = new Map<string, RawFinding>();
-		for (const [place, origins] of followFluid(context))
+		const left = new Map<Spot, RawFinding>();
+		for (const [waits, origins] of followFluid(context))
 			for (const [origin, stepId] of origins) {
-				const split = origin.lastIndexOf(':');
-				const [zone, side] = [origin.slice(0, split) as ZoneId, origin.slice(split + 1) as Side];
 				const number = context.byId.get(stepId)!.number;
-				left.set(origin, { stepIds: [stepId], place: zone, side, params: { number, waitsAt: place } });
+				const params = { number, waitsAt: `${placeAt(waits)}:${sideAt(waits)}` };
+				left.set(origin, { stepIds: [stepId], place: placeAt(origin), side: sideAt(origin), params });
 			}
 		return [...left.values()];
 	},
