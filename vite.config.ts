@@ -5,6 +5,28 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
+	environments: {
+		client: {
+			build: {
+				rolldownOptions: {
+					output: {
+						// Few larger files compress better than many small ones; what is fetched on demand stays apart.
+						codeSplitting: {
+							groups: [
+								{
+									name: 'controls',
+									test: /node_modules[\\/](bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
+									minShareCount: 5
+								},
+								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
+								{ name: 'judging', test: /src[\\/]lib[\\/]core[\\/]/, minShareCount: 6 }
+							]
+						}
+					}
+				}
+			}
+		}
+	},
 	resolve: process.env.VITEST ? { conditions: ['browser'] } : {},
 	test: {
 		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],

@@ -6,7 +6,6 @@
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { makeDemoOnce, openRepository } from '$lib/store/openStore';
-	import CautionDialog from '$lib/ui/shell/CautionDialog.svelte';
 	import Header from '$lib/ui/shell/Header.svelte';
 	import TroubleBar from '$lib/ui/shell/TroubleBar.svelte';
 
@@ -14,6 +13,8 @@
 	const demo = env.PUBLIC_SOFT_TIDE_DEMO === '1';
 	const app = provideApp(new AppState(openRepository(demo), demo));
 	let ready = $state(false);
+	/** Asked once; those who have agreed never fetch it. */
+	const cautionDialog = () => import('$lib/ui/shell/CautionDialog.svelte');
 
 	onMount(() => {
 		void app.run(async () => demo && (await makeDemoOnce(app.repo))).then(() => (ready = true));
@@ -36,7 +37,11 @@
 			<TroubleBar />
 			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">{@render children()}</main>
 		</div>
-		<CautionDialog open={asked} onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />
+		{#if asked}
+			{#await cautionDialog() then { default: CautionDialog }}
+				<CautionDialog open onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />
+			{/await}
+		{/if}
 	{:else}
 		<p class="text-ink2 p-6" role="status">{app.trouble || 'Opening the records …'}</p>
 	{/if}

@@ -21,10 +21,24 @@ export function loadTechniques(): Promise<void> {
 
 export type Techniques = ReturnType<typeof useTechniques>;
 
-/** The shipped techniques and one's own. Must be called during component initialisation. */
-export function useTechniques() {
+/** Well after the page is there, and once it is at rest in browsers that say so. */
+function later(run: () => void): void {
+	setTimeout(
+		() => (typeof requestIdleCallback === 'function' ? requestIdleCallback(run, { timeout: 4000 }) : run()),
+		3000
+	);
+}
+
+/**
+ * The shipped techniques and one's own. Must be called during component initialisation.
+ * @param when `now` where they are what the page is about; `later` where the page is whole without them
+ */
+export function useTechniques(when: 'now' | 'later' = 'now') {
 	const app = useApp();
-	$effect(() => void loadTechniques());
+	$effect(() => {
+		if (when === 'now') void loadTechniques();
+		else later(() => void loadTechniques());
+	});
 	/** Her own win over a shipped one of the same id, the sequence's copies over both. */
 	const own = (carried: readonly Technique[] = []): readonly Technique[] => [
 		...carried,

@@ -14,7 +14,7 @@
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { composeKeys } from '$lib/state/composeKeys';
-	import { useTechniques } from '$lib/state/techniques.svelte';
+	import { loadTechniques, useTechniques } from '$lib/state/techniques.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Plus from '@lucide/svelte/icons/plus';
@@ -22,9 +22,7 @@
 	import TipButton from '../controls/TipButton.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import SideGlyph from '../glyphs/SideGlyph.svelte';
-	import AddPanel from '../inspector/AddPanel.svelte';
 	import FindingsPanel from '../inspector/FindingsPanel.svelte';
-	import SequencePanel from '../inspector/SequencePanel.svelte';
 	import StepInspector from '../inspector/StepInspector.svelte';
 	import type { Pick } from '../map/mapTypes';
 	import Score from '../score/Score.svelte';
@@ -32,7 +30,11 @@
 	import ComposeMap from './ComposeMap.svelte';
 	import EmptyHint from './EmptyHint.svelte';
 	import ScoreLegend from './ScoreLegend.svelte';
-	import ShortcutSheet from './ShortcutSheet.svelte';
+
+	/** Panels that are not on the screen at first are fetched when they are asked for: the page is there sooner. */
+	const addPanel = () => import('../inspector/AddPanel.svelte');
+	const sequencePanel = () => import('../inspector/SequencePanel.svelte');
+	const shortcutSheet = () => import('./ShortcutSheet.svelte');
 
 	interface Props {
 		draft: SequenceDraft;
@@ -46,7 +48,10 @@
 	let { draft, clients, client, look, newId, onclient, onprint }: Props = $props();
 
 	const app = useApp();
-	const library = useTechniques();
+	const library = useTechniques('later');
+	$effect(() => {
+		if (adding) void loadTechniques();
+	});
 	let chosen = $state<PlaceRef[]>([]);
 	let chosenSide = $state<Side>('left');
 	let adding = $state(false);
@@ -179,7 +184,16 @@
 	</section>
 	<aside class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex" aria-label="Inspector">
 		{#if adding}
-			<AddPanel places={chosen} school={draft.sequence.school} carried={draft.sequence.techniques} {library} onadd={add} oncancel={letGo} />
+			{#await addPanel() then { default: AddPanel }}
+				<AddPanel
+					places={chosen}
+					school={draft.sequence.school}
+					carried={draft.sequence.techniques}
+					{library}
+					onadd={add}
+					oncancel={letGo}
+				/>
+			{/await}
 		{:else}
 			<Tabs.Root bind:value={tab} class="flex min-h-0 flex-col">
 				<Tabs.List class="border-hair mb-2 flex gap-4 border-b" aria-label="Inspector">
@@ -203,7 +217,9 @@
 					>{#if tab === 'findings'}<FindingsPanel {draft} />{/if}</Tabs.Content
 				>
 				<Tabs.Content value="sequence"
-					>{#if tab === 'sequence'}<SequencePanel {draft} />{/if}</Tabs.Content
+					>{#if tab === 'sequence'}{#await sequencePanel() then { default: SequencePanel }}<SequencePanel
+								{draft}
+							/>{/await}{/if}</Tabs.Content
 				>
 			</Tabs.Root>
 		{/if}
@@ -245,4 +261,4 @@
 		onscrub={(s) => draft.scrub(s)}
 	/>
 </section>
-<ShortcutSheet bind:open={sheet} />
+{#if sheet}{#await shortcutSheet() then { default: ShortcutSheet }}<ShortcutSheet bind:open={sheet} />{/await}{/if}

@@ -7,7 +7,7 @@
 		step: Step;
 	}
 	let { sequence, step }: Props = $props();
-	const library = useTechniques();
+	const library = useTechniques('later');
 	const known = $derived(step.techniqueId ? library.byId(step.techniqueId, sequence.techniques) : undefined);
 	const contra = $derived(known?.contra ?? []);
 </script>

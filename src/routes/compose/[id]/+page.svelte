@@ -15,7 +15,6 @@
 	import TipButton from '$lib/ui/controls/TipButton.svelte';
 	import { saveFile } from '$lib/ui/exchange/saveFile';
 	import Composer from '$lib/ui/compose/Composer.svelte';
-	import SecondVersionDialog from '$lib/ui/compose/SecondVersion.svelte';
 
 	const app = useApp();
 	const newId = () => crypto.randomUUID();
@@ -35,6 +34,7 @@
 
 	let draft = $state.raw<SequenceDraft | null>(null);
 	let missing = $state(false);
+	const secondVersionDialog = () => import('$lib/ui/compose/SecondVersion.svelte');
 	let conflict = $state.raw<{ second: SecondVersion; stored: StoredSequence } | null>(null);
 
 	async function load(id: string) {
@@ -117,10 +117,12 @@
 	</div>
 {/if}
 {#if conflict}
-	<SecondVersionDialog
-		stored={conflict.stored.sequence}
-		second={(conflict.second.record as StoredSequence).sequence}
-		context={app.context}
-		onchoose={settle}
-	/>
+	{#await secondVersionDialog() then { default: SecondVersionDialog }}
+		<SecondVersionDialog
+			stored={conflict.stored.sequence}
+			second={(conflict.second.record as StoredSequence).sequence}
+			context={app.context}
+			onchoose={settle}
+		/>
+	{/await}
 {/if}
