@@ -66,3 +66,25 @@ test('a full disk is told in plain words, the work goes on and can be exported',
 	await page.getByRole('button', { name: 'Export it' }).click();
 	expect((await waiting).suggestedFilename()).toBe('dawn-on-a-full-disk.json');
 });
+
+test('moves of another library and parts that contradict each other are kept, timed and named', async ({ page }) => {
+	await beginDemo(page, '/exchange');
+	const file = good();
+	file.id = 'from-afar';
+	const [a] = file.phases[0].blocks[0].steps;
+	const circles = { ...a, id: 'b', aim: 'release', places: ['temple'], motion: 'pinned-circle', lanes: 3 };
+	file.phases[0].blocks[0].steps = [{ ...a, techniqueId: 'moon-stroke' }, circles];
+	file.goals = [{ id: 'jaw-contour', weight: 0 }];
+	await offer(page, JSON.stringify(file));
+	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await expect(page.getByText('1 record is in.')).toBeVisible();
+	await page.goto(`${demoURL}/compose/from-afar`);
+	await expect(page.getByText('a move named “moon-stroke”, which is not in this library.')).toBeVisible({
+		timeout: 15_000
+	});
+	await expect(page.getByText(/· 0:00 to 0:10$/)).toBeVisible();
+	await page.locator('[data-row="b"] [data-step-button]').press('Enter');
+	await expect(page.getByText('2 has lanes side by side, though it stays where it is.')).toBeVisible();
+	await page.getByRole('tab', { name: 'Sequence' }).click();
+	await expect(page.getByText(/^All goals have no weight/)).toBeVisible();
+});
