@@ -121,11 +121,11 @@
 				{#if library.loaded}{found.length} of {library.all.length}{/if}
 			</span>
 		</div>
-		<div class="flex flex-wrap gap-x-1 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
+		<div class="flex flex-wrap gap-x-0.5 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
 			{#each Object.keys(AIMS) as Aim[] as aim (aim)}
 				<button
 					type="button"
-					class="flex min-h-6 items-center gap-1.5 rounded-md px-1.5 text-xs {filter.aim === aim
+					class="flex min-h-6 items-center gap-1 rounded-md px-1 text-xs {filter.aim === aim
 						? 'bg-wash font-semibold shadow-[inset_0_-2px_var(--ink)]'
 						: 'text-ink2 hover:bg-wash/60'}"
 					aria-pressed={filter.aim === aim}

@@ -46,7 +46,7 @@
 {#if fields.more.length}
 	<dt></dt>
 	<dd>
-		<button type="button" class="text-ink2 hover:dotted text-xs" aria-expanded={open} onclick={() => (open = !open)}
+		<button type="button" class="text-ink2 hover:dotted text-left text-xs leading-4" aria-expanded={open} onclick={() => (open = !open)}
 			>{open ? 'Less' : `More: ${fields.more.map((f) => LABELS[f].toLowerCase()).join(', ')}`}</button
 		>
 	</dd>

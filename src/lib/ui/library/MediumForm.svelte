@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { ALLERGENS, MediumSchema, type Medium } from '$lib/core/glide/medium.schema';
-	import { problemsOf, type Problem } from '$lib/formats/problem';
+	import { FormDraft } from './formDraft.svelte';
 	import Problems from './Problems.svelte';
 
 	interface Props {
@@ -10,14 +10,15 @@
 		oncancel: () => void;
 	}
 	let { medium, onsave, oncancel }: Props = $props();
-	let draft = $state.raw<Medium>(untrack(() => medium));
-	let problems = $state.raw<readonly Problem[]>([]);
-	const set = (change: Partial<Medium>) => (draft = { ...draft, ...change });
+	const form = new FormDraft<Medium>(
+		untrack(() => medium),
+		MediumSchema
+	);
+	const draft = $derived(form.draft);
+	const { set } = form;
 	function submit(e: SubmitEvent) {
 		e.preventDefault();
-		const parsed = MediumSchema.safeParse({ ...draft, title: draft.title.trim() });
-		if (parsed.success) onsave(parsed.data);
-		else problems = problemsOf(parsed.error);
+		form.keep(onsave, (m) => ({ ...m, title: m.title.trim() }));
 	}
 </script>
 
@@ -68,7 +69,7 @@
 			oninput={(e) => set({ note: e.currentTarget.value })}
 		/></label
 	>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	<div class="mt-3 flex gap-2">
 		<button class="btn btn-primary">Keep it</button>
 		<button type="button" class="btn" onclick={oncancel}>Leave it</button>

@@ -4,7 +4,7 @@
 	import { LEVELS } from '$lib/core/pressure/levels';
 	import { TechniqueSchema, type Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, type Aim, type Contact, type Motion } from '$lib/core/technique/vocabulary';
-	import { problemsOf, type Problem } from '$lib/formats/problem';
+	import { FormDraft } from './formDraft.svelte';
 	import Select from '../controls/Select.svelte';
 	import {
 		BREATH_OPTIONS,
@@ -25,9 +25,12 @@
 		oncancel: () => void;
 	}
 	let { technique, onsave, oncancel }: Props = $props();
-	let draft = $state.raw<Technique>(untrack(() => technique));
-	let problems = $state.raw<readonly Problem[]>([]);
-	const set = (change: Partial<Technique>) => (draft = { ...draft, ...change });
+	const form = new FormDraft<Technique>(
+		untrack(() => technique),
+		TechniqueSchema
+	);
+	const draft = $derived(form.draft);
+	const { set } = form;
 	const AIM_OPTIONS = (Object.keys(AIMS) as Aim[]).map((value) => ({ value, label: AIMS[value] }));
 	const SHAPES = [
 		{ value: 'stroke', label: 'A way from place to place' },
@@ -53,15 +56,16 @@
 			contact === 'tool' ? (draft.tool ?? { id: 'stone-plate' as const, edge: 'long-convex' as const, tiltDegrees: 15 }) : undefined;
 		set({ contact, tool: contact === 'thumb-inside' ? { id: 'gloves' } : tool });
 	}
+	/** Where it may start follows from its way; a move without one may be done everywhere. */
+	function whole(move: Technique): Technique {
+		const [way] = move.paths;
+		const places = way ? (move.shape === 'stroke' ? [placeOf(way[0]!)] : [...new Set(way.map(placeOf))]) : [];
+		const contra = move.contra.map((c) => c.trim()).filter(Boolean);
+		return { ...move, places, contra, paths: move.shape === 'none' ? [] : move.paths };
+	}
 	function submit(e: SubmitEvent) {
 		e.preventDefault();
-		const [way] = draft.paths;
-		// Where it may start follows from its way; a move without one may be done everywhere.
-		const places = way ? (draft.shape === 'stroke' ? [placeOf(way[0]!)] : [...new Set(way.map(placeOf))]) : [];
-		const contra = draft.contra.map((c) => c.trim()).filter(Boolean);
-		const parsed = TechniqueSchema.safeParse({ ...draft, places, contra, paths: draft.shape === 'none' ? [] : draft.paths });
-		if (parsed.success) onsave(parsed.data);
-		else problems = problemsOf(parsed.error);
+		form.keep(onsave, whole);
 	}
 </script>
 
@@ -180,7 +184,7 @@
 			value={draft.contra.join('\n')}
 			oninput={(e) => set({ contra: e.currentTarget.value.split('\n') })}></textarea></label
 	>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	<div class="flex gap-2">
 		<button class="btn btn-primary">Keep it</button>
 		<button type="button" class="btn" onclick={oncancel}>Leave it</button>

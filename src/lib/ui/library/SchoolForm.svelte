@@ -7,7 +7,7 @@
 	import { RULES } from '$lib/core/rules';
 	import { RULE_TEXTS } from '$lib/core/rules/texts';
 	import { AIMS, type Aim } from '$lib/core/technique/vocabulary';
-	import { problemsOf, type Problem } from '$lib/formats/problem';
+	import { FormDraft } from './formDraft.svelte';
 	import Select from '../controls/Select.svelte';
 	import Problems from './Problems.svelte';
 
@@ -17,9 +17,12 @@
 		oncancel: () => void;
 	}
 	let { school, onsave, oncancel }: Props = $props();
-	let draft = $state.raw<School>(untrack(() => school));
-	let problems = $state.raw<readonly Problem[]>([]);
-	const set = (change: Partial<School>) => (draft = { ...draft, ...change });
+	const form = new FormDraft<School>(
+		untrack(() => school),
+		SchoolSchema
+	);
+	const draft = $derived(form.draft);
+	const { set } = form;
 	const LEVEL_OPTIONS = LEVELS.map((l) => ({ value: String(l), label: `${l} ${LEVEL_NAMES[l].toLowerCase()}` }));
 	const opened = $derived(draft.opening.nodes);
 	const setOpening = (change: Partial<School['opening']>) => set({ opening: { ...draft.opening, ...change } });
@@ -71,9 +74,7 @@
 	] as const;
 	function submit(e: SubmitEvent) {
 		e.preventDefault();
-		const parsed = SchoolSchema.safeParse(draft);
-		if (parsed.success) onsave(parsed.data);
-		else problems = problemsOf(parsed.error);
+		form.keep(onsave);
 	}
 </script>
 
@@ -196,7 +197,7 @@
 			{/each}
 		</ul>
 	</details>
-	<Problems {problems} />
+	<Problems problems={form.problems} />
 	<div class="flex gap-2">
 		<button class="btn btn-primary">Keep it</button>
 		<button type="button" class="btn" onclick={oncancel}>Leave it</button>

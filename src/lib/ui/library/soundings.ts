@@ -28,7 +28,7 @@ const LEFT = 108;
 const TOP = 22;
 const LEAST = 74;
 /** How far, px, a move may lie left of its true pace where it is crowded. */
-const SLACK = 260;
+const SLACK = 300;
 const PACES = [0.25, 0.5, 1, 2, 3, 10, 30] as const;
 const PACE_LABELS = ['¼ s', '½ s', '1 s', '2 s', '3 s', '10 s', '30 s'];
 
