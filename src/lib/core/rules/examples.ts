@@ -1,4 +1,4 @@
-import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from '../ready/parts';
+import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from './exampleParts';
 import { sequenceFromScore, type Row } from '../ready/score';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';

@@ -1,26 +1,32 @@
 import type { PlaceId } from '../atlas/places';
-import { BASIC_ENTRIES } from './entries/basic';
-import { CARE } from './entries/care';
-import { DRAIN_FACE } from './entries/drainFace';
-import { DRAIN_JAW } from './entries/drainJaw';
-import { FLUID } from './entries/fluid';
-import { LIFTS } from './entries/lifts';
-import { LIVEN } from './entries/liven';
-import { MUSCLE } from './entries/muscle';
-import { OPENINGS } from './entries/openings';
-import { POINTS_HELD } from './entries/points';
-import { INSIDE } from './entries/inside';
-import { RELEASES_ABOVE } from './entries/releasesAbove';
-import { RELEASES_FACE } from './entries/releasesFace';
-import { TAPES } from './entries/tapes';
-import { TOOL_MOVES } from './entries/tools';
+import care from './data/care.json' with { type: 'json' };
+import drainFace from './data/drain-face.json' with { type: 'json' };
+import drainJawNeck from './data/drain-jaw-neck.json' with { type: 'json' };
+import fluid from './data/fluid.json' with { type: 'json' };
+import inside from './data/inside.json' with { type: 'json' };
+import lifts from './data/lifts.json' with { type: 'json' };
+import liven from './data/liven.json' with { type: 'json' };
+import muscle from './data/muscle.json' with { type: 'json' };
+import openings from './data/openings.json' with { type: 'json' };
+import points from './data/points.json' with { type: 'json' };
+import releasesAbove from './data/releases-above.json' with { type: 'json' };
+import releasesFace from './data/releases-face.json' with { type: 'json' };
+import tape from './data/tape.json' with { type: 'json' };
+import tools from './data/tools.json' with { type: 'json' };
+import { BASICS } from './basics';
 import { TechniqueSchema, type Technique } from './technique.schema';
+
+/** The families of moves, as data: a file each, checked when the library is opened. */
+const FAMILIES: readonly (readonly unknown[])[] = [
+	...[care, fluid, openings, drainFace, drainJawNeck, tools],
+	...[muscle, lifts, releasesFace, releasesAbove, inside, points, liven, tape]
+];
 
 /** The techniques as they ship, all values working values. */
 export const TECHNIQUES: readonly Technique[] = [
-	...[BASIC_ENTRIES, CARE, FLUID, OPENINGS, DRAIN_FACE, DRAIN_JAW, TOOL_MOVES],
-	...[MUSCLE, LIFTS, RELEASES_FACE, RELEASES_ABOVE, INSIDE, POINTS_HELD, LIVEN, TAPES]
-].flatMap((entries) => entries.map((entry) => TechniqueSchema.parse(entry)));
+	...BASICS,
+	...FAMILIES.flatMap((family) => family.map((entry) => TechniqueSchema.parse(entry)))
+];
 
 export const techniqueById = (id: string, own: readonly Technique[] = []): Technique | undefined =>
 	own.find((t) => t.id === id) ?? TECHNIQUES.find((t) => t.id === id);
