@@ -4,6 +4,7 @@ import { RULES } from '../core/rules';
 import { RULE_TEXTS } from '../core/rules/texts';
 import { fixLabel } from '../core/rules/wording';
 import { SCHOOLS } from '../core/school/schools';
+import { contraOf } from '../core/technique/contra';
 import { TECHNIQUES } from '../core/technique/library';
 import { LIBRARY_KINDS, type LibraryKind } from '../formats/librarySchemas';
 import { READY } from '../core/ready/ready';
@@ -12,7 +13,7 @@ import { CORE_VERSION } from '../core/version';
 
 /** The built-in library as plain data, so that others can build on it. */
 const LISTS = {
-	techniques: () => TECHNIQUES,
+	techniques: () => TECHNIQUES.map((t) => ({ ...t, contra: contraOf(t) })),
 	rules: () =>
 		RULES.map(({ id, kind, severity, floor, ceiling, fix, safe }) => ({
 			id,

@@ -52,6 +52,8 @@ export function useTechniques(when: 'now' | 'later' = 'now') {
 			return library ? [...app.own.techniques, ...library.TECHNIQUES] : [];
 		},
 		byId: (id: string, carried: readonly Technique[] = []) => library?.techniqueById(id, own(carried)),
+		/** What to mind with a move; it comes with the library. */
+		contraOf: (technique: Technique): readonly string[] => library?.contraOf(technique) ?? [],
 		suiting: (places: Parameters<Library['techniquesFor']>[0], carried: readonly Technique[] = []) =>
 			library?.techniquesFor(places, own(carried)) ?? []
 	};

@@ -265,6 +265,7 @@ describe('panels', () => {
 			loaded: true,
 			all: TECHNIQUES,
 			byId: (id: string) => techniqueById(id),
+			contraOf: () => [],
 			suiting: (places: readonly PlaceId[]) => techniquesFor(places)
 		};
 		const props = { school: schoolById('outlet-first'), carried: [], library, onadd, oncancel: () => {} };

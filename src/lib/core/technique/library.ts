@@ -16,6 +16,8 @@ import tools from './data/tools.json' with { type: 'json' };
 import { BASICS } from './basics';
 import { TechniqueSchema, type Technique } from './technique.schema';
 
+export { contraOf } from './contra';
+
 /** The families of moves, as data: a file each, checked when the library is opened. */
 const FAMILIES: readonly (readonly unknown[])[] = [
 	...[care, fluid, openings, drainFace, drainJawNeck, tools],

@@ -9,7 +9,7 @@
 	let { sequence, step }: Props = $props();
 	const library = useTechniques('later');
 	const known = $derived(step.techniqueId ? library.byId(step.techniqueId, sequence.techniques) : undefined);
-	const contra = $derived(known?.contra ?? []);
+	const contra = $derived(known ? library.contraOf(known) : []);
 </script>
 
 {#if library.loaded && step.techniqueId}

@@ -6,6 +6,7 @@
 	import { levelRangeKPa, scaleGrams } from '$lib/core/pressure/levels';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { stepsOf } from '$lib/core/sequence/walk';
+	import { contraOf } from '$lib/core/technique/contra';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, BREATHS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS } from '$lib/core/technique/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
@@ -26,6 +27,7 @@
 		actions: import('svelte').Snippet;
 	}
 	let { technique, own, working, sequences, actions }: Props = $props();
+	const contra = $derived(contraOf(technique));
 	const step = $derived(stepOfMove(technique));
 	const view = $derived(viewOf(step.places));
 	const frame = $derived(focusFrame(view, 'facing', pointsOf(view, step.places), 1.8));
@@ -146,9 +148,9 @@
 	{/if}
 	<dt>Why</dt>
 	<dd>{technique.why}</dd>
-	{#if technique.contra.length}
+	{#if contra.length}
 		<dt>Mind</dt>
-		<dd>{technique.contra.join(' ')}</dd>
+		<dd>{contra.join(' ')}</dd>
 	{/if}
 	{#if goals.length}
 		<dt>Serves</dt>
