@@ -22,7 +22,7 @@ const PAGES = [
 
 for (const theme of ['Day', 'Evening'] as const)
 	test(`no serious violation on any page, ${theme.toLowerCase()}`, async ({ page }) => {
-		test.setTimeout(180_000);
+		test.setTimeout(300_000);
 		await beginDemo(page, '/settings');
 		await page.getByRole('group', { name: 'Look' }).getByRole('radio', { name: theme }).click();
 		await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase());
@@ -33,8 +33,8 @@ for (const theme of ['Day', 'Evening'] as const)
 		}
 	});
 
-test('nor with nothing stored, with a menu, a dialog, the add panel or the stage open', async ({ page }) => {
-	test.setTimeout(120_000);
+test('nor with nothing stored', async ({ page }) => {
+	test.setTimeout(240_000);
 	await page.goto('/');
 	await page.getByRole('alertdialog').waitFor();
 	await expectAccessible(page);
@@ -44,6 +44,10 @@ test('nor with nothing stored, with a menu, a dialog, the add panel or the stage
 		await page.getByRole('heading').first().waitFor();
 		await test.step(`empty ${path}`, () => expectAccessible(page));
 	}
+});
+
+test('nor with the add panel, the findings, a sheet, a form or the stage open', async ({ page }) => {
+	test.setTimeout(240_000);
 	await beginDemo(page, '/compose/demo-stone-knuckle');
 	await place(page, 'malar').click();
 	await expectAccessible(page);

@@ -30,7 +30,9 @@
 		[]
 	);
 	const sequences = $derived(rows.current.map((r) => r.sequence));
-	let filter = $state<MoveFilter>(ANY_MOVE);
+	/** A goal of a sequence leads here. */
+	const goal = GOAL_IDS.find((g) => g === page.url.searchParams.get('goal')) ?? 'any';
+	let filter = $state<MoveFilter>({ ...ANY_MOVE, goal });
 	let editing = $state.raw<Technique | null>(null);
 	const find = $derived(moveIndex(library.all));
 	const found = $derived(find(filter));
@@ -115,7 +117,7 @@
 					GOAL_IDS.map((g) => ({ value: g, label: goalInfo(g).label })),
 					'any goal'
 				)}
-				onchange={(goal) => set({ goal })}
+				onchange={(wanted) => set({ goal: wanted })}
 			/>
 			<span class="text-ink2 text-xs" role="status">
 				{#if library.loaded}{found.length} of {library.all.length}{/if}

@@ -24,6 +24,7 @@
 			goals.filter((g) => g.id !== id),
 			`Drop the goal ${goalInfo(id).label.toLowerCase()}`
 		);
+	const WHEN = { morning: 'In the morning', evening: 'In the evening', any: 'At any hour' } as const;
 	const WEIGHTS = [
 		{ value: '1', label: 'full weight' },
 		{ value: '0.5', label: 'half' },
@@ -70,7 +71,10 @@
 				</li>
 			{/each}
 		</ul>
-		<p class="text-ink3 pt-0.5 text-[11.5px] leading-[15px]">{goalInfo(c.goal).claim}</p>
+		<p class="text-ink3 pt-0.5 text-[11.5px] leading-[15px]">
+			{goalInfo(c.goal).claim} Measure {goalInfo(c.goal).measure}. {WHEN[goalInfo(c.goal).timeOfDay]}, {goalInfo(c.goal).perWeek} times a week.
+			<a class="dotted" href="/library?goal={c.goal}">Moves that serve it</a>
+		</p>
 	</section>
 {/each}
 {#if weightless}
