@@ -10,12 +10,13 @@ describe.each(RULES.map((r) => [r.id, r] as const))('%s', (id, rule) => {
 	const { findings, context } = judge(sequence, CONTEXT);
 	const finding = findings.find((f) => f.ruleId === id);
 	test('its example breaks it', () => expect(finding).toBeDefined());
-	test.runIf(rule.fix)('and its fix mends the example', () => {
-		const edit = fixIn(context, finding!);
-		expect(edit).not.toBeNull();
-		const after = judge(applyEdit(sequence, edit!), CONTEXT).findings;
-		expect(after.map((f) => f.key)).not.toContain(finding!.key);
-	});
+	if (rule.fix)
+		test('and its fix mends the example', () => {
+			const edit = fixIn(context, finding!);
+			expect(edit).not.toBeNull();
+			const after = judge(applyEdit(sequence, edit!), CONTEXT).findings;
+			expect(after.map((f) => f.key)).not.toContain(finding!.key);
+		});
 });
 
 test('more than thirty-four rules, with a fix for more than twenty', () => {
