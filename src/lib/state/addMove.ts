@@ -1,9 +1,7 @@
-import { embedTechnique } from '../core/sequence/embed';
-import { insertStep, joinEdits } from '../core/sequence/edits';
+import { insertMove } from '../core/sequence/embed';
 import { commit } from '../core/sequence/history';
 import { spotFor } from '../core/sequence/placement';
-import { keepPolicyLinks } from '../core/school/drainPolicy';
-import { applyEdit } from '../core/sequence/edits';
+import { withUpkeep } from '../core/school/drainPolicy';
 import { makeStep } from '../core/technique/makeStep';
 import type { Technique } from '../core/technique/technique.schema';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
@@ -20,11 +18,8 @@ export async function addMoveTo(
 	if (!stored) return null;
 	const { sequence, history } = stored;
 	const step = makeStep(technique, { id: repo.stamp().newId(), school: sequence.school });
-	const insertion = insertStep(sequence, step, spotFor(sequence, step.aim, null));
-	const along = isOwn ? embedTechnique(sequence, technique) : null;
-	const edit = along ? joinEdits(insertion.label, [insertion, along]) : insertion;
-	const upkeep = keepPolicyLinks(applyEdit(sequence, edit), DEFAULT_WORKING);
-	const draft = commit({ sequence, history }, upkeep ? joinEdits(edit.label, [edit, upkeep]) : edit);
+	const edit = insertMove(sequence, step, spotFor(sequence, step.aim, null), isOwn ? technique : null);
+	const draft = commit({ sequence, history }, withUpkeep(sequence, edit, DEFAULT_WORKING));
 	await repo.saveSequence(draft.sequence, draft.history);
 	return step.id;
 }

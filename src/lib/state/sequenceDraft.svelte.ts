@@ -1,7 +1,7 @@
 import { ZodError } from 'zod';
 import type { ExpandContext } from '../core/sequence/expand';
-import { keepPolicyLinks } from '../core/school/drainPolicy';
-import { applyEdit, joinEdits, type Edit } from '../core/sequence/edits';
+import { withUpkeep } from '../core/school/drainPolicy';
+import { applyEdit, type Edit } from '../core/sequence/edits';
 import { commit, redo, undo, type Draft } from '../core/sequence/history';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
@@ -67,19 +67,13 @@ export class SequenceDraft {
 	do(edit: Edit | null): boolean {
 		if (!edit) return false;
 		try {
-			this.#set(commit(this.#draft, this.#withUpkeep(edit)));
+			this.#set(commit(this.#draft, withUpkeep(this.sequence, edit, this.context.working)));
 			this.said = edit.label;
 			return true;
 		} catch (error) {
 			this.refusal = refusalWords(error);
 			return false;
 		}
-	}
-
-	/** Where the school keeps the drain links, they follow each edit and are taken back with it. */
-	#withUpkeep(edit: Edit): Edit {
-		const upkeep = keepPolicyLinks(applyEdit(this.sequence, edit), this.context.working);
-		return upkeep ? joinEdits(edit.label, [edit, upkeep]) : edit;
 	}
 
 	undo(): void {

@@ -5,14 +5,14 @@ import { expand } from '../sequence/expand';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
-import { dryStepsOf, filmLineOf, HAND_NEEDS, mlFor, needsFilm, zonesUnder } from './film';
+import { filmFactsOf, filmLineOf, HAND_NEEDS, mlFor, needsFilm, zonesUnder } from './film';
 import { MediumSchema } from './medium.schema';
 import { amountText, MEDIA, mediumById } from './media';
 
 const film = (sequence: Sequence) => {
 	const events = expand(sequence, CONTEXT);
 	const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]));
-	return { line: filmLineOf(sequence, events, byId), dry: dryStepsOf(sequence, events, byId) };
+	return { line: filmLineOf(sequence, events, byId), dry: filmFactsOf(sequence, events, byId).dry };
 };
 const of = (...steps: Step[]) => film(sequenceOf(steps));
 const wait = (seconds: number) =>

@@ -1,6 +1,7 @@
 import { ZONE_AREA_CM2 } from '../atlas/areas';
-import { NODE_CONTACTS, ZONE_GROUP } from '../atlas/graph';
-import { nodeOf, ownSideOf, placeOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
+import { ZONE_GROUP } from '../atlas/graph';
+import { zoneOf } from '../atlas/regionOf';
+import { ownSideOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { TimedEvent } from '../sequence/expand';
 import { sidesOf } from '../sequence/passes';
@@ -42,11 +43,7 @@ const needOf = (step: Step): number => (step.contact === 'tool' ? TOOL_NEEDS : H
 
 /** The zones under the places of a path: a node group lies under the skin of a zone. */
 export function zonesUnder(refs: readonly PlaceRef[]): { zone: ZoneId; own: Side | null }[] {
-	return refs.map((ref) => {
-		const place = placeOf(ref);
-		const node = nodeOf(place);
-		return { zone: node ? NODE_CONTACTS[node][0]! : (place as ZoneId), own: ownSideOf(ref) };
-	});
+	return refs.map((ref) => ({ zone: zoneOf(ref), own: ownSideOf(ref) }));
 }
 
 const areaOf = (zones: readonly ZoneId[], sides: number): number =>
@@ -209,15 +206,6 @@ export function filmFactsOf(
 		if (oily !== undefined) oiled.set(step.id, zoneOfKey(oily));
 	});
 	return { dry, oiled };
-}
-
-/** Steps that begin to slide where too little film is left. */
-export function dryStepsOf(
-	sequence: Sequence,
-	events: readonly TimedEvent[],
-	byId: ReadonlyMap<string, PlacedStep>
-): readonly DryStep[] {
-	return filmFactsOf(sequence, events, byId).dry;
 }
 
 /** The film over time, to be drawn. */

@@ -2,13 +2,13 @@ import { describe, expect, test } from 'vitest';
 import type { PlaceRef } from '../atlas/places';
 import { applyEdit } from '../sequence/edits';
 import type { Sequence, Step } from '../sequence/sequence.schema';
-import { stepsOf } from '../sequence/walk';
+import { endPlace, stepsOf } from '../sequence/walk';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
 import { DEFAULT_WORKING, WorkingSchema } from '../working/working.schema';
 import { fixIn, judge } from './judge';
 import { opennessAt } from './opennessAt';
 import { receiversOf } from './order/receiverClosed';
-import { endPlace, pairsOf } from './strokes';
+import { pairsOf } from './strokes';
 
 /** What each fix does, by example: the property test says that it works, these say how. */
 const fixed = (sequence: Sequence, ruleId: string): { label: string; after: Sequence } => {

@@ -12,8 +12,6 @@ import type { Edit } from '../sequence/edits';
 export const isStroke = (step: Step): boolean => step.places.length > 1 && !isStationary(step.motion);
 /** A stroke that moves fluid on purpose. */
 export const isFluidStroke = (step: Step): boolean => movesFluid(step) && isStroke(step);
-/** Where a stroke leaves its fluid: with a reversal, back at the start. */
-export const endPlace = (step: Step): PlaceRef => (step.reverse ? step.places[0]! : step.places.at(-1)!);
 
 export interface Pair {
 	readonly from: PlaceRef;

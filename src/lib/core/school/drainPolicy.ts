@@ -1,10 +1,10 @@
-import { isOutlet, placeOf, type PlaceRef } from '../atlas/places';
+import { isOutlet, placeOf } from '../atlas/places';
 import { zoneOf, regionOf, isFace } from '../atlas/regionOf';
 import { applyEdit, insertStep, joinEdits, makeEdit, removeSteps, type Edit } from '../sequence/edits';
 import type { TimedEvent } from '../sequence/expand';
 import { fillPath, linkRoute } from '../sequence/route';
 import type { Sequence, Step } from '../sequence/sequence.schema';
-import { stepsOf } from '../sequence/walk';
+import { endPlace, stepsOf } from '../sequence/walk';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import type { Working } from '../working/working.schema';
@@ -21,8 +21,6 @@ type Link = Extract<Step['end'], { kind: 'link' }>;
 /** The one step that the policy `end` writes. */
 export const FINAL_DRAIN_ID = 'policy-drain';
 const isPolicyLink = (step: Step): boolean => step.end.kind === 'link' && step.end.by === 'policy';
-/** Where what a step moved is left. */
-const leftAt = (step: Step): PlaceRef => (step.reverse ? step.places[0]! : step.places.at(-1)!);
 
 const WORK: readonly string[] = ['drain', 'lift', 'release', 'close'];
 /** A move on the face that leaves fluid somewhere. */
@@ -31,7 +29,7 @@ const leavesFluid = (step: Step): boolean =>
 	WORK.includes(step.aim) &&
 	step.places.length > 0 &&
 	isFace(regionOf(step.places[0]!)) &&
-	!isOutlet(placeOf(leftAt(step)));
+	!isOutlet(placeOf(endPlace(step)));
 
 /** What a run of moves has in common, by policy: a link comes where it changes. */
 const RUN_OF: Record<Exclude<School['drainPolicy'], 'end'>, (step: Step) => string> = {
@@ -62,10 +60,10 @@ function finalDrain(sequence: Sequence, working: Working): { step: Step; after: 
 	if (!last) return null;
 	const drained = steps.slice(steps.indexOf(last)).some((s) => !(mine(s) && isPolicyLink(s)) && reachesOutlet(s));
 	const { cheekRoute } = sequence.school;
-	const nodes = linkRoute(leftAt(last), cheekRoute);
+	const nodes = linkRoute(endPlace(last), cheekRoute);
 	const outlet = nodes.at(-1);
 	if (drained || !outlet) return null;
-	const places = fillPath([placeOf(leftAt(last)), ...nodes], cheekRoute);
+	const places = fillPath([placeOf(endPlace(last)), ...nodes], cheekRoute);
 	const end = { kind: 'link' as const, places: [outlet], pumps: working.linkPumps, by: 'policy' as const };
 	const step = makeStep(basicTechnique('closing-sweep'), {
 		id: FINAL_DRAIN_ID,
@@ -110,7 +108,7 @@ export function policyLinks(sequence: Sequence, working: Working): Map<string, L
 	moves.forEach((step, i) => {
 		const next = moves[i + 1];
 		if (next && RUN_OF[drainPolicy](next) === RUN_OF[drainPolicy](step)) return;
-		const places = linkRoute(leftAt(step), cheekRoute);
+		const places = linkRoute(endPlace(step), cheekRoute);
 		const free = step.end.kind === 'none' || isPolicyLink(step);
 		if (free && places.length) links.set(step.id, { kind: 'link', places, pumps: working.linkPumps, by: 'policy' });
 	});
@@ -146,6 +144,12 @@ export function keepPolicyLinks(sequence: Sequence, working: Working): Edit | nu
 	const links = keepLinks(sequence, working);
 	const final = keepFinalDrain(links ? applyEdit(sequence, links) : sequence, working);
 	return links && final ? joinEdits(links.label, [links, final]) : (links ?? final);
+}
+
+/** An edit with the upkeep that it calls for: one edit, undone as one. */
+export function withUpkeep(sequence: Sequence, edit: Edit, working: Working): Edit {
+	const upkeep = keepPolicyLinks(applyEdit(sequence, edit), working);
+	return upkeep ? joinEdits(edit.label, [edit, upkeep]) : edit;
 }
 
 /** Seconds that the links of the policy take in a sequence, both sides counted as they are done. */

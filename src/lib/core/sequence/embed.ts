@@ -1,7 +1,7 @@
 import type { Medium } from '../glide/medium.schema';
 import type { Technique } from '../technique/technique.schema';
-import { makeEdit, type Edit } from './edits';
-import type { Sequence } from './sequence.schema';
+import { insertStep, joinEdits, makeEdit, type Edit, type Spot } from './edits';
+import type { Sequence, Step } from './sequence.schema';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -22,4 +22,11 @@ export function embedMedium(sequence: Sequence, medium: Medium): Edit | null {
 	return makeEdit(sequence, `Take along ${medium.title}`, (draft) => {
 		draft.media = [...sequence.media.filter((m) => m.id !== medium.id), medium] as typeof draft.media;
 	});
+}
+
+/** Adds a step made from a technique; one's own technique comes along, as part of the same edit. */
+export function insertMove(sequence: Sequence, step: Step, spot: Spot, own: Technique | null): Edit {
+	const insertion = insertStep(sequence, step, spot);
+	const along = own && embedTechnique(sequence, own);
+	return along ? joinEdits(insertion.label, [insertion, along]) : insertion;
 }

@@ -1,3 +1,4 @@
+import type { PlaceRef } from '../atlas/places';
 import type { Level } from '../pressure/levels';
 import type { Block, Phase, Sequence, Step } from './sequence.schema';
 
@@ -42,3 +43,6 @@ export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step)) a
 
 /** Aims whose strokes move fluid on purpose. */
 export const movesFluid = (step: Step): boolean => step.aim === 'drain' || step.aim === 'close';
+
+/** Where a stroke leaves its fluid: with a reversal, back at the start. */
+export const endPlace = (step: Step): PlaceRef => (step.reverse ? step.places[0]! : step.places.at(-1)!);

@@ -7,8 +7,8 @@
 	import { graver } from '$lib/core/rules/rule';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { clock } from '$lib/core/sequence/describe';
-	import { addPhase, insertStep, joinEdits, newPhase, setHead } from '$lib/core/sequence/edits';
-	import { embedTechnique } from '$lib/core/sequence/embed';
+	import { addPhase, newPhase, setHead } from '$lib/core/sequence/edits';
+	import { insertMove } from '$lib/core/sequence/embed';
 	import { spotFor } from '$lib/core/sequence/placement';
 	import { makeStep } from '$lib/core/technique/makeStep';
 	import type { Technique } from '$lib/core/technique/technique.schema';
@@ -99,9 +99,9 @@
 	}
 	async function add(technique: Technique, way: readonly PlaceRef[]) {
 		const step = makeStep(technique, { id: newId(), places: way, school: draft.sequence.school });
-		const insertion = insertStep(draft.sequence, step, spotFor(draft.sequence, step.aim, draft.selectedId));
-		const own = app.own.techniques.some((t) => t.id === technique.id) ? embedTechnique(draft.sequence, technique) : null;
-		if (!draft.do(own ? joinEdits(insertion.label, [insertion, own]) : insertion)) return;
+		const own = app.own.techniques.some((t) => t.id === technique.id) ? technique : null;
+		const spot = spotFor(draft.sequence, step.aim, draft.selectedId);
+		if (!draft.do(insertMove(draft.sequence, step, spot, own))) return;
 		letGo();
 		draft.select(step.id);
 		tab = 'step';

@@ -2,10 +2,10 @@ import { placeOf } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
 import { fillPath } from '../../sequence/route';
 import type { Step } from '../../sequence/sequence.schema';
-import { peakLevel } from '../../sequence/walk';
+import { endPlace, peakLevel } from '../../sequence/walk';
 import { safeLevel } from '../../pressure/caps';
 import { stepOfFinding, type Rule } from '../rule';
-import { endPlace, isStroke } from '../strokes';
+import { isStroke } from '../strokes';
 
 const SHORT: readonly string[] = ['jawline', 'chin', 'marionette'];
 const JAW_AIMS: readonly string[] = ['drain', 'close', 'lift'];

@@ -5,7 +5,8 @@ import { sidesOf, type Pass } from '../../sequence/passes';
 import type { Step } from '../../sequence/sequence.schema';
 import { OPEN_ENOUGH, openBefore, openness } from '../openings';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
-import { endPlace, isFluidStroke } from '../strokes';
+import { endPlace } from '../../sequence/walk';
+import { isFluidStroke } from '../strokes';
 
 /** Small and inconstant nodes beside the smile fold: fluid passes them, nobody is told to open them. */
 const INCONSTANT: readonly NodeId[] = ['facial'];

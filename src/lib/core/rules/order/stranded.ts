@@ -15,9 +15,9 @@ import { setStep } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/passes';
 import { linkRoute } from '../../sequence/route';
 import type { Step } from '../../sequence/sequence.schema';
-import { movesFluid } from '../../sequence/walk';
+import { endPlace, movesFluid } from '../../sequence/walk';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
-import { endPlace, isStroke } from '../strokes';
+import { isStroke } from '../strokes';
 
 /** A place on a side, as a number: this is asked in the innermost loop. */
 type Spot = number;
