@@ -80,6 +80,12 @@ export class Repository {
 		return saveRecord<OwnRecord>(this.db, kind, OWN_SCHEMAS[kind].parse(draft), this.stamp());
 	}
 
+	/** Keeps an item of her own library, new or changed. */
+	async keepOwn(kind: OwnKind, item: OwnRecord['item']): Promise<Saved<OwnRecord>> {
+		const known = await tableOf(this.db, kind).get(item.id);
+		return this.saveOwn(kind, { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item });
+	}
+
 	/** Removes one's own technique, school or medium and hands it over, so that it can be put back. Sequences keep their copies. */
 	async removeOwn(kind: OwnKind, id: string): Promise<OwnRecord | undefined> {
 		const table = tableOf(this.db, kind);

@@ -57,12 +57,7 @@
 		editing = { ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) };
 	}
 	async function save(technique: Technique) {
-		const known = (await app.repo.techniques()).find((r) => r.id === technique.id);
-		const { now } = app.repo.stamp();
-		const done = await app.run(() =>
-			app.repo.saveOwn('technique', { id: technique.id, revision: known?.revision ?? 0, updatedAt: now, item: technique })
-		);
-		if (!done) return;
+		if (!(await app.run(() => app.repo.keepOwn('technique', technique)))) return;
 		editing = null;
 		await show(technique.id);
 	}

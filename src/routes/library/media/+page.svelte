@@ -14,9 +14,7 @@
 	let editing = $state.raw<Medium | null>(null);
 	const blank = (): Medium => ({ id: `own-${app.repo.stamp().newId()}`, title: '', halfLifeSeconds: 720, allergens: [], note: '' });
 	async function save(medium: Medium) {
-		const known = (await app.repo.media()).find((r) => r.id === medium.id);
-		const record = { id: medium.id, revision: known?.revision ?? 0, updatedAt: app.repo.stamp().now, item: medium };
-		if (await app.run(() => app.repo.saveOwn('medium', record))) editing = null;
+		if (await app.run(() => app.repo.keepOwn('medium', medium))) editing = null;
 	}
 	async function remove(medium: Medium) {
 		const record = await app.run(() => app.repo.removeOwn('medium', medium.id));

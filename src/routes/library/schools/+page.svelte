@@ -25,9 +25,7 @@
 		)
 	);
 	async function save(school: School) {
-		const known = (await app.repo.schools()).find((r) => r.id === school.id);
-		const record = { id: school.id, revision: known?.revision ?? 0, updatedAt: app.repo.stamp().now, item: school };
-		if (!(await app.run(() => app.repo.saveOwn('school', record)))) return;
+		if (!(await app.run(() => app.repo.keepOwn('school', school)))) return;
 		editing = null;
 		openId = school.id;
 	}
