@@ -6,7 +6,9 @@ import { idsOf, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../technique/vocabulary'
 export const MAX_TEXT = 2000;
 export const IdSchema = z.string().min(1).max(80);
 export const TextSchema = z.string().max(MAX_TEXT, `at most ${MAX_TEXT} characters are allowed here`);
-export const TitleSchema = z.string().min(1).max(200);
+/** Longest title, characters. */
+export const MAX_TITLE = 200;
+export const TitleSchema = z.string().min(1).max(MAX_TITLE);
 
 const seconds = z.number().min(0.1).max(3600);
 const count = z.int().min(1).max(1000);

@@ -1,0 +1,139 @@
+import { isDeepEqual } from './deepEqual';
+import { makeEdit, type Edit } from '../sequence/edits';
+import type { Block, Phase, Sequence, Step } from '../sequence/sequence.schema';
+import { PLAIN_HEAD } from './headLines';
+import type { Parsed, ParsedPhase } from './parse';
+import { writeStep } from './stepLine';
+
+/** Where both sides of a middle part are larger than this, lines are matched greedily instead of by their longest run. */
+const LCS_CELLS = 250_000;
+
+/** Pairs of indexes of lines that are the same on both sides, in order on both: the longest such run. */
+function commonRun(a: readonly string[], b: readonly string[]): [number, number][] {
+	let head = 0;
+	while (head < a.length && head < b.length && a[head] === b[head]) head++;
+	let tail = 0;
+	while (tail < a.length - head && tail < b.length - head && a.at(-1 - tail) === b.at(-1 - tail)) tail++;
+	const [n, m] = [a.length - head - tail, b.length - head - tail];
+	const pairs: [number, number][] = Array.from({ length: head }, (_, i) => [i, i]);
+	if (n && m && n * m <= LCS_CELLS) {
+		const best = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1));
+		for (let i = n - 1; i >= 0; i--)
+			for (let j = m - 1; j >= 0; j--)
+				best[i]![j] =
+					a[head + i] === b[head + j] ? best[i + 1]![j + 1]! + 1 : Math.max(best[i + 1]![j]!, best[i]![j + 1]!);
+		for (let i = 0, j = 0; i < n && j < m;) {
+			if (a[head + i] === b[head + j]) pairs.push([head + i++, head + j++]);
+			else if (best[i + 1]![j]! >= best[i]![j + 1]!) i++;
+			else j++;
+		}
+	}
+	for (let k = tail; k > 0; k--) pairs.push([a.length - k, b.length - k]);
+	return pairs;
+}
+
+/**
+ * For each of the new lines, which of the old ones it is: the same lines in the same order first, then the same line
+ * elsewhere (it was moved), then what stands at the same place between two that stayed (it was changed). -1: it is new.
+ */
+export function alignLines(before: readonly string[], after: readonly string[]): number[] {
+	const from = new Array<number>(after.length).fill(-1);
+	const taken = new Set<number>();
+	const pair = (i: number, j: number) => {
+		from[j] = i;
+		taken.add(i);
+	};
+	const kept = commonRun(before, after);
+	for (const [i, j] of kept) pair(i, j);
+	const free = new Map<string, number[]>();
+	before.forEach((line, i) => {
+		if (!taken.has(i)) free.set(line, [...(free.get(line) ?? []), i]);
+	});
+	after.forEach((line, j) => {
+		const i = from[j] === -1 ? free.get(line)?.shift() : undefined;
+		if (i !== undefined) pair(i, j);
+	});
+	const stops = [...kept, [before.length, after.length] as [number, number]];
+	let [i0, j0] = [0, 0];
+	for (const [i1, j1] of stops) {
+		const olds = Array.from({ length: i1 - i0 }, (_, k) => i0 + k).filter((i) => !taken.has(i));
+		for (let j = j0; j < j1; j++) {
+			if (from[j] !== -1) continue;
+			const old = olds.shift();
+			if (old !== undefined) pair(old, j);
+		}
+		[i0, j0] = [i1 + 1, j1 + 1];
+	}
+	return from;
+}
+
+const lineOf = (step: Step): string => writeStep(step).join('\n');
+
+/** Phases with the ids that they had: by title first, then by where they stand. */
+function phaseOf(parsed: ParsedPhase, at: number, phases: readonly Phase[], taken: Set<string>): Phase | undefined {
+	const free = phases.filter((p) => !taken.has(p.id));
+	const found = free.find((p) => p.title === parsed.title) ?? free.find((p) => p.id === phases[at]?.id);
+	if (found) taken.add(found.id);
+	return found;
+}
+
+/**
+ * The sequence as a text says it, its ids kept by aligning lines with what it was: history, mutes, the selection
+ * and a session's record keep meaning the same steps.
+ * @param parsed without troubles
+ * @param newId gives an id for what is new
+ */
+export function withText(previous: Sequence, parsed: Parsed, newId: () => string): Sequence {
+	const old = previous.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps));
+	const drafts = parsed.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps.map((s) => s.step)));
+	const from = alignLines(
+		old.map(lineOf),
+		drafts.map((d) => lineOf(d as Step))
+	);
+	let n = 0;
+	const stepOf = (draft: Omit<Step, 'id'>): Step => {
+		const known = old[from[n++]!];
+		const made: Step = { ...draft, id: known?.id ?? newId() };
+		return known && isDeepEqual(known, made) ? known : made;
+	};
+	const taken = new Set<string>();
+	const matched = parsed.phases.map((phase, p) => phaseOf(phase, p, previous.phases, taken));
+	const phases = parsed.phases.map((phase, p): Phase => {
+		const known = matched[p];
+		const blocks = phase.blocks.map((block, b): Block => ({
+			id: known?.blocks[b]?.id ?? newId(),
+			title: block.title,
+			sides: block.sides,
+			steps: block.steps.map((s) => stepOf(s.step))
+		}));
+		return { id: known?.id ?? newId(), title: phase.title, exitAfter: phase.exitAfter, blocks };
+	});
+	const { title, school, budgetSeconds } = previous;
+	return { ...previous, ...PLAIN_HEAD, title, school, budgetSeconds, ...parsed.head, phases };
+}
+
+/** An edit that turns one sequence into another, touching only what differs; null where nothing does. */
+export function editTo(before: Sequence, after: Sequence, label: string): Edit | null {
+	const edit = makeEdit(before, label, (draft) => {
+		for (const key of Object.keys(after) as (keyof Sequence)[])
+			if (key !== 'phases' && !isDeepEqual(before[key], after[key])) Object.assign(draft, { [key]: after[key] });
+		const ids = (s: Sequence) =>
+			s.phases.map((p) => [p.id, p.title, p.exitAfter, p.blocks.map((b) => [b.id, b.title, b.sides])]);
+		if (!isDeepEqual(ids(before), ids(after))) {
+			if (!isDeepEqual(before.phases, after.phases)) Object.assign(draft, { phases: after.phases });
+			return;
+		}
+		after.phases.forEach((phase, p) =>
+			phase.blocks.forEach((block, b) => {
+				const was = before.phases[p]!.blocks[b]!.steps;
+				const now = draft.phases[p]!.blocks[b]!;
+				if (was.length === block.steps.length && was.every((s, i) => s.id === block.steps[i]!.id))
+					block.steps.forEach((step, s) => {
+						if (!isDeepEqual(was[s], step)) Object.assign(now.steps, { [s]: step });
+					});
+				else Object.assign(now, { steps: block.steps });
+			})
+		);
+	});
+	return edit.patch.length ? edit : null;
+}

@@ -1,0 +1,127 @@
+import { alignmentOf, neighboursOf } from '../atlas/graph';
+import { labelOf, PLACE_IDS, placeOf, type PlaceId } from '../atlas/places';
+import type { Technique } from '../technique/technique.schema';
+import { AIMS, type Aim } from '../technique/vocabulary';
+import { CLAUSES } from './clauses';
+import { HEAD_LINES } from './headLines';
+import { PLACE_WORDS } from './placeWords';
+import { plain, tokensOf, type Token } from './reader';
+import { AIM_WORDS } from './stepLine';
+
+export interface Completion {
+	/** What is written. */
+	readonly text: string;
+	/** What it is, beside it. */
+	readonly detail: string;
+	readonly kind: 'aim' | 'place' | 'clause' | 'move' | 'line';
+}
+export interface Completions {
+	/** Index in the line from which what is typed is replaced. */
+	readonly from: number;
+	readonly options: readonly Completion[];
+}
+
+export interface CompleteOptions {
+	/** Moves of the library that suit an aim on these places, likeliest first. */
+	readonly movesFor?: (aim: Aim, places: readonly PlaceId[]) => readonly Technique[];
+	/** The line may also be of the head, a phase or a block: in a whole text, not in the command line. */
+	readonly whole?: boolean;
+}
+
+const place = (id: PlaceId): Completion => ({ text: id, detail: labelOf(id), kind: 'place' });
+
+/** Places in anatomical order; those to which a stroke runs on from here come first, with the flow before the others. */
+function placesAfter(from: PlaceId | null): Completion[] {
+	if (!from) return PLACE_IDS.map(place);
+	const near = [...neighboursOf(from)].sort(
+		(a, b) => Number(alignmentOf(from, b) === 'with') - Number(alignmentOf(from, a) === 'with')
+	);
+	return [...near, ...PLACE_IDS.filter((id) => !near.includes(id) && id !== from)].map(place);
+}
+
+const lineStarts: readonly Completion[] = [
+	{ text: '~ ', detail: 'a phase and its title', kind: 'line' },
+	{ text: '~~ side by side', detail: 'a block: one side, then the other', kind: 'line' },
+	{ text: '~~ one by one', detail: 'a block whose steps have their own sides', kind: 'line' },
+	...HEAD_LINES.filter((h) => h.example).map((h): Completion => ({ text: `${h.key} `, detail: h.says, kind: 'line' }))
+];
+const aims: readonly Completion[] = (Object.keys(AIMS) as Aim[]).map((aim) => ({
+	text: `${aim} `,
+	detail: 'a step: what it is for',
+	kind: 'aim'
+}));
+
+/** The tokens up to the cursor; null inside of a text that is not closed yet, where nothing is offered. */
+function tokensBefore(line: string): Token[] | null {
+	try {
+		return tokensOf(line);
+	} catch {
+		return null;
+	}
+}
+
+const placesIn = (tokens: readonly Token[]): PlaceId[] =>
+	tokens.flatMap((t) => {
+		const found = PLACE_WORDS.get(plain(t.value));
+		return found ? [placeOf(found)] : [];
+	});
+
+function clauseOptions(done: readonly Token[][], aim: Aim | undefined, options: CompleteOptions): Completion[] {
+	const written = done.map((tokens) => plain(tokens.map((t) => t.value).join('-')));
+	const used = CLAUSES.filter((c) => c.words.some((w) => written.includes(plain(w))));
+	const places = placesIn(done[0] ?? []);
+	const moves = aim && done.length === 1 ? (options.movesFor?.(aim, places) ?? []) : [];
+	return [
+		...moves.map((t): Completion => ({ text: `as ${t.id}`, detail: t.title, kind: 'move' })),
+		...CLAUSES.filter((c) => !c.below && !used.includes(c)).flatMap((c) =>
+			c.words.map((text): Completion => ({ text, detail: c.says.split('. ')[0]!.replace(/\.$/, ''), kind: 'clause' }))
+		)
+	];
+}
+
+/**
+ * What may be written at the end of a line that is being typed.
+ * @param line the line up to the cursor
+ */
+export function complete(line: string, options: CompleteOptions = {}): Completions | null {
+	if (/^\s*\.\./.test(line)) {
+		const below = CLAUSES.filter((c) => c.below).flatMap((c) =>
+			c.words.map((text): Completion => ({ text, detail: c.says, kind: 'clause' }))
+		);
+		return {
+			from: line.lastIndexOf('..') + (line.endsWith('.') ? 2 : /\.\.\s*/.exec(line)![0].length),
+			options: below
+		};
+	}
+	const tokens = tokensBefore(line);
+	if (!tokens || /^\s*~/.test(line)) return null;
+	const open = tokens.at(-1);
+	const typing = open?.kind === 'word' && open.endColumn - 1 === line.length;
+	const start = typing ? open.column - 1 : line.length;
+	const before = typing ? tokens.slice(0, -1) : tokens;
+	if (!before.length) return { from: start, options: options.whole ? [...aims, ...lineStarts] : aims };
+	const groups: Token[][] = [[]];
+	for (const token of before) {
+		if (token.value === ',' && token.kind === 'sign') groups.push([]);
+		else groups.at(-1)!.push(token);
+	}
+	const clause = groups.at(-1)!;
+	const aim = AIM_WORDS.get(plain(before[0]!.value));
+	if (!aim) return null;
+	const wayClause =
+		groups.length === 1 || ['then', 'stops'].includes(clause[0]?.value ?? '') || clause.at(-1)?.value === 'at';
+	if (wayClause) {
+		const joint = clause.at(-1)?.value;
+		const from = joint === '>' ? (placesIn(clause).at(-1) ?? null) : null;
+		const wants = groups.length === 1 && clause.length === 1;
+		if (!wants && joint !== '>' && joint !== '+' && joint !== 'then' && joint !== 'stops' && joint !== 'at')
+			return null;
+		return { from: start, options: placesAfter(from) };
+	}
+	if (clause.length) {
+		// A clause of several words: what begins as it does.
+		const first = clause[0]!;
+		return { from: first.column - 1, options: clauseOptions(groups.slice(0, -1), aim, options) };
+	}
+	return { from: start, options: clauseOptions(groups.slice(0, -1), aim, options) };
+}

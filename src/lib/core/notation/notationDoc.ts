@@ -1,0 +1,138 @@
+import { LEVEL_NAMES } from '../pressure/levels';
+import { AIMS, CONTACTS, type Aim, type Contact } from '../technique/vocabulary';
+import { CLAUSES } from './clauses';
+import { AIM_DEFAULTS } from './defaults';
+import { HEAD_LINES } from './headLines';
+import { NOTATION_LINE } from './parse';
+import { contactWord, MOTION_WORDS, motionWord } from './words';
+
+/** The text that the page shows; the test reads it without a trouble. */
+export const SAMPLE = `${NOTATION_LINE}
+title Morning ferry
+school outlet-first
+time 10:00
+goals morning-depuff 1, under-eye 0.5
+
+~ Open
+settle decollete, 3 breaths
+open n:terminus
+open n:submandibular + n:tonsillar, 7 (5 to 10)
+
+~ Face, may end here
+drain chin > jawline > under-jaw > n:submandibular, index hook, 8 each side
+drain lower-eyelid > n:preauricular, ring finger, in turn from right, then n:tonsillar > n:terminus 3 pumps
+.. note "slower near the scar"
+~~ side by side
+release masseter, knuckles, firm, 40 s
+lift jawline > preauricular, with stone-plate long-concave 15°, 5
+
+~ Close
+close n:tonsillar > sternocleidomastoid > n:terminus
+`;
+
+const code = (text: string): string => `\`${text.replaceAll('|', '\\|')}\``;
+const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
+	`| ${head.join(' | ')} |`,
+	`| ${head.map(() => '---').join(' | ')} |`,
+	...rows.map((row) => `| ${row.join(' | ')} |`)
+];
+
+/** docs/notation.md, made from the grammar itself. */
+export function notationDoc(): string {
+	return `${[
+		'# The notation',
+		'',
+		'<!-- Made from src/lib/core/notation by `npm run docs`; a test keeps both the same. -->',
+		'',
+		'A sequence as text: to type it at the speed of speech, to read it, to mail it, to compare it. It says everything of a sequence but',
+		'its ids, its undo history and the findings that were set aside. `parse` reads it, `print` writes it, and what is written is read back',
+		'the same, whatever the sequence.',
+		'',
+		'```',
+		SAMPLE.trimEnd(),
+		'```',
+		'',
+		'## Lines',
+		'',
+		...table(
+			['line', 'what it is'],
+			[
+				[
+					code(NOTATION_LINE),
+					'The first line: the notation and its version. It may be left out; a newer version is refused.'
+				],
+				[code('~ <title>, may end here'), 'A phase. “may end here”: a short version may stop after it.'],
+				[
+					code('~~ side by side [from right] ["<title>"]'),
+					'A block whose steps are all done on one side, then all on the other; they have no side of their own.'
+				],
+				[
+					code('~~ one by one ["<title>"]'),
+					'A block whose steps have their own sides. Where a phase has one such block only, the line is left out.'
+				],
+				[code('~~ nothing'), 'The phase has no block at all.'],
+				[code('<aim> <way>, <clause>, <clause> …'), 'A step. Clauses come in any order, each once.'],
+				[code('.. <clause>'), 'Goes on with the step above: its texts stand there.']
+			]
+		),
+		'',
+		'## Ways',
+		'',
+		'A place is written by its id (`lower-eyelid`, `n:submandibular`) or its label, with `:left` or `:right` where the way crosses the midline.',
+		'`>` leads from one place to the next, and fills what lies between by the route of the drainage, on the cheek as the school prefers.',
+		'`+` adds a place and leaves the gap as it is: for moves that stay on several places, or a way that is meant to jump.',
+		'',
+		'## Clauses of a step',
+		'',
+		...table(
+			['form', 'what it says', 'example'],
+			CLAUSES.map((c) => [code(c.form), c.says, code(c.below ? `.. ${c.example}` : c.example)])
+		),
+		'',
+		'`as <move>` begins from a move of the library, by its id, with all that it says; what the line says besides wins. It is written back in',
+		'full, so that the text means the same with another library.',
+		'',
+		`Contacts: ${(Object.keys(CONTACTS) as Contact[])
+			.filter((c) => c !== 'tool')
+			.map(contactWord)
+			.join(', ')}.`,
+		'',
+		`Motions: ${[...new Set(MOTION_WORDS.values())].map(motionWord).join(', ')}.`,
+		'',
+		'## What goes without saying',
+		'',
+		'What a line leaves out follows from its aim (working values). A dose without a range is three fifths to three halves of its target.',
+		'Side: both.',
+		'',
+		...table(
+			['aim', 'contact', 'motion on one place', 'along a way', 'pressure', 'dose', 'pace'],
+			(Object.keys(AIMS) as Aim[]).map((aim) => {
+				const d = AIM_DEFAULTS[aim];
+				return [
+					aim,
+					contactWord(d.contact),
+					motionWord(d.spot),
+					motionWord(d.way),
+					LEVEL_NAMES[d.pressure],
+					`${d.dose[1]} ${d.dose[0]}`,
+					`${d.paceSeconds} s`
+				];
+			})
+		),
+		'',
+		'## The head',
+		'',
+		'Without a line of its kind, title, school and time stay as they are; everything else is at its plainest.',
+		'',
+		...table(
+			['form', 'what it says', 'example'],
+			HEAD_LINES.map((h) => [code(h.form), h.says, h.example ? code(h.example) : ''])
+		),
+		'',
+		'## Troubles',
+		'',
+		'Each says its line, its column and what was expected. Reading goes on with the next line. The editor keeps the last sequence that could be',
+		'read while the text has troubles. Ids stay with their lines: the same line keeps its id wherever it goes, and a line between two that',
+		'stayed keeps the id of the one that stood there.'
+	].join('\n')}\n`;
+}

@@ -1,0 +1,199 @@
+import { MAX_TITLE } from '../sequence/common.schema';
+import type { Block, Step } from '../sequence/sequence.schema';
+import { MAX_STEPS } from '../sequence/sequence.schema';
+import type { CheekRoute } from '../sequence/route';
+import type { Technique } from '../technique/technique.schema';
+import { HEAD_LINES, readTitle, type Head } from './headLines';
+import { Misread, Reader, tokensOf, type Trouble } from './reader';
+import { readStep } from './stepLine';
+
+/** Version of the notation; any change that older readers do not understand bumps it. */
+export const NOTATION_VERSION = 1;
+/** The first line of a whole text. */
+export const NOTATION_LINE = `soft-tide notation ${NOTATION_VERSION}`;
+/** More troubles than this are not listed: the text is something else. */
+const MAX_TROUBLES = 100;
+
+export interface ParsedStep {
+	readonly step: Omit<Step, 'id'>;
+	/** Its line, from 1. */
+	readonly line: number;
+}
+export interface ParsedBlock {
+	readonly title: string;
+	readonly sides: Block['sides'];
+	readonly steps: ParsedStep[];
+}
+export interface ParsedPhase {
+	readonly title: string;
+	readonly exitAfter: boolean;
+	readonly blocks: ParsedBlock[];
+}
+export interface Parsed {
+	readonly head: Partial<Head>;
+	readonly phases: readonly ParsedPhase[];
+	/** Empty where all of it was understood. */
+	readonly troubles: readonly Trouble[];
+}
+
+export interface ParseOptions {
+	readonly techniqueOf?: (name: string) => Technique | undefined;
+	/** The cheek route of the school, until a head line names a school. */
+	readonly cheekRoute?: CheekRoute;
+}
+
+/** Steps that stand before the first phase belong to one of this title. */
+const FIRST_PHASE = 'Steps';
+
+class Parser {
+	head: Partial<Head> = {};
+	phases: ParsedPhase[] = [];
+	troubles: Trouble[] = [];
+	#count = 0;
+	/** The step line whose texts may still follow. */
+	#open: { line: number; text: string; from: number; below: Reader[] } | null = null;
+
+	constructor(private readonly options: ParseOptions) {}
+
+	line(number: number, text: string): void {
+		try {
+			// A mail program puts signs of quotation before what it hands on.
+			const from = /^[\s>\u200b\ufeff]*/.exec(text)![0].length;
+			const body = text.slice(from).trimEnd();
+			if (!body) return;
+			if (body.startsWith('..')) return this.#below(number, text, from + 2);
+			this.finish();
+			if (/^soft-tide\b/i.test(body)) return this.#version(body, from);
+			if (body.startsWith('~~')) return this.#block(body.slice(2), from + 2);
+			if (body.startsWith('~')) return this.#phase(body.slice(1), from + 1);
+			const key = HEAD_LINES.find((h) => new RegExp(`^${h.key}(?=[\\s"{])`, 'i').test(body));
+			if (key) return this.#headLine(key, body.slice(key.key.length), from + key.key.length);
+			this.#open = { line: number, text: text.trimEnd(), from, below: [] };
+		} catch (error) {
+			this.#trouble(number, error);
+		}
+	}
+
+	/** The step whose lines are over is read. */
+	finish(): void {
+		const open = this.#open;
+		this.#open = null;
+		if (!open) return;
+		try {
+			const block = this.#lastBlock();
+			const step = readStep(tokensOf(open.text, open.from), open.below, {
+				cheekRoute: this.head.school?.cheekRoute ?? this.options.cheekRoute ?? 'either',
+				techniqueOf: this.options.techniqueOf,
+				inBlock: block.sides !== 'asSteps'
+			});
+			if (++this.#count > MAX_STEPS)
+				throw new Misread(`At most ${MAX_STEPS} steps are allowed in a sequence.`, 1, open.text.length + 1);
+			block.steps.push({ step, line: open.line });
+		} catch (error) {
+			this.#trouble(open.line, error);
+		}
+	}
+
+	#below(number: number, text: string, from: number): void {
+		if (!this.#open)
+			throw new Misread('A line that begins with two dots belongs under a step.', 1, text.length + 1, [
+				'a step before it'
+			]);
+		const tokens = tokensOf(text, from);
+		this.#open.below.push(new Reader(tokens, text.trimEnd().length + 1, number));
+	}
+
+	#version(body: string, from: number): void {
+		const version = Number(/notation\s+(\d+)/i.exec(body)?.[1]);
+		if (!Number.isInteger(version))
+			throw new Misread('The first line names the notation and its version.', from + 1, from + body.length + 1, [
+				NOTATION_LINE
+			]);
+		if (version > NOTATION_VERSION)
+			throw new Misread(
+				`This text was written by a newer version of Soft Tide (notation ${version}; this one reads ${NOTATION_VERSION}). Update Soft Tide, or have it exported as a file of an older version.`,
+				from + 1,
+				from + body.length + 1,
+				[NOTATION_LINE]
+			);
+	}
+
+	#headLine(line: (typeof HEAD_LINES)[number], rest: string, from: number): void {
+		const found = line.read(rest, from);
+		const { techniques = [], media = [] } = found;
+		this.head = {
+			...this.head,
+			...found,
+			...(techniques.length ? { techniques: [...(this.head.techniques ?? []), ...techniques] } : {}),
+			...(media.length ? { media: [...(this.head.media ?? []), ...media] } : {})
+		};
+	}
+
+	#phase(rest: string, from: number): void {
+		const exitAfter = /,\s*may end here\s*$/i.test(rest);
+		const title = readTitle(exitAfter ? rest.replace(/,\s*may end here\s*$/i, '') : rest, from);
+		if (!title || title.length > MAX_TITLE)
+			throw new Misread(`A title has 1 to ${MAX_TITLE} characters.`, from + 1, from + rest.length + 1, ['a title']);
+		this.phases.push({ title, exitAfter, blocks: [] });
+	}
+
+	#block(rest: string, from: number): void {
+		const reader = new Reader(tokensOf(' '.repeat(from) + rest, from), from + rest.length + 1);
+		const phase = this.#lastPhase();
+		if (reader.eat('nothing')) {
+			reader.end();
+			this.#emptyPhases.add(phase);
+			return;
+		}
+		const each = reader.eat('side', 'by', 'side');
+		if (!each && !reader.eat('one', 'by', 'one')) reader.fail(['side by side', 'one by one']);
+		const right = each && reader.eat('from', 'right');
+		if (each && !right) reader.eat('from', 'left');
+		const title = reader.done ? '' : reader.text('a title');
+		reader.end();
+		phase.blocks.push({ title, sides: each ? { each: true, first: right ? 'right' : 'left' } : 'asSteps', steps: [] });
+	}
+
+	readonly #emptyPhases = new Set<ParsedPhase>();
+
+	#lastPhase(): ParsedPhase {
+		if (!this.phases.length) this.phases.push({ title: FIRST_PHASE, exitAfter: false, blocks: [] });
+		return this.phases.at(-1)!;
+	}
+
+	#lastBlock(): ParsedBlock {
+		const phase = this.#lastPhase();
+		if (!phase.blocks.length) phase.blocks.push({ title: '', sides: 'asSteps', steps: [] });
+		return phase.blocks.at(-1)!;
+	}
+
+	#trouble(number: number, error: unknown): void {
+		if (!(error instanceof Misread)) throw error;
+		const { column, endColumn, message, expected, line = number } = error;
+		this.troubles.push({ line, column, endColumn: Math.max(column + 1, endColumn), message, expected });
+	}
+
+	end(): Parsed {
+		this.finish();
+		for (const phase of this.phases)
+			if (!phase.blocks.length && !this.#emptyPhases.has(phase))
+				phase.blocks.push({ title: '', sides: 'asSteps', steps: [] });
+		return { head: this.head, phases: this.phases, troubles: this.troubles };
+	}
+}
+
+/**
+ * Reads a text of the notation: a whole sequence, or some lines of one. It reads on after a trouble and names all of them.
+ * @param text at most a few megabytes; lines end with a line feed, with or without a carriage return
+ */
+export function parse(text: string, options: ParseOptions = {}): Parsed {
+	const parser = new Parser(options);
+	const lines = text.split('\n');
+	for (let i = 0; i < lines.length && parser.troubles.length < MAX_TROUBLES; i++)
+		parser.line(i + 1, lines[i]!.replace(/\r$/, ''));
+	return parser.end();
+}
+
+/** Where and what, in one sentence: what a screen reader says and an answer of the server holds. */
+export const troubleText = ({ line, column, message, expected }: Trouble): string =>
+	`Line ${line}, column ${column}: ${message}${expected.length ? ` Expected: ${expected.slice(0, 6).join(', or ')}.` : ''}`;

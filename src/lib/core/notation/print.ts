@@ -1,0 +1,34 @@
+import type { Phase, Sequence, Step } from '../sequence/sequence.schema';
+import { inQuotes } from './clause';
+import { HEAD_LINES, titleWord } from './headLines';
+import { NOTATION_LINE } from './parse';
+import { writeStep } from './stepLine';
+
+function blockLine(block: Phase['blocks'][number]): string {
+	const how = block.sides === 'asSteps' ? 'one by one' : 'side by side';
+	const first = block.sides !== 'asSteps' && block.sides.first === 'right' ? ' from right' : '';
+	return `~~ ${how}${first}${block.title ? ` ${inQuotes(block.title)}` : ''}`;
+}
+
+/** The lines of a phase: its title, its blocks where there is something to say of them, its steps. */
+export function writePhase(phase: Phase): string[] {
+	const [only] = phase.blocks;
+	const plain = phase.blocks.length === 1 && only!.sides === 'asSteps' && only!.title === '';
+	return [
+		`~ ${titleWord(phase.title)}${phase.exitAfter ? ', may end here' : ''}`,
+		...(phase.blocks.length ? [] : ['~~ nothing']),
+		...phase.blocks.flatMap((block) => [...(plain ? [] : [blockLine(block)]), ...block.steps.flatMap(writeStep)])
+	];
+}
+
+/** The head, line by line. */
+export const writeHead = (sequence: Sequence): string[] =>
+	HEAD_LINES.flatMap((line) => line.write(sequence).map((rest) => `${line.key} ${rest}`));
+
+/** A whole sequence as text: everything but ids, history and mutes. */
+export const print = (sequence: Sequence): string =>
+	[NOTATION_LINE, ...writeHead(sequence), ...sequence.phases.flatMap((p) => ['', ...writePhase(p)]), ''].join('\n');
+
+/** Some steps as text for the clipboard; with the version, so that another Soft Tide knows what it reads. */
+export const printSteps = (steps: readonly Step[]): string =>
+	[NOTATION_LINE, ...steps.flatMap(writeStep), ''].join('\n');

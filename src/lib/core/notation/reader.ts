@@ -1,0 +1,205 @@
+/** One word, number, text or sign of a line, with where it stands. Columns count from 1, as an editor shows them. */
+export interface Token {
+	readonly kind: 'word' | 'number' | 'text' | 'sign';
+	/** As written; of a text, what it says. */
+	readonly value: string;
+	readonly column: number;
+	/** Column after its last character. */
+	readonly endColumn: number;
+}
+
+/** What is wrong at a place of the notation: where, why, and what would be understood there. */
+export interface Trouble {
+	/** From 1. */
+	readonly line: number;
+	/** From 1. */
+	readonly column: number;
+	readonly endColumn: number;
+	readonly message: string;
+	readonly expected: readonly string[];
+}
+
+/** Thrown inside the reader only; `parse` turns it into a trouble with its line. */
+export class Misread extends Error {
+	constructor(
+		message: string,
+		readonly column: number,
+		readonly endColumn: number,
+		readonly expected: readonly string[] = [],
+		/** Given where it is another line than the one being read. */
+		readonly line?: number
+	) {
+		super(message);
+	}
+}
+
+/** Quotation marks that mail programs put in the place of straight ones, each with what may close it. */
+const QUOTES: Record<string, string> = { '“': '”“', '„': '“”', '«': '»' };
+const WORD = /^\p{L}[\p{L}\d_]*(?:[-:’'][\p{L}\d_]+)*/u;
+const NUMBER = /^\d+(?:\.\d+)?(?:e[+-]?\d+)?/;
+
+/** A quoted text from its opening mark: what it says, and its length in the line. */
+function quoted(rest: string, column: number): { value: string; length: number } {
+	const closers = QUOTES[rest[0]!];
+	if (closers) {
+		const end = [...rest].findIndex((c, i) => i > 0 && closers.includes(c));
+		if (end < 0)
+			throw new Misread('This text is opened and never closed.', column, column + rest.length, ['a closing "']);
+		return { value: rest.slice(1, end), length: end + 1 };
+	}
+	const found = /^"(?:[^"\\]|\\.)*"/.exec(rest)?.[0];
+	if (!found) throw new Misread('This text is opened and never closed.', column, column + rest.length, ['a closing "']);
+	try {
+		return { value: JSON.parse(found) as string, length: found.length };
+	} catch {
+		throw new Misread('A sign in this text has a backslash that means nothing.', column, column + found.length, [
+			'\\" for a quotation mark, \\n for a new line, \\\\ for a backslash'
+		]);
+	}
+}
+
+/** The tokens of a line. @throws {Misread} at a sign that has no meaning, or a text that is never closed */
+export function tokensOf(line: string, from = 0): Token[] {
+	const tokens: Token[] = [];
+	let at = from;
+	const push = (kind: Token['kind'], value: string, length: number) => {
+		tokens.push({ kind, value, column: at + 1, endColumn: at + 1 + length });
+		at += length;
+	};
+	while (at < line.length) {
+		const rest = line.slice(at);
+		const word = WORD.exec(rest)?.[0];
+		const number = NUMBER.exec(rest)?.[0];
+		if (/^[\s\u200b\ufeff]/.test(rest)) at += 1;
+		else if (word) push('word', word, word.length);
+		else if (number) push('number', number, number.length);
+		else if (rest[0] === '"' || QUOTES[rest[0]!]) {
+			const { value, length } = quoted(rest, at + 1);
+			push('text', value, length);
+		} else if ('>+,()×°→–-'.includes(rest[0]!))
+			push('sign', rest[0] === '→' ? '>' : rest[0] === '–' ? '-' : rest[0]!, 1);
+		else
+			throw new Misread(`“${rest[0]}” means nothing here.`, at + 1, at + 2, [
+				'a place',
+				'a comma',
+				'a text in "quotes"'
+			]);
+	}
+	return tokens;
+}
+
+/** Words compared without capitals, and with a hyphen as a space. */
+export const plain = (text: string): string => text.toLowerCase().trim().replaceAll(' ', '-');
+
+/** Reads the tokens of one clause from left to right. */
+export class Reader {
+	#at = 0;
+	constructor(
+		readonly tokens: readonly Token[],
+		/** Column after the clause: where something is missing. */
+		readonly endColumn: number,
+		/** Its line, where it is not that of the step. */
+		readonly line?: number
+	) {}
+
+	get column(): number {
+		return this.tokens[0]?.column ?? this.endColumn;
+	}
+	get next(): Token | undefined {
+		return this.tokens[this.#at];
+	}
+	get done(): boolean {
+		return this.#at >= this.tokens.length;
+	}
+	/** The tokens not yet read. */
+	get rest(): readonly Token[] {
+		return this.tokens.slice(this.#at);
+	}
+
+	/** Passes over some words if they come next. */
+	eat(...words: readonly string[]): boolean {
+		if (!words.every((w, i) => this.tokens[this.#at + i]?.value.toLowerCase() === w)) return false;
+		this.#at += words.length;
+		return true;
+	}
+
+	/** @throws {Misread} if the words do not come next */
+	need(...words: readonly string[]): void {
+		if (!this.eat(...words)) this.fail([words.join(' ')]);
+	}
+
+	number(what: string): number {
+		const token = this.next;
+		if (token?.kind !== 'number') return this.fail([what]);
+		this.#at += 1;
+		return Number(token.value);
+	}
+
+	text(what: string): string {
+		const token = this.next;
+		if (token?.kind !== 'text') return this.fail([`${what} in "quotes"`]);
+		this.#at += 1;
+		return token.value;
+	}
+
+	/** A word, or a text in quotes. */
+	name(what: string): string {
+		const token = this.next;
+		if (token?.kind !== 'word' && token?.kind !== 'text') return this.fail([what]);
+		this.#at += 1;
+		return token.value;
+	}
+
+	/** The longest run of words that a table knows; null where none begins here. */
+	phrase<T>(table: ReadonlyMap<string, T>): T | null {
+		let end = this.#at;
+		while (this.tokens[end] && ['word', 'number'].includes(this.tokens[end]!.kind) && end - this.#at < 7) end += 1;
+		for (; end > this.#at; end--) {
+			const words = this.tokens.slice(this.#at, end).map((t) => t.value);
+			const found = table.get(plain(words.join('-')));
+			if (found === undefined) continue;
+			this.#at = end;
+			return found;
+		}
+		return null;
+	}
+
+	/** What a table knows by all the words that are left; null where it knows none of that name, and nothing is read. */
+	whole<T>(table: ReadonlyMap<string, T>): T | null {
+		const found = table.get(plain(this.rest.map((t) => t.value).join('-')));
+		if (found === undefined) return null;
+		this.#at = this.tokens.length;
+		return found;
+	}
+
+	/** Where the next token stands, or the end of the clause. */
+	get span(): [number, number] {
+		const token = this.next;
+		return token ? [token.column, token.endColumn] : [this.endColumn, this.endColumn];
+	}
+
+	fail(expected: readonly string[], message?: string): never {
+		const [column, endColumn] = this.span;
+		const found = this.next ? `“${this.next.value}” was not expected here.` : 'Something is missing here.';
+		throw new Misread(message ?? found, column, endColumn, expected, this.line);
+	}
+
+	/** @throws {Misread} if something of the clause is left over */
+	end(): void {
+		if (!this.done) this.fail(['a comma', 'the end of the line']);
+	}
+}
+
+/** The clauses of a line: its tokens between commas, each with where it ends. */
+export function clausesOf(tokens: readonly Token[]): Reader[] {
+	const clauses: Reader[] = [];
+	let run: Token[] = [];
+	for (const token of tokens) {
+		if (token.kind === 'sign' && token.value === ',') {
+			clauses.push(new Reader(run, token.column));
+			run = [];
+		} else run.push(token);
+	}
+	clauses.push(new Reader(run, tokens.at(-1)?.endColumn ?? 1));
+	return clauses;
+}

@@ -1,0 +1,29 @@
+import { LEVEL_NAMES, LEVELS, type Level } from '../pressure/levels';
+import { CONTACTS, MOTIONS, type Contact, type Motion } from '../technique/vocabulary';
+import { plain } from './reader';
+
+/** An id as it is written in a clause: hyphens as spaces. */
+export const spoken = (id: string): string => id.replaceAll('-', ' ');
+
+/** A vocabulary by every way in which it may be written: its ids and, where told, its labels. */
+export function wordsOf<K extends string>(table: Record<K, string>, labels = false): ReadonlyMap<string, K> {
+	const keys = Object.keys(table) as K[];
+	return new Map([
+		...(labels ? keys.map((k) => [plain(table[k]), k] as const) : []),
+		...keys.map((k) => [plain(k), k] as const)
+	]);
+}
+
+/** Contacts are written as they are labelled; `none` only so, for a motion has a `none` too. */
+export const CONTACT_WORDS: ReadonlyMap<string, Contact> = new Map(
+	[...wordsOf<Contact>(CONTACTS, true)].filter(([word]) => word !== 'none' && word !== 'tool')
+);
+export const contactWord = (contact: Contact): string => CONTACTS[contact].toLowerCase();
+
+/** Motions are written by their ids; the one that is none says so. */
+export const MOTION_WORDS: ReadonlyMap<string, Motion> = new Map(
+	[...wordsOf<Motion>(MOTIONS, true)].filter(([word]) => word !== 'none' && !word.includes(','))
+);
+export const motionWord = (motion: Motion): string => (motion === 'none' ? 'no movement' : spoken(motion));
+
+export const LEVEL_WORDS: ReadonlyMap<string, Level> = new Map(LEVELS.map((level) => [LEVEL_NAMES[level], level]));
