@@ -211,7 +211,8 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 	return {
 		exportedAt: now.toISOString(),
 		clients,
-		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY })),
+		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY, archived: false })),
+		kept: [],
 		techniques: [],
 		schools: [],
 		media: [],

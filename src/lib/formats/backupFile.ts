@@ -5,13 +5,19 @@ import { HistorySchema } from '../core/sequence/history';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';
+import { KeptSchema } from './kept.schema';
 import { problemsOf, refuse, type Parsed, type Problem } from './problem';
 import { BACKUP_MIGRATIONS } from './migrations';
 import { readJson, upToDate } from './readJson';
 
-export const BACKUP_VERSION = 2;
+export const BACKUP_VERSION = 3;
 
-export const StoredSequenceSchema = z.strictObject({ sequence: SequenceSchema, history: HistorySchema });
+export const StoredSequenceSchema = z.strictObject({
+	sequence: SequenceSchema,
+	history: HistorySchema,
+	/** Out of the usual list, not removed. */
+	archived: z.boolean()
+});
 
 /** Everything that the application holds. */
 export const BackupSchema = z.strictObject({
@@ -26,6 +32,8 @@ export const BackupSchema = z.strictObject({
 	techniques: z.array(OwnTechniqueSchema).max(2000),
 	schools: z.array(OwnSchoolSchema).max(200),
 	media: z.array(OwnMediumSchema).max(200),
+	/** Versions that were kept, and what lies in the bin. */
+	kept: z.array(KeptSchema).max(20_000),
 	settings: SettingsSchema.nullable()
 });
 export type Backup = z.infer<typeof BackupSchema>;
@@ -68,7 +76,7 @@ function crossCheck(backup: Backup): Problem[] {
 		'sessions',
 		backup.sessions.map((s) => s.id)
 	);
-	for (const kind of ['techniques', 'schools', 'media'] as const)
+	for (const kind of ['techniques', 'schools', 'media', 'kept'] as const)
 		twice(
 			kind,
 			backup[kind].map((r) => r.id)

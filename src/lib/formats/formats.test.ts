@@ -121,7 +121,8 @@ describe('backups', () => {
 	const content = {
 		exportedAt: NOW,
 		clients: [client],
-		sequences: [{ sequence, history: EMPTY_HISTORY }],
+		sequences: [{ sequence, history: EMPTY_HISTORY, archived: true }],
+		kept: [{ id: 'k', kind: 'version' as const, sequenceId: sequence.id, keptAt: NOW, name: 'Before', sequence, history: EMPTY_HISTORY }],
 		sessions,
 		techniques: [],
 		schools: [],

@@ -54,6 +54,14 @@ describe('a backup of version 1', () => {
 	});
 });
 
+test('a backup of version 2 is read, with nothing archived, kept or in the bin', () => {
+	const read = readBackupFile(fixture('backup-2.json'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	expect(read.value.kept).toEqual([]);
+	expect(read.value.sequences.length).toBeGreaterThan(0);
+	expect(read.value.sequences.every((s) => s.archived === false)).toBe(true);
+});
+
 test('a school that nobody knows gets the policies of one that clears the neck first', () => {
 	const old = JSON.parse(fixture('sequence-1.json')) as { school: Record<string, unknown> };
 	const read = readSequenceFile(JSON.stringify({ ...old, school: { ...old.school, id: 'own-school', title: 'Mine' } }));

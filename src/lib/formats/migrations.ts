@@ -63,10 +63,17 @@ export function backupFrom1(raw: Raw): Raw {
 	return { ...raw, sequences, sessions, techniques: [], schools: [], media: [] };
 }
 
+/** Kept versions, the bin, and whether a sequence is archived. */
+export function backupFrom2(raw: Raw): Raw {
+	const archived = (stored: unknown): unknown => (isObject(stored) ? { ...stored, archived: false } : stored);
+	return { ...raw, sequences: Array.isArray(raw.sequences) ? raw.sequences.map(archived) : raw.sequences, kept: [] };
+}
+
 /** Ways from older versions to the present one, in order. Version 1 is the first. */
 export const SEQUENCE_MIGRATIONS: readonly Migration[] = [
 	{ name: 'own media, mutes, policy links, wider schools', from: 1, migrate: sequenceFrom1 }
 ];
 export const BACKUP_MIGRATIONS: readonly Migration[] = [
-	{ name: 'own techniques, schools and media', from: 1, migrate: backupFrom1 }
+	{ name: 'own techniques, schools and media', from: 1, migrate: backupFrom1 },
+	{ name: 'kept versions, bin, archive', from: 2, migrate: backupFrom2 }
 ];

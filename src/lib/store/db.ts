@@ -4,6 +4,7 @@ import { historyFrom1, sequenceFrom1, sessionFrom1 } from '../formats/migrations
 import type { Client, Session, Settings } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { History } from '../core/sequence/history';
+import type { Kept } from '../formats/kept.schema';
 
 /** A sequence with its undo history; `title` and `updatedAt` are lifted out for the lists. */
 export interface StoredSequence {
@@ -11,6 +12,8 @@ export interface StoredSequence {
 	readonly updatedAt: string;
 	readonly sequence: Sequence;
 	readonly history: History;
+	/** Out of the usual list, not removed. */
+	readonly archived?: boolean;
 }
 
 /** A save that came from an older revision: kept, and offered beside the other one. */
@@ -31,6 +34,7 @@ export type SoftTideDb = Dexie & {
 	media: EntityTable<OwnMedium, 'id'>;
 	settings: EntityTable<Settings, 'id'>;
 	secondVersions: EntityTable<SecondVersion, 'id'>;
+	kept: EntityTable<Kept, 'id'>;
 };
 
 export const DB_NAME = 'soft-tide';
@@ -77,5 +81,10 @@ export function makeDb(name: string): SoftTideDb {
 				.toCollection()
 				.modify((session: Record<string, unknown>) => upgradeSession(session));
 		});
+	// Version 3: kept versions and the bin, and when a sequence was last used, without opening a session.
+	db.version(3).stores({
+		kept: 'id, sequenceId, kind, keptAt',
+		sessions: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]'
+	});
 	return db;
 }

@@ -16,6 +16,8 @@ export interface PlannedRecord {
 export interface ImportPlan {
 	readonly records: readonly PlannedRecord[];
 	readonly settings: Backup['settings'];
+	/** Kept versions and things of the bin that are not here yet. */
+	readonly kept: Backup['kept'];
 }
 
 /** Canonical text: the order of keys must not make a record look changed. */
@@ -37,18 +39,19 @@ function contentOf(record: StoredSequence | PlainRecord): string {
 	return canonical(rest);
 }
 
-const stored = (sequence: Sequence, history = EMPTY_HISTORY): StoredSequence => ({
+const stored = (sequence: Sequence, history = EMPTY_HISTORY, archived = false): StoredSequence => ({
 	id: sequence.id,
 	updatedAt: sequence.updatedAt,
 	sequence,
-	history
+	history,
+	...(archived ? { archived } : {})
 });
 
 /** What an import would add, change and skip. Nothing is written. */
 export async function planImport(
 	db: SoftTideDb,
 	backup: Pick<Backup, 'clients' | 'sequences' | 'sessions' | 'settings'> &
-		Partial<Pick<Backup, 'techniques' | 'schools' | 'media'>>
+		Partial<Pick<Backup, 'techniques' | 'schools' | 'media' | 'kept'>>
 ): Promise<ImportPlan> {
 	const fate = (
 		kind: PlannedRecord['kind'],
@@ -68,7 +71,7 @@ export async function planImport(
 		...(await Promise.all(backup.clients.map(async (c) => fate('client', c.name, c, await db.clients.get(c.id))))),
 		...(await Promise.all(
 			backup.sequences.map(async (s) =>
-				fate('sequence', s.sequence.title, stored(s.sequence, s.history), await db.sequences.get(s.sequence.id))
+				fate('sequence', s.sequence.title, stored(s.sequence, s.history, s.archived), await db.sequences.get(s.sequence.id))
 			)
 		)),
 		...(await Promise.all(
@@ -88,7 +91,8 @@ export async function planImport(
 		...(backup.media ?? []).map((r) => ['medium', r] as const)
 	];
 	for (const [kind, r] of own) records.push(fate(kind, r.item.title, r, await tableOf(db, kind).get(r.id)));
-	return { records, settings: backup.settings };
+	const here = new Set(await db.kept.toCollection().primaryKeys());
+	return { records, settings: backup.settings, kept: (backup.kept ?? []).filter((k) => !here.has(k.id)) };
 }
 
 export const planOfSequence = (db: SoftTideDb, sequence: Sequence): Promise<ImportPlan> =>
@@ -96,7 +100,7 @@ export const planOfSequence = (db: SoftTideDb, sequence: Sequence): Promise<Impo
 		clients: [],
 		sessions: [],
 		settings: null,
-		sequences: [{ sequence, history: EMPTY_HISTORY }]
+		sequences: [{ sequence, history: EMPTY_HISTORY, archived: false }]
 	});
 
 /** Writes a plan, all or nothing. What is replaced is kept as a second version. */
@@ -123,6 +127,7 @@ export async function applyImport(db: SoftTideDb, plan: ImportPlan, stamp: Stamp
 				});
 			}
 		}
+		await db.kept.bulkPut([...plan.kept]);
 		const mine = await db.settings.get('settings');
 		if (plan.settings && !mine) await db.settings.put(plan.settings);
 	});

@@ -12,6 +12,7 @@ import type { School } from '../core/school/school.schema';
 import type { Technique } from '../core/technique/technique.schema';
 import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
 import type { Backup } from '../formats/backupFile';
+import { KeptSchema, type Kept } from '../formats/kept.schema';
 import { OWN_SCHEMAS, type OwnKind, type OwnRecord } from '../core/own/own.schema';
 import type { SoftTideDb, StoredSequence } from './db';
 import { saveRecord, saveSequence, tableOf, type Saved, type Stamp } from './saveRecord';
@@ -98,15 +99,68 @@ export class Repository {
 		await tableOf(this.db, kind).put(record);
 	}
 
-	/** Removes a sequence and hands it over, so that the removal can be taken back. */
-	async removeSequence(id: string): Promise<StoredSequence | undefined> {
-		const stored = await this.db.sequences.get(id);
-		await this.db.sequences.delete(id);
-		return stored;
+	/** Removes a sequence into the bin, from where it can come back; undefined where it is gone already. */
+	async removeSequence(id: string): Promise<Kept | undefined> {
+		const { db } = this;
+		return db.transaction('rw', [db.sequences, db.kept], async () => {
+			const stored = await db.sequences.get(id);
+			if (!stored) return undefined;
+			const kept = this.#keep('removed', stored, '');
+			await db.kept.put(kept);
+			await db.sequences.delete(id);
+			return kept;
+		});
 	}
 
-	async putBack(stored: StoredSequence): Promise<void> {
-		await this.db.sequences.put(stored);
+	#keep(kind: Kept['kind'], stored: Pick<StoredSequence, 'sequence' | 'history'>, name: string): Kept {
+		const { now: keptAt, newId } = this.stamp();
+		const { sequence, history } = stored;
+		return KeptSchema.parse({ id: newId(), kind, sequenceId: sequence.id, keptAt, name, sequence, history });
+	}
+
+	/** What lies in the bin, latest first. */
+	bin = async (): Promise<Kept[]> => (await this.db.kept.where('kind').equals('removed').sortBy('keptAt')).reverse();
+
+	/** Takes a sequence out of the bin. Where one of its id is there meanwhile, it comes back as a sequence of its own. */
+	async putBack(keptId: string): Promise<string | undefined> {
+		const { db } = this;
+		return db.transaction('rw', [db.sequences, db.kept], async () => {
+			const kept = await db.kept.get(keptId);
+			if (!kept) return undefined;
+			const { now, newId } = this.stamp();
+			const id = (await db.sequences.get(kept.sequenceId)) ? newId() : kept.sequenceId;
+			const sequence = { ...kept.sequence, id };
+			await db.sequences.put({ id, updatedAt: now, sequence, history: kept.history });
+			await db.kept.delete(keptId);
+			return id;
+		});
+	}
+
+	/** Throws a kept version, or something in the bin, away for good. */
+	discard = (keptId: string): Promise<void> => this.db.kept.delete(keptId);
+
+	/** Keeps a sequence as it is now under a name. */
+	async keepVersion(draft: Pick<StoredSequence, 'sequence' | 'history'>, name: string): Promise<Kept> {
+		const kept = this.#keep('version', draft, name);
+		await this.db.kept.put(kept);
+		return kept;
+	}
+
+	/** The versions of a sequence that were kept, latest first. */
+	versionsOf = async (sequenceId: string): Promise<Kept[]> =>
+		(await this.db.kept.where('sequenceId').equals(sequenceId).sortBy('keptAt'))
+			.filter((k) => k.kind === 'version')
+			.reverse();
+
+	/** Takes a sequence out of the usual list, or back into it. */
+	async archive(id: string, archived: boolean): Promise<void> {
+		await this.db.sequences.update(id, { archived });
+	}
+
+	/** When each sequence was last begun in a session, by its id: ISO date and time. Reads keys only. */
+	async lastUsed(): Promise<Map<string, string>> {
+		const keys = (await this.db.sessions.orderBy('[sequence.id+startedAt]').keys()) as unknown as [string, string][];
+		return new Map(keys);
 	}
 
 	/** Removes a client with all that was recorded of her. */
@@ -137,7 +191,8 @@ export class Repository {
 		return {
 			exportedAt: this.stamp().now,
 			clients: await db.clients.toArray(),
-			sequences: sequences.map(({ sequence, history }) => ({ sequence, history })),
+			sequences: sequences.map(({ sequence, history, archived = false }) => ({ sequence, history, archived })),
+			kept: await db.kept.toArray(),
 			sessions: await db.sessions.toArray(),
 			techniques: await db.techniques.toArray(),
 			schools: await db.schools.toArray(),

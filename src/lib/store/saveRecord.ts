@@ -68,7 +68,8 @@ export async function saveSequence(
 			id: sequence.id,
 			updatedAt: stamp.now,
 			sequence,
-			history: draft.history
+			history: draft.history,
+			...(known?.archived ? { archived: true } : {})
 		};
 		if (known && known.sequence.revision !== draft.sequence.revision) {
 			const kind = 'sequence' as const;

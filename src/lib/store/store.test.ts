@@ -101,7 +101,9 @@ describe('revisions', () => {
 		expect(await repo.sequence('nothing')).toBeUndefined();
 		const removed = await repo.removeSequence('s1');
 		expect(await repo.sequences()).toEqual([]);
-		await repo.putBack(removed!);
+		expect((await repo.bin()).map((k) => k.id)).toEqual([removed!.id]);
+		expect(await repo.putBack(removed!.id)).toBe('s1');
+		expect([await repo.bin(), await repo.putBack(removed!.id), await repo.removeSequence('nothing')]).toEqual([[], undefined, undefined]);
 		expect(await repo.sequences()).toHaveLength(1);
 		expect((await repo.settings()).theme).toBe('evening');
 	});
@@ -117,9 +119,53 @@ describe('revisions', () => {
 	});
 });
 
+describe('versions, bin and archive', () => {
+	test('a version is kept as it was under a name, however the sequence goes on', async () => {
+		const repo = await filled();
+		const stored = (await repo.sequence('s1'))!;
+		const kept = await repo.keepVersion(stored, 'Before the change');
+		await repo.saveSequence({ ...stored.sequence, title: 'Later' }, stored.history);
+		expect((await repo.versionsOf('s1')).map((v) => [v.name, v.sequence.title])).toEqual([
+			['Before the change', stored.sequence.title]
+		]);
+		await repo.discard(kept.id);
+		expect(await repo.versionsOf('s1')).toEqual([]);
+	});
+	test('what comes back from the bin never replaces a sequence that is there meanwhile', async () => {
+		const repo = await filled();
+		const stored = (await repo.sequence('s1'))!;
+		const gone = (await repo.removeSequence('s1'))!;
+		await repo.saveSequence({ ...stored.sequence, revision: 0, title: 'Made meanwhile' });
+		const id = await repo.putBack(gone.id);
+		expect(id).not.toBe('s1');
+		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual(
+			['Made meanwhile', stored.sequence.title].sort()
+		);
+		expect((await repo.sequence(id!))!.sequence.id).toBe(id);
+	});
+	test('an archived sequence stays so when it is edited, and comes back', async () => {
+		const repo = await filled();
+		await repo.archive('s1', true);
+		const stored = (await repo.sequence('s1'))!;
+		await repo.saveSequence({ ...stored.sequence, title: 'Edited' }, stored.history);
+		expect((await repo.sequence('s1'))!.archived).toBe(true);
+		await repo.archive('s1', false);
+		expect((await repo.sequence('s1'))!.archived).toBe(false);
+	});
+	test('tells when each sequence was last used in a session', async () => {
+		const repo = await filled();
+		const { sequence } = (await repo.sequence('s1'))!;
+		await repo.saveSession({ ...session, id: 'u1', sequence, startedAt: '2026-02-01T08:00:00.000Z' });
+		await repo.saveSession({ ...session, id: 'u2', sequence, startedAt: '2026-02-20T08:00:00.000Z' });
+		expect([...(await repo.lastUsed())]).toEqual([['s1', '2026-02-20T08:00:00.000Z']]);
+	});
+});
+
 describe('backup, wipe, import', () => {
 	test('all is there again', async () => {
 		const repo = await filled();
+		await repo.keepVersion((await repo.sequence('s1'))!, 'Kept');
+		await repo.archive('s1', true);
 		const before = await repo.everything();
 		const text = writeBackupFile(before);
 		await repo.wipe();

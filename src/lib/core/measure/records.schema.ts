@@ -79,12 +79,17 @@ export const SessionSchema = z.strictObject({
 });
 export type Session = z.infer<typeof SessionSchema>;
 
+export const SKIN_TONES = ['sand', 'almond', 'honey', 'amber', 'chestnut', 'umber'] as const;
+export type SkinTone = (typeof SKIN_TONES)[number];
+
 /** What the application remembers about itself. */
 export const SettingsSchema = z.strictObject({
 	id: z.literal('settings'),
 	revision: z.int().min(0),
 	updatedAt: z.iso.datetime(),
 	theme: z.enum(['auto', 'day', 'evening']).default('auto'),
+	/** Skin of the figure on the maps. */
+	skinTone: z.enum(SKIN_TONES).default('sand'),
 	units: z.enum(['mm', 'inch']).default('mm'),
 	tone: z.boolean().default(true),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),

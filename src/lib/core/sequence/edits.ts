@@ -50,10 +50,10 @@ export function revertEdit(sequence: Sequence, edit: Edit): Sequence {
 	return checked(patched(sequence, edit.inverse));
 }
 
-const blockOf = (draft: Draft<Sequence>, stepId: string) =>
+export const blockOf = (draft: Draft<Sequence>, stepId: string) =>
 	draft.phases.flatMap((p) => p.blocks).find((b) => b.steps.some((s) => s.id === stepId));
 
-const named = (sequence: Sequence, stepId: string): string => {
+export const named = (sequence: Sequence, stepId: string): string => {
 	const placed = findStep(sequence, stepId);
 	if (!placed) throw new Error(`unknown step: ${stepId}`);
 	return `${placed.number}, ${stepTitle(placed.step)}`;
@@ -75,7 +75,7 @@ export function setStep(sequence: Sequence, stepId: string, change: Partial<Step
 /** Where a step goes: after a step, before a step, or at the end of a phase. */
 export type Spot = { readonly after: string } | { readonly before: string } | { readonly phase: string };
 
-function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block>; index: number } {
+export function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block>; index: number } {
 	if ('phase' in spot) {
 		const phase = draft.phases.find((p) => p.id === spot.phase);
 		if (!phase) throw new Error(`unknown phase: ${spot.phase}`);
@@ -96,7 +96,7 @@ function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block>; inde
 }
 
 /** A step as it must look inside a block: with a side of its own, or without. */
-function fitted(step: Step, block: Pick<Block, 'sides'>): Step {
+export function fitted(step: Step, block: Pick<Block, 'sides'>): Step {
 	if (block.sides === 'asSteps') return step.side === undefined ? { ...step, side: 'both' } : step;
 	const { side: _side, ...rest } = step;
 	return rest;

@@ -7,17 +7,19 @@
 	}
 	interface Props {
 		records: readonly Row[];
+		/** Kept versions and things of the bin that would come along. */
+		kept?: number;
 		onapply: () => void;
 		oncancel: () => void;
 	}
-	let { records, onapply, oncancel }: Props = $props();
+	let { records, kept = 0, onapply, oncancel }: Props = $props();
 	const FATES = [
 		{ fate: 'added', words: 'new here' },
 		{ fate: 'changed', words: 'replace what is here; the present version is kept beside' },
 		{ fate: 'skipped', words: 'the same as here' }
 	] as const;
 	const of = (fate: Row['fate']) => records.filter((r) => r.fate === fate);
-	const worth = $derived(records.some((r) => r.fate !== 'skipped'));
+	const worth = $derived(kept > 0 || records.some((r) => r.fate !== 'skipped'));
 </script>
 
 <section class="border-edge bg-sheet rounded-xl border p-4" aria-label="What the file would do">
@@ -36,6 +38,9 @@
 			</details>
 		{/if}
 	{/each}
+	{#if kept}<p class="border-hair border-t py-1.5">
+			<b>{kept} kept</b> <span class="text-ink2">versions and removed sequences that are not here yet</span>
+		</p>{/if}
 	<div class="mt-3 flex gap-2">
 		<button type="button" class="btn btn-primary" disabled={!worth} onclick={onapply}
 			>{worth ? 'Bring it in' : 'Nothing to bring in'}</button
