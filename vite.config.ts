@@ -15,11 +15,18 @@ export default defineConfig({
 							groups: [
 								{
 									name: 'controls',
-									test: /node_modules[\\/](bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
+									test: /node_modules[\\/](?!.*bits[\\/](dialog|alert-dialog|popover|checkbox|switch)[\\/])(bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
 									minShareCount: 5
 								},
+								{ name: 'icons', test: /node_modules[\\/]@lucide/, minShareCount: 4 },
+								{
+									name: 'drawing',
+									test: /src[\\/]lib[\\/]ui[\\/](glyphs|controls|map|score|steps)[\\/](?!WayEditor|Modal|Stepper|MiniFace|MiniScore|motionGlyph|MotionGlyph|SpotMark)/,
+									minShareCount: 3
+								},
+								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state|formats)[\\/]/, minShareCount: 4 },
 								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
-								{ name: 'judging', test: /src[\\/]lib[\\/]core[\\/]/, minShareCount: 6 }
+								{ name: 'judging', test: /src[\\/]lib[\\/]core[\\/](?!fit|notation|compare|perform)/, minShareCount: 6 }
 							]
 						}
 					}

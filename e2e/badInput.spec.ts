@@ -79,6 +79,7 @@ test('moves of another library and parts that contradict each other are kept, ti
 	await page.getByRole('button', { name: 'Bring it in' }).click();
 	await expect(page.getByText('1 record is in.')).toBeVisible();
 	await page.goto(`${demoURL}/compose/from-afar`);
+	await page.locator('[data-row]').first().click();
 	await expect(page.getByText('a move named “moon-stroke”, which is not in this library.')).toBeVisible({
 		timeout: 15_000
 	});

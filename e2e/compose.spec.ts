@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginDemo, choose, demoURL, drag, mend, place, saved } from './support';
+import { beginDemo, choose, demoURL, drag, dragRow, mend, place, saved } from './support';
 
 test('phases: add, rename, fold, remove; undo brings a removed one back', async ({ page }) => {
 	await beginDemo(page, '/compose/demo-three-minutes');
@@ -25,10 +25,10 @@ test('phases: add, rename, fold, remove; undo brings a removed one back', async 
 
 test('a step dragged to another place keeps its values', async ({ page }) => {
 	await beginDemo(page, '/compose/demo-three-minutes');
-	await page.locator('[data-row="s12"]').dragTo(page.locator('[data-row="s2"]'));
+	await dragRow(page, 's5', 's2');
 	const order = await page.locator('[data-row]').evaluateAll((rows) => rows.map((r) => (r as HTMLElement).dataset.row));
-	expect(order.slice(0, 3)).toEqual(['s1', 's12', 's2']);
-	await expect(page.getByRole('button', { name: /^Undo: Move step 12/ })).toBeVisible();
+	expect(order.slice(0, 3)).toEqual(['s1', 's5', 's2']);
+	await expect(page.getByRole('button', { name: /^Undo: Move step 5/ })).toBeVisible();
 });
 
 test('the inspector changes everything of a step, and the score and the times follow', async ({ page }) => {

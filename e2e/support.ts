@@ -43,6 +43,40 @@ export async function drag(page: Page, from: string, to: string): Promise<void> 
 	await page.mouse.up();
 }
 
+/** Drags a row of the list to stand before another one, as a mouse does: in small moves, waiting for the list to follow. */
+export async function dragRow(page: Page, id: string, before: string): Promise<void> {
+	const row = (step: string) => page.locator(`[data-row="${step}"]`);
+	await row(before).scrollIntoViewIfNeeded();
+	const [from, to] = [(await row(id).boundingBox())!, (await row(before).boundingBox())!];
+	await page.mouse.move(from.x + 150, from.y + 12);
+	// What drags is fetched when the pointer comes to the list.
+	await page.waitForTimeout(1500);
+	await page.mouse.down();
+	await page.mouse.move(from.x + 150, from.y + 4, { steps: 4 });
+	await page.mouse.move(to.x + 150, to.y + 14, { steps: 14 });
+	await page.waitForTimeout(500);
+	await page.mouse.move(to.x + 150, to.y + 8, { steps: 6 });
+	await page.waitForTimeout(500);
+	await page.mouse.up();
+}
+
+/** Fits the sequence to its minutes by what the Sequence tab proposes, if it has to be fitted. */
+export async function fitIt(page: Page, minutes: string): Promise<void> {
+	await page.getByRole('tab', { name: 'Sequence' }).click();
+	await page.getByRole('button', { name: `Fit to ${minutes}` }).click();
+	await page.getByRole('region', { name: 'What fitting would change' }).getByRole('button', { name: 'Do it' }).click();
+}
+
+/** Seconds of the sequence that is open, as its head says. */
+export async function secondsOf(page: Page, minutes: string): Promise<number> {
+	const text = (await page
+		.getByText(new RegExp(`of ${minutes}$`))
+		.first()
+		.textContent())!;
+	const [, m, s] = /(\d+):(\d\d)/.exec(text)!;
+	return Number(m) * 60 + Number(s);
+}
+
 /** No violation that axe calls serious or critical. */
 export async function expectAccessible(page: Page): Promise<void> {
 	const { violations } = await new AxeBuilder({ page }).analyze();

@@ -122,7 +122,17 @@ describe('backups', () => {
 		exportedAt: NOW,
 		clients: [client],
 		sequences: [{ sequence, history: EMPTY_HISTORY, archived: true }],
-		kept: [{ id: 'k', kind: 'version' as const, sequenceId: sequence.id, keptAt: NOW, name: 'Before', sequence, history: EMPTY_HISTORY }],
+		kept: [
+			{
+				id: 'k',
+				kind: 'version' as const,
+				sequenceId: sequence.id,
+				keptAt: NOW,
+				name: 'Before',
+				sequence,
+				history: EMPTY_HISTORY
+			}
+		],
 		sessions,
 		techniques: [],
 		schools: [],

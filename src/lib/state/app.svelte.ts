@@ -3,6 +3,7 @@ import { liveQuery } from 'dexie';
 import { ZONES } from '../core/atlas/zones';
 import type { Settings } from '../core/measure/records.schema';
 import type { ExpandContext } from '../core/sequence/expand';
+import { applySkin } from './skinTones';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
 import { askToPersist, storageTrouble } from '../store/plainWords';
 import type { OwnLibrary, Repository } from '../store/repository';
@@ -36,7 +37,7 @@ export class AppState {
 		const subscription = liveQuery(() => this.repo.settings()).subscribe({
 			next: (settings) => {
 				this.settings = settings;
-				applyTheme(settings.theme);
+				applyLook(settings);
 			},
 			error: (error) => (this.trouble = storageTrouble(error))
 		});
@@ -75,9 +76,10 @@ export class AppState {
 	}
 }
 
-function applyTheme(theme: Settings['theme']): void {
+function applyLook({ theme, skinTone }: Settings): void {
 	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
 	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
+	applySkin(document.documentElement, skinTone, dark ? 'evening' : 'day');
 	localStorage.setItem(THEME_KEY, theme);
 }
 

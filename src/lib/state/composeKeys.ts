@@ -1,9 +1,18 @@
 import { tinykeys } from 'tinykeys';
 import type { Level } from '../core/pressure/levels';
 import { withTarget } from '../core/sequence/dose';
-import { duplicateStep, moveStep, removeSteps, setStep } from '../core/sequence/edits';
+import { moveStep, removeSteps, setStep, type Edit } from '../core/sequence/edits';
+import {
+	duplicateSteps,
+	groupSteps,
+	inOrder,
+	mirrorSteps,
+	moveSteps,
+	repeatOnOtherSide,
+	setSteps
+} from '../core/sequence/manyEdits';
 import { linkRoute } from '../core/sequence/route';
-import type { StepSide } from '../core/sequence/sequence.schema';
+import type { Step, StepSide } from '../core/sequence/sequence.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
 interface Actions {
@@ -12,80 +21,104 @@ interface Actions {
 	toMap: () => void;
 	wholeFace: () => void;
 	findings: () => void;
+	text: () => void;
+	command: () => void;
+	play: () => void;
 	sheet: () => void;
 	print: () => void;
 	letGo: () => void;
 }
 
 const SIDE_ROUND: readonly StepSide[] = ['both', { each: true, first: 'left' }, { each: true, first: 'right' }];
+const sideAfter = (side: StepSide): StepSide => {
+	const at = SIDE_ROUND.findIndex((s) => JSON.stringify(s) === JSON.stringify(side));
+	return SIDE_ROUND[(at + 1) % SIDE_ROUND.length]!;
+};
 
-/** True where a key belongs to a field, a menu or a dialog rather than to the page. */
-function busy(e: KeyboardEvent): boolean {
+/** True where a key belongs to a field, a menu, an editor or a dialog rather than to the page. */
+export function isBusy(e: Event): boolean {
 	const at = e.target as Element | null;
 	return Boolean(
-		at?.closest(
-			'input, textarea, select, [contenteditable], [role="menu"], [role="listbox"], [role="dialog"], [role="slider"], [role="radio"]'
+		at?.closest?.(
+			'input, textarea, select, [contenteditable], [data-editor], [role="menu"], [role="listbox"], [role="dialog"], [role="slider"], [role="radio"]'
 		)
 	);
 }
 const onMapOrScore = (e: KeyboardEvent) => Boolean((e.target as Element | null)?.closest('[data-place], [data-step]'));
 
+/** Puts the focus on the row of a step, once it is drawn. */
+export function focusRow(stepId: string): void {
+	requestAnimationFrame(() =>
+		document.querySelector<HTMLElement>(`[data-row="${CSS.escape(stepId)}"] [data-step-button]`)?.focus()
+	);
+}
+
+const oneDoseMore = (step: Step, by: number) =>
+	withTarget(step.dose, step.dose.target + by * (step.dose.kind === 'seconds' ? 5 : 1));
+
+/** The edit that moves the chosen steps one place up or down. */
+function moved(draft: SequenceDraft, by: -1 | 1): Edit | null {
+	const { sequence, chosen, selectedId } = draft;
+	if (!chosen.many) return selectedId ? moveStep(sequence, selectedId, by) : null;
+	const order = draft.steps.map((s) => s.step.id);
+	const at = order.flatMap((id, i) => (chosen.has(id) ? [i] : []));
+	const target = order[by < 0 ? at[0]! - 1 : at.at(-1)! + 1];
+	return target ? moveSteps(sequence, chosen.ids, by < 0 ? { before: target } : { after: target }) : null;
+}
+
 /** All keys of Compose. Returns the way to let them go. */
 export function composeKeys(actions: Actions): () => void {
 	const { draft, newId } = actions;
 	const when = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => {
-		if (busy(e)) return;
+		if (isBusy(e)) return;
 		e.preventDefault();
 		run(e);
 	};
-	const onStep = (run: (id: string) => void) =>
+	/** An edit of all chosen steps; of one, it is named after it. */
+	const onChosen = (make: (ids: ReadonlySet<string>, d: SequenceDraft) => Edit | null) =>
 		when(() => {
-			const id = draft().selectedId;
-			if (id) run(id);
+			const d = draft();
+			if (d.chosen.ids.size) d.attempt(() => make(d.chosen.ids, d));
 		});
-	const dose = (by: number) =>
-		onStep((id) => {
-			const { step } = draft().byId.get(id)!;
-			const size = step.dose.kind === 'seconds' ? 5 : 1;
-			draft().do(setStep(draft().sequence, id, { dose: withTarget(step.dose, step.dose.target + by * size) }));
+	const change = (what: string, of: (step: Step) => Partial<Step>) =>
+		onChosen((ids, d) => {
+			const [only, ...others] = inOrder(d.sequence, ids);
+			return others.length ? setSteps(d.sequence, ids, of, what) : only ? setStep(d.sequence, only.id, of(only)) : null;
 		});
-	const level = (n: Level) =>
-		onStep((id) => draft().do(setStep(draft().sequence, id, { pressure: n, levels: undefined })));
+	const dose = (by: number) => change('Change the dose', (step) => ({ dose: oneDoseMore(step, by) }));
+	const level = (n: Level) => change('Set the pressure', () => ({ pressure: n, levels: undefined }));
 	const walk = (by: number) => (e: KeyboardEvent) => {
-		if (busy(e) || onMapOrScore(e)) return;
+		if (isBusy(e) || onMapOrScore(e)) return;
 		e.preventDefault();
 		const step = draft().walk(by);
-		if (step)
-			requestAnimationFrame(() =>
-				document.querySelector<HTMLElement>(`[data-row="${CSS.escape(step.id)}"] [data-step-button]`)?.focus()
-			);
+		if (step) focusRow(step.id);
 	};
-	const move = (by: -1 | 1) => onStep((id) => draft().do(moveStep(draft().sequence, id, by)));
-	const side = onStep((id) => {
-		const { step } = draft().byId.get(id)!;
-		if (step.side === undefined) return;
-		const at = SIDE_ROUND.findIndex((s) => JSON.stringify(s) === JSON.stringify(step.side));
-		draft().do(setStep(draft().sequence, id, { side: SIDE_ROUND[(at + 1) % SIDE_ROUND.length]! }));
-	});
-	const link = onStep((id) => {
-		const { step } = draft().byId.get(id)!;
+	const extend = (by: number) =>
+		when(() => {
+			const d = draft();
+			const order = d.steps.map((s) => s.step.id);
+			const at = order.flatMap((id, i) => (d.chosen.has(id) ? [i] : []));
+			const anchor = order.indexOf(d.selectedId ?? '');
+			const edge = at[0] === anchor ? (at.at(-1) ?? anchor) : (at[0] ?? anchor);
+			const next = order[edge + by];
+			if (next) d.chosen.extendTo(next);
+		});
+	const link = change('Change the drain link', (step) => {
+		if (step.end.kind === 'link') return { end: { kind: 'none' } };
 		const places = step.places.length ? linkRoute(step.places.at(-1)!, draft().sequence.school.cheekRoute) : [];
-		const pumps = draft().context.working.linkPumps;
-		const end =
-			step.end.kind === 'link'
-				? { kind: 'none' as const }
-				: { kind: 'link' as const, places, pumps, by: 'hand' as const };
-		if (step.end.kind === 'link' || places.length)
-			draft().do(setStep(draft().sequence, id, { end }, 'Change the drain link'));
+		return places.length ? { end: { kind: 'link', places, pumps: draft().context.working.linkPumps, by: 'hand' } } : {};
 	});
 	return tinykeys(window, {
 		'$mod+KeyZ': when(() => draft().undo()),
 		'$mod+Shift+KeyZ': when(() => draft().redo()),
 		'$mod+KeyY': when(() => draft().redo()),
+		'$mod+KeyA': when(() => draft().chosen.all()),
 		ArrowUp: walk(-1),
 		ArrowDown: walk(1),
-		'Alt+ArrowUp': move(-1),
-		'Alt+ArrowDown': move(1),
+		'Shift+ArrowUp': extend(-1),
+		'Shift+ArrowDown': extend(1),
+		'Alt+ArrowUp': onChosen((_, d) => moved(d, -1)),
+		'Alt+ArrowDown': onChosen((_, d) => moved(d, 1)),
 		NumpadAdd: dose(1),
 		'+': dose(1),
 		'-': dose(-1),
@@ -95,18 +128,32 @@ export function composeKeys(actions: Actions): () => void {
 		'2': level(2),
 		'3': level(3),
 		'4': level(4),
-		s: side,
+		s: change('Change the side', (step) => (step.side === undefined ? {} : { side: sideAfter(step.side) })),
 		l: link,
-		d: onStep((id) => draft().do(duplicateStep(draft().sequence, id, newId()))),
-		Delete: onStep((id) => draft().do(removeSteps(draft().sequence, [id]))),
+		d: onChosen((ids, d) => duplicateSteps(d.sequence, ids, newId)),
+		o: onChosen((ids, d) => {
+			const edit = repeatOnOtherSide(d.sequence, ids, newId);
+			if (!edit)
+				throw new Error('This works both sides already. A move of one side only can be repeated on the other.');
+			return edit;
+		}),
+		m: onChosen((ids, d) => mirrorSteps(d.sequence, ids)),
+		g: onChosen((ids, d) => groupSteps(d.sequence, ids, newId)),
+		Delete: onChosen((ids, d) => removeSteps(d.sequence, [...ids])),
+		Backspace: onChosen((ids, d) => removeSteps(d.sequence, [...ids])),
 		a: when(actions.toMap),
 		w: when(actions.wholeFace),
 		f: when(actions.findings),
+		t: when(actions.text),
+		r: when(actions.play),
+		'/': when(actions.command),
+		// On keyboards where the stroke needs Shift.
+		'Shift+/': when(actions.command),
 		p: when(actions.print),
 		'Shift+?': when(actions.sheet),
 		'?': when(actions.sheet),
 		Escape: (e) => {
-			if (!busy(e)) actions.letGo();
+			if (!isBusy(e)) actions.letGo();
 		}
 	});
 }

@@ -10,6 +10,7 @@ import { CONTEXT, NOW, pump, sequenceOf, step } from '../core/testing';
 import { makeDb, type SoftTideDb } from '../store/db';
 import { Repository } from '../store/repository';
 import { addMoveTo } from './addMove';
+import { previewOf } from './previewOf';
 import { SequenceDraft } from './sequenceDraft.svelte';
 
 let db: SoftTideDb;
@@ -39,7 +40,7 @@ describe('findings in the editor', () => {
 	test('a preview says what a fix would change, and changes nothing', async () => {
 		const draft = await draftOf();
 		const before = draft.sequence;
-		expect(draft.previewOf(finding(draft, 'fluid-cap'))!.map((d) => d.text)).toEqual([
+		expect(previewOf(draft, finding(draft, 'fluid-cap'))!.map((d) => d.text)).toEqual([
 			'pressure light (1), was medium (2)'
 		]);
 		expect(draft.sequence).toBe(before);
@@ -49,7 +50,7 @@ describe('findings in the editor', () => {
 	});
 	test('one without a fix has no preview', async () => {
 		const draft = await draftOf(sequenceOf([step('n', ['throat', 'under-jaw'], { aim: 'lift' })]));
-		expect(draft.previewOf(finding(draft, 'neck-direction'))).toBeNull();
+		expect(previewOf(draft, finding(draft, 'neck-direction'))).toBeNull();
 	});
 	test('set aside without a reason is refused in a sentence; with one it goes and can be taken up again', async () => {
 		const draft = await draftOf();

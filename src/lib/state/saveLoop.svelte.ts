@@ -2,6 +2,13 @@ import { storageTrouble } from '../store/plainWords';
 
 export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version';
 
+/** After the next frame, or soon where none comes: what was changed is on the screen before it is written away. */
+const painted = (): Promise<void> =>
+	new Promise((done) => {
+		setTimeout(done, 120);
+		if (typeof requestAnimationFrame === 'function') requestAnimationFrame(() => setTimeout(done));
+	});
+
 /**
  * Saves after every change, one save at a time: what changes meanwhile is saved next, never lost and never from an
  * old revision.
@@ -23,6 +30,7 @@ export class SaveLoop {
 		this.state = 'saving';
 		try {
 			while (this.#dirty) {
+				await painted();
 				this.#dirty = false;
 				if (!(await this.save())) continue;
 				this.state = 'second-version';

@@ -158,6 +158,9 @@ describe('keys', () => {
 			toMap: call('map'),
 			wholeFace: call('whole'),
 			findings: call('findings'),
+			text: call('text'),
+			command: call('command'),
+			play: call('play'),
 			sheet: call('sheet'),
 			print: call('print'),
 			letGo: call('letGo')

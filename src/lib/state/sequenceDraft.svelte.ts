@@ -1,17 +1,26 @@
 import { ZodError } from 'zod';
 import type { ExpandContext } from '../core/sequence/expand';
 import { withUpkeep } from '../core/school/drainPolicy';
-import { applyEdit, type Edit } from '../core/sequence/edits';
-import { commit, redo, undo, type Draft } from '../core/sequence/history';
+import type { Edit } from '../core/sequence/edits';
+import { editTo } from '../core/sequence/editTo';
+import { Chosen } from './chosen.svelte';
+import { commit, redo, undo, type Draft, type History } from '../core/sequence/history';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
+import { eventIndexAt } from '../core/perform/position';
 import { fixIn, judge, type Judgement } from '../core/rules/judge';
 import { mendSafe } from '../core/rules/mend';
 import { muteFinding, unmuteFinding } from '../core/rules/mutes';
 import type { Finding } from '../core/rules/rule';
-import { differences, type Difference } from '../core/sequence/difference';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
+
+/** From so many steps on, judging would keep an edit from the screen (measured: docs/performance.md). */
+export const LONG_STEPS = 400;
+/** ms of rest after which a step that was scrubbed to is looked at whole. */
+const REST_MS = 160;
+/** ms after the last edit until a long sequence is judged anew. */
+const SETTLE_MS = 200;
 
 /** Why an edit was refused, as a sentence. */
 function refusalWords(error: unknown): string {
@@ -30,10 +39,26 @@ export class SequenceDraft {
 	/** The label of the last edit, for a screen reader. */
 	said = $state('');
 	readonly saving: SaveLoop;
+	/** The steps that are chosen together, the selected one among them. */
+	readonly chosen = new Chosen(
+		() => this.steps.map((s) => s.step.id),
+		() => this.selectedId
+	);
+	/** The last edit of a burst that is not over: typing or dragging on replaces it. */
+	#live: Edit | null = null;
 
 	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
 	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
-	judgement = $derived.by<Judgement>(() => judge(this.#draft.sequence, this.context));
+	/** What is judged: of a long sequence, as it was a moment ago, so that an edit is on the screen before it is judged. */
+	#settled = $state.raw() as Sequence;
+	#settling: ReturnType<typeof setTimeout> | undefined;
+	judgement = $derived.by<Judgement>(() =>
+		judge(this.steps.length > LONG_STEPS ? this.#settled : this.#draft.sequence, this.context)
+	);
+	/** The step that is looked at whole: the selected one, once a scrubbing hand rests. */
+	inspectedId = $state<string | null>(null);
+	#resting: ReturnType<typeof setTimeout> | undefined;
+	inspected = $derived(this.inspectedId ? (this.byId.get(this.inspectedId) ?? null) : null);
 	selected = $derived(this.selectedId ? (this.byId.get(this.selectedId) ?? null) : null);
 
 	constructor(
@@ -42,6 +67,7 @@ export class SequenceDraft {
 		repo: Repository
 	) {
 		this.#draft = initial;
+		this.#settled = initial.sequence;
 		this.savedAt = initial.sequence.updatedAt;
 		this.saving = new SaveLoop(async () => {
 			const { sequence, history } = this.#draft;
@@ -55,6 +81,13 @@ export class SequenceDraft {
 
 	get sequence(): Sequence {
 		return this.#draft.sequence;
+	}
+	get history(): History {
+		return this.#draft.history;
+	}
+	/** The sequence with its history, as it is stored. */
+	get stored(): Draft {
+		return this.#draft;
 	}
 	get undoLabel(): string | null {
 		return this.#draft.history.past.at(-1)?.label ?? null;
@@ -76,6 +109,16 @@ export class SequenceDraft {
 		}
 	}
 
+	/** Does an edit that may turn out to be impossible; why is then said. */
+	attempt(make: () => Edit | null): boolean {
+		try {
+			return this.do(make());
+		} catch (error) {
+			this.refusal = refusalWords(error);
+			return false;
+		}
+	}
+
 	undo(): void {
 		this.said = this.undoLabel ? `Undone: ${this.undoLabel}` : '';
 		this.#set(undo(this.#draft));
@@ -86,15 +129,47 @@ export class SequenceDraft {
 		this.#set(redo(this.#draft));
 	}
 
+	/** Goes back or forth in the history until so many edits are done. */
+	goTo(past: number): void {
+		let draft = this.#draft;
+		while (draft.history.past.length > Math.max(0, past)) draft = undo(draft);
+		while (draft.history.past.length < past && draft.history.future.length) draft = redo(draft);
+		this.said = `At: ${draft.history.past.at(-1)?.label ?? 'the beginning'}`;
+		this.#set(draft);
+	}
+
+	/**
+	 * Does an edit that goes on while a hand or a key holds: each one replaces the one before, until `settle`.
+	 * @param make the edit, from the sequence as it was when the burst began; null takes all of it back
+	 */
+	adjust(make: (base: Sequence) => Edit | null): boolean {
+		const live = this.#live !== null && this.#draft.history.past.at(-1) === this.#live;
+		const base = live ? undo(this.#draft) : this.#draft;
+		try {
+			const edit = make(base.sequence);
+			this.#set(edit ? commit(base, withUpkeep(base.sequence, edit, this.context.working)) : base);
+			this.#live = edit ? (this.#draft.history.past.at(-1) ?? null) : null;
+			return true;
+		} catch (error) {
+			this.refusal = refusalWords(error);
+			return false;
+		}
+	}
+
+	/** Makes the sequence what a text says. A burst of typing is one edit. */
+	rewrite(after: Sequence, label: string): boolean {
+		const { revision, updatedAt } = this.sequence;
+		return this.adjust((base) => editTo({ ...base, revision, updatedAt }, { ...after, revision, updatedAt }, label));
+	}
+
+	/** The burst is over: what comes next is an edit of its own. */
+	settle(): void {
+		this.#live = null;
+	}
+
 	/** The edit that mends a finding; null where none is possible. */
 	fixOf(finding: Finding): Edit | null {
 		return fixIn(this.judgement.context, finding);
-	}
-
-	/** What a fix would change, in words; null where none is possible. */
-	previewOf(finding: Finding): Difference[] | null {
-		const edit = this.fixOf(finding);
-		return edit && differences(this.sequence, applyEdit(this.sequence, edit));
 	}
 
 	fix(finding: Finding): void {
@@ -120,7 +195,9 @@ export class SequenceDraft {
 	}
 
 	select(stepId: string | null): void {
-		this.selectedId = stepId;
+		this.selectedId = this.inspectedId = stepId;
+		clearTimeout(this.#resting);
+		this.chosen.clear();
 		const time = stepId ? this.judgement.timing.steps.get(stepId) : undefined;
 		if (time) this.cursorSeconds = time.startSeconds;
 	}
@@ -128,8 +205,11 @@ export class SequenceDraft {
 	/** The cursor moves, and the selection follows it. */
 	scrub(seconds: number): void {
 		this.cursorSeconds = seconds;
-		const event = this.judgement.events.find((e) => e.startSeconds <= seconds && seconds < e.endSeconds);
-		if (event) this.selectedId = event.stepId;
+		const event = this.judgement.events[eventIndexAt(this.judgement.events, seconds)];
+		if (!event || event.stepId === this.selectedId) return;
+		this.selectedId = event.stepId;
+		clearTimeout(this.#resting);
+		this.#resting = setTimeout(() => (this.inspectedId = this.selectedId), REST_MS);
 	}
 
 	/** Selects the step before or after, and returns it. */
@@ -143,9 +223,17 @@ export class SequenceDraft {
 	#set(draft: Draft): void {
 		if (draft === this.#draft) return;
 		this.#draft = draft;
+		this.#settleSoon();
 		if (this.selectedId && !this.byId.has(this.selectedId)) this.selectedId = null;
+		if (this.inspectedId !== this.selectedId) this.inspectedId = this.selectedId;
 		this.refusal = '';
 		void this.saving.changed();
+	}
+
+	#settleSoon(): void {
+		clearTimeout(this.#settling);
+		if (this.steps.length <= LONG_STEPS) this.#settled = this.#draft.sequence;
+		else this.#settling = setTimeout(() => (this.#settled = this.#draft.sequence), SETTLE_MS);
 	}
 
 	/** Tries once more to save what could not be saved. */

@@ -71,7 +71,12 @@ export async function planImport(
 		...(await Promise.all(backup.clients.map(async (c) => fate('client', c.name, c, await db.clients.get(c.id))))),
 		...(await Promise.all(
 			backup.sequences.map(async (s) =>
-				fate('sequence', s.sequence.title, stored(s.sequence, s.history, s.archived), await db.sequences.get(s.sequence.id))
+				fate(
+					'sequence',
+					s.sequence.title,
+					stored(s.sequence, s.history, s.archived),
+					await db.sequences.get(s.sequence.id)
+				)
 			)
 		)),
 		...(await Promise.all(

@@ -1,5 +1,4 @@
 import { DB_NAME, DEMO_DB_NAME, makeDb } from './db';
-import { applyImport, planImport } from './importPlan';
 import { Repository } from './repository';
 
 const DEMO_MADE = 'soft-tide-demo-made';
@@ -15,7 +14,10 @@ export function openRepository(demo: boolean): Repository {
 
 export async function fillWithDemo(repo: Repository): Promise<void> {
 	// Fetched only by those who want it.
-	const { makeDemo } = await import('../demo/demo');
+	const [{ makeDemo }, { applyImport, planImport }] = await Promise.all([
+		import('../demo/demo'),
+		import('./importPlan')
+	]);
 	const plan = await planImport(repo.db, makeDemo(new Date()));
 	await applyImport(repo.db, plan, repo.stamp());
 	await repo.saveSettings({ currentClientId: 'demo-odile' });

@@ -103,7 +103,11 @@ describe('revisions', () => {
 		expect(await repo.sequences()).toEqual([]);
 		expect((await repo.bin()).map((k) => k.id)).toEqual([removed!.id]);
 		expect(await repo.putBack(removed!.id)).toBe('s1');
-		expect([await repo.bin(), await repo.putBack(removed!.id), await repo.removeSequence('nothing')]).toEqual([[], undefined, undefined]);
+		expect([await repo.bin(), await repo.putBack(removed!.id), await repo.removeSequence('nothing')]).toEqual([
+			[],
+			undefined,
+			undefined
+		]);
 		expect(await repo.sequences()).toHaveLength(1);
 		expect((await repo.settings()).theme).toBe('evening');
 	});

@@ -11,7 +11,8 @@
 		{ href: '/library/schools', label: 'Schools' },
 		{ href: '/library/compare', label: 'Two schools' },
 		{ href: '/library/rules', label: 'Rules' },
-		{ href: '/library/media', label: 'Media' }
+		{ href: '/library/media', label: 'Media' },
+		{ href: '/library/notation', label: 'Notation' }
 	];
 	const here = (href: string) => page.url.pathname === href;
 </script>

@@ -2,7 +2,9 @@
 	import { Switch } from 'bits-ui';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/pressure/levels';
 	import { CORE_VERSION } from '$lib/core/version';
+	import { SKIN_TONES } from '$lib/core/measure/records.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { SKIN_COLOURS } from '$lib/state/skinTones';
 	import { fillWithDemo } from '$lib/store/openStore';
 	import Segmented from '$lib/ui/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/glyphs/Ripples.svelte';
@@ -45,6 +47,18 @@
 							]}
 							onchange={(theme) => app.save({ theme })}
 						/>
+					</dd>
+					<dt class="text-ink2">Figure</dt>
+					<dd>
+						<Segmented
+							label="Skin of the figure"
+							value={settings.skinTone}
+							options={SKIN_TONES.map((tone) => ({ value: tone, label: tone[0]!.toUpperCase() + tone.slice(1) }))}
+							onchange={(skinTone) => app.save({ skinTone })}
+						>
+							{#snippet mark(tone)}<span class="border-edge size-3.5 rounded-full border" style="background: {SKIN_COLOURS[tone].day.skin}"
+								></span>{/snippet}
+						</Segmented>
 					</dd>
 					<dt class="text-ink2">Lengths</dt>
 					<dd>

@@ -1,3 +1,4 @@
+import { GOAL_IDS, type GoalId } from './goalIds';
 import type { ZoneId } from '../atlas/zones';
 import type { Aim } from '../technique/vocabulary';
 
@@ -216,8 +217,7 @@ export const GOALS = {
 		measure: 'puffiness of eyelids, cheeks and ankles',
 		claim: 'May look less swollen; long flights with leg swelling are for a doctor.'
 	}
-} as const satisfies Record<string, GoalInfo>;
+} as const satisfies Record<GoalId, GoalInfo>;
 
-export type GoalId = keyof typeof GOALS;
-export const GOAL_IDS = Object.keys(GOALS) as [GoalId, ...GoalId[]];
+export { GOAL_IDS, type GoalId };
 export const goalInfo = (id: GoalId): GoalInfo => GOALS[id];

@@ -1,5 +1,4 @@
-import { isDeepEqual } from './deepEqual';
-import { makeEdit, type Edit } from '../sequence/edits';
+import { isDeepEqual } from '../sequence/deepEqual';
 import type { Block, Phase, Sequence, Step } from '../sequence/sequence.schema';
 import { PLAIN_HEAD } from './headLines';
 import type { Parsed, ParsedPhase } from './parse';
@@ -34,9 +33,9 @@ function commonRun(a: readonly string[], b: readonly string[]): [number, number]
 
 /**
  * For each of the new lines, which of the old ones it is: the same lines in the same order first, then the same line
- * elsewhere (it was moved), then what stands at the same place between two that stayed (it was changed). -1: it is new.
+ * elsewhere (it was moved), then the same move on the same way, then what stands at the same place between two that stayed (it was changed). -1: it is new.
  */
-export function alignLines(before: readonly string[], after: readonly string[]): number[] {
+export function alignLines(before: readonly string[], after: readonly string[], byPlace = true): number[] {
 	const from = new Array<number>(after.length).fill(-1);
 	const taken = new Set<number>();
 	const pair = (i: number, j: number) => {
@@ -53,6 +52,17 @@ export function alignLines(before: readonly string[], after: readonly string[]):
 		const i = from[j] === -1 ? free.get(line)?.shift() : undefined;
 		if (i !== undefined) pair(i, j);
 	});
+	// The same move on the same way, told otherwise.
+	const headOf = (line: string) => line.split(',', 1)[0]!;
+	const alike = new Map<string, number[]>();
+	before.forEach((line, i) => {
+		if (!taken.has(i)) alike.set(headOf(line), [...(alike.get(headOf(line)) ?? []), i]);
+	});
+	after.forEach((line, j) => {
+		const i = from[j] === -1 ? alike.get(headOf(line))?.shift() : undefined;
+		if (i !== undefined) pair(i, j);
+	});
+	if (!byPlace) return from;
 	const stops = [...kept, [before.length, after.length] as [number, number]];
 	let [i0, j0] = [0, 0];
 	for (const [i1, j1] of stops) {
@@ -110,30 +120,4 @@ export function withText(previous: Sequence, parsed: Parsed, newId: () => string
 	});
 	const { title, school, budgetSeconds } = previous;
 	return { ...previous, ...PLAIN_HEAD, title, school, budgetSeconds, ...parsed.head, phases };
-}
-
-/** An edit that turns one sequence into another, touching only what differs; null where nothing does. */
-export function editTo(before: Sequence, after: Sequence, label: string): Edit | null {
-	const edit = makeEdit(before, label, (draft) => {
-		for (const key of Object.keys(after) as (keyof Sequence)[])
-			if (key !== 'phases' && !isDeepEqual(before[key], after[key])) Object.assign(draft, { [key]: after[key] });
-		const ids = (s: Sequence) =>
-			s.phases.map((p) => [p.id, p.title, p.exitAfter, p.blocks.map((b) => [b.id, b.title, b.sides])]);
-		if (!isDeepEqual(ids(before), ids(after))) {
-			if (!isDeepEqual(before.phases, after.phases)) Object.assign(draft, { phases: after.phases });
-			return;
-		}
-		after.phases.forEach((phase, p) =>
-			phase.blocks.forEach((block, b) => {
-				const was = before.phases[p]!.blocks[b]!.steps;
-				const now = draft.phases[p]!.blocks[b]!;
-				if (was.length === block.steps.length && was.every((s, i) => s.id === block.steps[i]!.id))
-					block.steps.forEach((step, s) => {
-						if (!isDeepEqual(was[s], step)) Object.assign(now.steps, { [s]: step });
-					});
-				else Object.assign(now, { steps: block.steps });
-			})
-		);
-	});
-	return edit.patch.length ? edit : null;
 }

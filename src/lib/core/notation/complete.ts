@@ -66,16 +66,25 @@ const placesIn = (tokens: readonly Token[]): PlaceId[] =>
 		return found ? [placeOf(found)] : [];
 	});
 
+/** Clauses that one mostly wants next, in this order. */
+const FIRST = ['dose', 'pressure', 'contact', 'side', 'motion', 'link', 'tool'];
+const ONLY_FOR: Readonly<Record<string, Aim>> = { target: 'cleanse', strip: 'fix' };
+
 function clauseOptions(done: readonly Token[][], aim: Aim | undefined, options: CompleteOptions): Completion[] {
 	const written = done.map((tokens) => plain(tokens.map((t) => t.value).join('-')));
 	const used = CLAUSES.filter((c) => c.words.some((w) => written.includes(plain(w))));
 	const places = placesIn(done[0] ?? []);
 	const moves = aim && done.length === 1 ? (options.movesFor?.(aim, places) ?? []) : [];
+	// What is said most comes first; what belongs to another aim is not offered.
+	const fitting = CLAUSES.filter((c) => !c.below && !used.includes(c) && (!ONLY_FOR[c.id] || ONLY_FOR[c.id] === aim));
+	const order = (id: string) => (FIRST.includes(id) ? FIRST.indexOf(id) : FIRST.length);
 	return [
 		...moves.map((t): Completion => ({ text: `as ${t.id}`, detail: t.title, kind: 'move' })),
-		...CLAUSES.filter((c) => !c.below && !used.includes(c)).flatMap((c) =>
-			c.words.map((text): Completion => ({ text, detail: c.says.split('. ')[0]!.replace(/\.$/, ''), kind: 'clause' }))
-		)
+		...[...fitting]
+			.sort((a, b) => order(a.id) - order(b.id))
+			.flatMap((c) =>
+				c.words.map((text): Completion => ({ text, detail: c.says.split('. ')[0]!.replace(/\.$/, ''), kind: 'clause' }))
+			)
 	];
 }
 

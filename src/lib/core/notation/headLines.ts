@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { MediumSchema } from '../glide/medium.schema';
-import { GOALS, GOAL_IDS, type GoalId } from '../goal/goals';
+import { GOAL_IDS, type GoalId } from '../goal/goalIds';
 import { SCHOOL_IDS, SchoolSchema, type School } from '../school/school.schema';
 import { schoolById, SCHOOLS } from '../school/schools';
 import { clock } from '../sequence/describe';
+import { isDeepEqual } from '../sequence/deepEqual';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { inQuotes, nameWord } from './clause';
@@ -92,8 +93,7 @@ function readJson<T>(schema: z.ZodType<T>, rest: string, from: number): T {
 	throw new Misread(`${issue.path.join('.') || 'it'}: ${issue.message}.`, from + 2, from + rest.length + 1);
 }
 
-const isShipped = (school: School): boolean =>
-	SCHOOLS.some((s) => s.id === school.id && JSON.stringify(s) === JSON.stringify(school));
+const isShipped = (school: School): boolean => SCHOOLS.some((s) => s.id === school.id && isDeepEqual(s, school));
 
 function readGoals(rest: string, from: number): Head['goals'] {
 	return clausesOf(readerOf(rest, from).tokens).map((reader) => {
@@ -169,7 +169,7 @@ export const HEAD_LINES: readonly HeadLine[] = [
 	{
 		key: 'goals',
 		form: 'goals <goal> <weight>, …',
-		says: `What it is for, each with a weight from 0 to 1: ${Object.keys(GOALS).join(', ')}.`,
+		says: `What it is for, each with a weight from 0 to 1: ${GOAL_IDS.join(', ')}.`,
 		example: 'goals morning-depuff 1, under-eye 0.5',
 		read: (rest, from) => ({ goals: readGoals(rest, from) }),
 		write: ({ goals }) => (goals.length ? [goals.map((g) => `${g.id} ${g.weight}`).join(', ')] : [])

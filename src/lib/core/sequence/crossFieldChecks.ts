@@ -39,6 +39,15 @@ export function checkStep(step: Step, ctx: Context<Step>): void {
 	});
 }
 
+/** The problems of a whole sequence, without those inside of its steps. */
+export function sequenceProblems(sequence: Sequence): z.core.$ZodIssue[] {
+	const issues: z.core.$ZodIssue[] = [];
+	checkSequence(sequence, {
+		addIssue: (issue: z.core.$ZodIssue) => issues.push(issue)
+	} as unknown as Context<Sequence>);
+	return issues;
+}
+
 /** What a JSON Schema cannot say about a whole sequence. */
 export function checkSequence(sequence: Sequence, ctx: Context<Sequence>): void {
 	const seen = new Set<string>();

@@ -1,7 +1,7 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
 import { LEVEL_NAMES } from '../pressure/levels';
 import { BREATHS, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../technique/vocabulary';
-import { doseText, sideText, stepTitle } from './describe';
+import { clock, doseText, sideText, stepTitle } from './describe';
 import type { Sequence, Step } from './sequence.schema';
 import { levelsOf, stepsOf } from './walk';
 
@@ -85,6 +85,25 @@ function unmoved(before: readonly string[], after: readonly string[]): Set<strin
 	for (; i >= 0; i = best[i]!.from) stay.add(kept[i]!);
 	return stay;
 }
+
+/** What is said of a sequence as a whole, in words. */
+const HEAD_PARTS: Readonly<Record<string, (s: Sequence) => string>> = {
+	title: (s) => s.title,
+	time: (s) => clock(s.budgetSeconds),
+	school: (s) => s.school.title.toLowerCase(),
+	for: (s) => (s.performer === 'self' ? 'oneself' : 'a client'),
+	goals: (s) => s.goals.map((g) => g.id.replaceAll('-', ' ')).join(', ') || 'none',
+	medium: (s) => (s.medium ? `${s.medium.ml} ml ${s.medium.id.replaceAll('-', ' ')}` : 'none'),
+	'drain links': (s) => (s.links === 'policy' ? 'kept by the school' : 'set by hand'),
+	phases: (s) => s.phases.map((p) => p.title).join(', ')
+};
+
+/** What is different in the heads of two sequences, a line each. */
+export const headDifferences = (before: Sequence, after: Sequence): string[] =>
+	Object.entries(HEAD_PARTS).flatMap(([part, text]) => {
+		const [a, b] = [text(before), text(after)];
+		return a === b ? [] : [`${part}: ${b}, was ${a}`];
+	});
 
 /** What is different in the steps of two versions of a sequence, in the order of the later one; removed steps last. */
 export function differences(before: Sequence, after: Sequence): Difference[] {

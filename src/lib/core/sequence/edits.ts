@@ -1,7 +1,7 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
-import { z } from 'zod';
+import { z, ZodError } from 'zod';
 import { otherSide, type PlaceRef } from '../atlas/places';
-import { isMidlinePlace } from './crossFieldChecks';
+import { isMidlinePlace, sequenceProblems } from './crossFieldChecks';
 import { stepTitle } from './describe';
 import { SequenceSchema, type Block, type Phase, type Sequence, type Step, type StepSide } from './sequence.schema';
 import { findStep, peakLevel } from './walk';
@@ -33,9 +33,26 @@ const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
 
 /** Checked, but handed on as it is: untouched steps keep their identity, so views redraw only what changed. */
 function checked(sequence: Sequence): Sequence {
-	SequenceSchema.parse(sequence);
+	// Steps never change, so one that passed once need not pass again: a long sequence is checked as fast as a short one.
+	const fresh: Step[] = [];
+	const phases = sequence.phases.map((phase) => ({
+		...phase,
+		blocks: phase.blocks.map((block) => ({
+			...block,
+			steps: block.steps.filter((step) => {
+				if (passed.has(step)) return false;
+				fresh.push(step);
+				return true;
+			})
+		}))
+	}));
+	SequenceSchema.parse({ ...sequence, phases });
+	const issues = sequenceProblems(sequence);
+	if (issues.length) throw new ZodError(issues);
+	for (const step of fresh) passed.add(step);
 	return sequence;
 }
+const passed = new WeakSet<Step>();
 
 /**
  * The sequence after an edit.
@@ -102,6 +119,19 @@ export function fitted(step: Step, block: Pick<Block, 'sides'>): Step {
 	return rest;
 }
 
+/**
+ * A move of one side, or of the midline, has no place in a block that does one side and then the other.
+ * @throws {Error} saying so, with what to do
+ */
+export function mustSuit(step: Step, block: Pick<Block, 'sides'>): void {
+	if (block.sides === 'asSteps') return;
+	const { side } = step;
+	if (side === 'left' || side === 'right' || side === 'midline')
+		throw new Error(
+			`${stepTitle(step)} is worked ${side === 'midline' ? 'on the midline' : `on the ${side} only`}, and this block does one side and then the other. Let the step work both sides first, or put it before or after the block.`
+		);
+}
+
 export function insertStep(sequence: Sequence, step: Step, spot: Spot, label?: string): Edit {
 	return makeEdit(sequence, label ?? `Add ${stepTitle(step)}`, (draft) => {
 		const { block, index } = spotIn(draft, spot);
@@ -134,6 +164,7 @@ export function moveStep(sequence: Sequence, stepId: string, by: -1 | 1): Edit |
 		const [step] = from.steps.splice(s, 1);
 		const to = within ? from : draft.phases[next!.pi]!.blocks[next!.bi]!;
 		const index = within ? s + by : by < 0 ? to.steps.length : 0;
+		mustSuit(step as Step, to);
 		to.steps.splice(index, 0, fitted(step as Step, to) as Draft<Step>);
 	});
 }

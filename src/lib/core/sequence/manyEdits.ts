@@ -1,6 +1,8 @@
 import type { Draft } from 'immer';
+import { safeLevel } from '../pressure/caps';
+import type { School } from '../school/school.schema';
 import { isZone, placeOf } from '../atlas/places';
-import { blockOf, fitted, makeEdit, named, spotIn, type Edit, type Spot } from './edits';
+import { blockOf, fitted, makeEdit, mustSuit, named, spotIn, type Edit, type Spot } from './edits';
 import { mirroredStep } from './mirror';
 import type { Block, Sequence, Step } from './sequence.schema';
 import { findStep, peakLevel, stepsOf } from './walk';
@@ -45,6 +47,7 @@ export function moveSteps(sequence: Sequence, ids: ReadonlySet<string>, spot: Sp
 		const { block, index } = spotIn(draft, spot);
 		// Where the anchor itself moves, the place before it among those that stay is meant.
 		const at = anchor && ids.has(anchor) ? block.steps.findIndex((s) => s.id === anchor) : index;
+		for (const step of steps) mustSuit(step, block);
 		const stay = block.steps.slice(0, at).filter((s) => !ids.has(s.id)).length;
 		for (const phase of draft.phases)
 			for (const b of phase.blocks)
@@ -53,18 +56,24 @@ export function moveSteps(sequence: Sequence, ids: ReadonlySet<string>, spot: Sp
 	});
 }
 
-/** The steps of a block in a new order, some of which may come from another block: what a drop says. */
-export function setBlockSteps(sequence: Sequence, blockId: string, ids: readonly string[]): Edit {
+/**
+ * The steps of a block in a new order, some of which may come from another block: what a drop says.
+ * @param dragged the step after which the edit is named
+ */
+export function setBlockSteps(sequence: Sequence, blockId: string, ids: readonly string[], dragged?: string): Edit {
 	const known = new Map(stepsOf(sequence).map(({ step }) => [step.id, step]));
 	const moved = new Set(ids);
 	const came = ids.find((id) => findStep(sequence, id)?.block.id !== blockId);
-	const label = came ? `Move step ${named(sequence, came)}` : 'Move a step';
+	const first = dragged ?? came;
+	const label = first ? `Move step ${named(sequence, first)}` : 'Move a step';
 	return makeEdit(sequence, label, (draft) => {
 		for (const phase of draft.phases)
 			for (const block of phase.blocks) {
-				if (block.id === blockId)
-					block.steps = ids.flatMap((id) => (known.has(id) ? [fitted(known.get(id)!, block) as Draft<Step>] : []));
-				else if (block.steps.some((s) => moved.has(s.id))) block.steps = block.steps.filter((s) => !moved.has(s.id));
+				if (block.id === blockId) {
+					const steps = ids.flatMap((id) => known.get(id) ?? []);
+					for (const step of steps) mustSuit(step, block);
+					block.steps = steps.map((step) => fitted(step, block) as Draft<Step>);
+				} else if (block.steps.some((s) => moved.has(s.id))) block.steps = block.steps.filter((s) => !moved.has(s.id));
 			}
 	});
 }
@@ -196,8 +205,11 @@ export function splitPhase(sequence: Sequence, stepId: string, title: string, ne
 	});
 }
 
-/** What a new step takes over from the last one of its kind: pressure, count and side, where they fit. */
-export function carriedOver(step: Step, last: Step | undefined): Step {
+/**
+ * What a new step takes over from the last one of its kind: pressure, count and side, where they fit. Never more
+ * pressure than the school and its new places allow.
+ */
+export function carriedOver(step: Step, last: Step | undefined, school?: School): Step {
 	if (!last || last.aim !== step.aim || last.motion !== step.motion || last.contact !== step.contact) return step;
 	const dose = last.dose.kind === step.dose.kind ? last.dose : step.dose;
 	const side =
@@ -207,7 +219,7 @@ export function carriedOver(step: Step, last: Step | undefined): Step {
 	const { levels: _levels, ...rest } = step;
 	return {
 		...rest,
-		pressure: peakLevel(last),
+		pressure: school ? safeLevel(step, step.places, peakLevel(last), school) : peakLevel(last),
 		dose,
 		...(side === undefined ? {} : { side }),
 		...(last.reason && (side === 'left' || side === 'right') ? { reason: last.reason } : {})

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MediumSchema } from '../glide/medium.schema';
-import { GOAL_IDS } from '../goal/goals';
+import { GOAL_IDS } from '../goal/goalIds';
 import { LevelSchema } from '../pressure/levels';
 import { SchoolSchema } from '../school/school.schema';
 import { TechniqueSchema } from '../technique/technique.schema';

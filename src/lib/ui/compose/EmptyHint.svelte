@@ -1,36 +1,72 @@
 <script lang="ts">
+	import BookOpen from '@lucide/svelte/icons/book-open';
+	import Hand from '@lucide/svelte/icons/hand';
+	import TextCursorInput from '@lucide/svelte/icons/text-cursor-input';
 	import type { School } from '$lib/core/school/school.schema';
 
 	interface Props {
 		school: School;
+		/** To the map. */
+		ondraw: () => void;
+		/** To the line of words. */
+		ontype: () => void;
+		ontour: () => void;
 	}
-	let { school }: Props = $props();
-	const WAYS = $derived([
-		[
-			'Open first',
-			school.opening.required
-				? 'Tap a ring on the neck or by the ear, then “Open by pumping”. Work from the collarbone outwards.'
-				: 'This school opens little. Tap the ring above the collarbone, or begin with a stroke.'
-		],
-		[
-			'Then stroke',
-			'Drag from where the fluid is to where it shall go: from the lower eyelid to the ear. The way in between is filled in.'
-		],
-		['Close', 'Drag from the ear to the collarbone, and pump there once more.']
-	]);
+	let { school, ondraw, ontype, ontour }: Props = $props();
+	const first = $derived(
+		school.opening.required
+			? 'Begin with the ring above the collarbone: tap it, then choose how to open it.'
+			: 'This school opens little: drag from where the fluid is to where it shall go.'
+	);
 </script>
 
-<div class="flex flex-1 flex-col justify-center px-6 py-8">
-	<p class="text-ink2 mb-5 max-w-[46ch] text-[13.5px] leading-5">
-		Nothing here yet. A sequence begins on the face: every place that lights up can be tapped, and every two of them make a stroke.
-	</p>
-	<ol class="max-w-[56ch] space-y-4">
-		{#each WAYS as [title, words], i (title)}
-			<li class="grid grid-cols-[30px_1fr] items-baseline">
-				<span class="flare text-[22px] leading-6 font-[480]">{i + 1}</span>
-				<span><b class="block text-[14px] font-semibold">{title}</b><span class="text-ink2 leading-[18px]">{words}</span></span>
-			</li>
-		{/each}
+<div class="flex flex-1 flex-col justify-center px-6 py-6">
+	<p class="flare text-[19px] leading-6 font-[520]">Nothing here yet</p>
+	<p class="text-ink2 mt-1 mb-5 max-w-[48ch] leading-[18px]">There are three ways to begin, and they mix freely.</p>
+	<ol class="border-hair max-w-[58ch] border-t">
+		<li class="way border-hair border-b">
+			<Hand size={20} />
+			<span
+				><b>Draw it on the face</b><span class="text-ink2">{first} Two places make a stroke; the way between them is filled in.</span></span
+			>
+			<button type="button" class="btn btn-primary" onclick={ondraw}>To the face</button>
+		</li>
+		<li class="way border-hair border-b">
+			<TextCursorInput size={20} />
+			<span
+				><b>Say it in words</b><span class="text-ink2">A line is a step: “drain chin &gt; n:submandibular, index hook, 8 each side”.</span
+				></span
+			>
+			<button type="button" class="btn" onclick={ontype}>Type</button>
+		</li>
+		<li class="way border-hair border-b">
+			<BookOpen size={20} />
+			<span
+				><b>Begin from a ready one</b><span class="text-ink2"
+					>Twenty-two sequences of six schools, from 3 to 30 minutes, to copy and change.</span
+				></span
+			>
+			<a class="btn" href="/library/sequences">Choose</a>
+		</li>
 	</ol>
-	<p class="text-ink3 mt-6 text-[11.5px]">By keyboard: A goes to the map, arrows walk the places, Enter chooses. ? shows all keys.</p>
+	<p class="text-ink3 mt-4 text-[11.5px]">
+		<button type="button" class="dotted text-ink2" onclick={ontour}>Show me around</button> in five steps. By keyboard: A goes to the face, /
+		to the words, ? shows all keys.
+	</p>
 </div>
+
+<style>
+	.way {
+		display: grid;
+		grid-template-columns: 32px minmax(0, 1fr) auto;
+		align-items: center;
+		gap: 4px 10px;
+		padding: 11px 0;
+		line-height: 18px;
+	}
+	.way b {
+		display: block;
+		font-size: 13.5px;
+		font-weight: 600;
+	}
+</style>

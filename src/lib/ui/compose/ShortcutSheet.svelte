@@ -3,8 +3,9 @@
 
 	interface Props {
 		open: boolean;
+		ontour: () => void;
 	}
-	let { open = $bindable() }: Props = $props();
+	let { open = $bindable(), ontour }: Props = $props();
 	const GROUPS = [
 		{
 			title: 'Steps',
@@ -16,7 +17,19 @@
 				['S', 'side: both, left then right, right then left'],
 				['L', 'drain link on or off'],
 				['D', 'duplicate'],
+				['O', 'repeat on the other side'],
+				['M', 'mirror the sides'],
 				['Delete', 'remove']
+			]
+		},
+		{
+			title: 'Several steps',
+			keys: [
+				['Shift ↑ ↓', 'choose more'],
+				['Ctrl A', 'choose all'],
+				['G', 'do them side by side, as a block'],
+				['Ctrl C, X, V', 'copy, cut, paste, as text'],
+				['+ − 0 to 4 S O M D', 'as with one, on all of them']
 			]
 		},
 		{
@@ -24,6 +37,9 @@
 			keys: [
 				['A', 'to the map, to add a step'],
 				['W', 'moves for the whole face'],
+				['/', 'type a step'],
+				['T', 'the sequence as text'],
+				['R', 'play at its pace, halt'],
 				['F', 'findings'],
 				['Ctrl Z', 'undo'],
 				['Ctrl Shift Z', 'do again'],
@@ -45,7 +61,8 @@
 			keys: [
 				['← →', 'step before, step after'],
 				['Enter', 'choose'],
-				['Tab to the clock, ← →', 'scrub by the second']
+				['Tab to the clock, ← →', 'scrub by the second'],
+				['Ctrl and wheel', 'zoom']
 			]
 		}
 	] as const;
@@ -67,4 +84,7 @@
 			</section>
 		{/each}
 	</div>
+	<p class="border-hair mt-4 border-t pt-3">
+		<button type="button" class="btn" onclick={ontour}>Show me around</button>
+	</p>
 </Modal>

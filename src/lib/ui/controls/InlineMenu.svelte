@@ -17,7 +17,7 @@
 
 <!-- A value in a row that is edited in place: a dotted line under it, a menu behind it. -->
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger class="dotted flex min-h-6 items-center gap-1.5 rounded {extra}" aria-label={label}>
+	<DropdownMenu.Trigger class="dotted flex min-h-6 items-center gap-1.5 rounded {extra}" aria-label={label} title={label}>
 		{@render children()}
 	</DropdownMenu.Trigger>
 	<DropdownMenu.Portal>

@@ -25,7 +25,7 @@
 	{#each options as option, i (option.value)}
 		<ToggleGroup.Item
 			value={option.value}
-			title={option.title}
+			title={option.title ?? label}
 			class="text-ink2 data-[state=on]:bg-wash data-[state=on]:text-ink hover:bg-wash/50 flex flex-1 items-center justify-center gap-1.5 whitespace-nowrap focus-visible:outline-offset-[-3px] data-[state=on]:font-semibold data-[state=on]:shadow-[inset_0_-2px_var(--ink)] {large
 				? 'min-h-11 px-4 text-[15px]'
 				: 'min-h-[26px] px-2.5 text-xs'} {i ? (vertical ? 'border-hair border-t' : 'border-hair border-l') : ''}"

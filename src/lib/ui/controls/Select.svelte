@@ -19,7 +19,7 @@
 </script>
 
 <Select.Root type="single" {value} onValueChange={(v) => v && v !== value && onchange(v as T)} items={[...options]}>
-	<Select.Trigger class="btn max-w-full justify-between px-2 {extra}" aria-label="{label}: {chosen?.label ?? 'none'}">
+	<Select.Trigger class="btn max-w-full justify-between px-2 {extra}" aria-label="{label}: {chosen?.label ?? 'none'}" title={label}>
 		{#if mark}{@render mark(value)}{/if}
 		<span class="truncate">{chosen?.label ?? '–'}</span>
 		<ChevronDown size={14} class="flex-none" />

@@ -30,6 +30,7 @@
 		type="number"
 		inputmode="decimal"
 		aria-label={label}
+		title={label}
 		{min}
 		{max}
 		{step}

@@ -3,6 +3,7 @@
 	import { labelOf, placeOf, whereOf, type PlaceRef } from '$lib/core/atlas/places';
 	import { doseText } from '$lib/core/sequence/describe';
 	import { fillPath } from '$lib/core/sequence/route';
+	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { School } from '$lib/core/school/school.schema';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS } from '$lib/core/technique/vocabulary';
@@ -18,14 +19,19 @@
 		school: School;
 		/** The user's own techniques that the sequence carries. */
 		carried: readonly Technique[];
+		/** The steps of the sequence: what was used before is likely to be wanted again. */
+		used?: readonly PlacedStep[];
 		library: Techniques;
 		/** With a way of its own where the choice is a stroke from one place. */
 		onadd: (technique: Technique, way: readonly PlaceRef[]) => void;
 		oncancel: () => void;
 	}
-	let { places, school, carried, library, onadd, oncancel }: Props = $props();
+	let { places, school, carried, used = [], library, onadd, oncancel }: Props = $props();
 	const way = $derived(places.length > 1 ? fillPath(places, school.cheekRoute) : places);
-	const fitting = $derived(places.length ? library.suiting(places.map(placeOf), carried) : library.all.filter((t) => t.shape === 'none'));
+	const usedIds = $derived(new Set(used.flatMap((s) => s.step.techniqueId ?? [])));
+	const suiting = $derived(places.length ? library.suiting(places.map(placeOf), carried) : library.all.filter((t) => t.shape === 'none'));
+	/** Likeliest first: what this sequence uses already, then as the library has it. */
+	const fitting = $derived([...suiting.filter((t) => usedIds.has(t.id)), ...suiting.filter((t) => !usedIds.has(t.id))]);
 	/** From one place, strokes that usually begin there. */
 	const strokes = $derived(
 		places.length === 1
@@ -79,7 +85,7 @@
 {/if}
 <ul class="mt-2 -mr-2 min-h-0 flex-1 overflow-y-auto pr-2" aria-label="Moves that suit">
 	{#each fitting.filter(asked) as technique (technique.id)}
-		{@render move(technique, places, '')}
+		{@render move(technique, places, usedIds.has(technique.id) ? ', used here' : '')}
 	{/each}
 	{#each strokes.filter((s) => asked(s.technique)) as s (s.technique.id)}
 		{@render move(s.technique, s.way, ` ${toEnd(s.way)}`)}

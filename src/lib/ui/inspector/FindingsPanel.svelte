@@ -3,6 +3,7 @@
 	import { RULE_KINDS, type Finding as FindingRecord, type RuleKind } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import { stepTitle } from '$lib/core/sequence/describe';
+	import { previewOf } from '$lib/state/previewOf';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import Select from '../controls/Select.svelte';
@@ -29,7 +30,11 @@
 	]);
 	const chosen = $derived(filters.some((f) => f.value === filter) ? filter : 'all');
 	const wanted = $derived(all.filter((f) => chosen === 'all' || f.severity === chosen || f.kind === chosen));
-	const groups = $derived(groupFindings(wanted));
+	const found = $derived(groupFindings(wanted));
+	/** So many are shown at first: each looks for its fix, and a very long sequence has thousands. */
+	const PAGE = 40;
+	let limit = $state(PAGE);
+	const groups = $derived(found.slice(0, limit));
 	const safe = $derived(stepId ? [] : all.filter((f) => f.safe));
 
 	/** Under which heading a group stands, and in which order the headings come. */
@@ -49,7 +54,7 @@
 		}
 		return [...byTitle.values()].sort((a, b) => a.rank - b.rank);
 	});
-	const previewOf = (finding: FindingRecord) => (finding.fixable && draft.fixOf(finding) ? () => draft.previewOf(finding) ?? [] : null);
+	const preview = (finding: FindingRecord) => (finding.fixable && draft.fixOf(finding) ? () => previewOf(draft, finding) ?? [] : null);
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
 	const muteAll = (group: FindingGroup) => (reason: string) => {
 		for (const finding of group.findings) draft.mute(finding, reason);
@@ -81,7 +86,7 @@
 			<Finding
 				finding={group.lead}
 				sentence={groupSentence(group)}
-				preview={previewOf(group.lead)}
+				preview={preview(group.lead)}
 				onfix={() => draft.fix(group.lead)}
 				onjump={stepId ? undefined : jump(group.lead)}
 				onmute={group.lead.severity === 'stop' ? undefined : muteAll(group)}
@@ -89,6 +94,9 @@
 		{/each}
 	</ul>
 {/each}
+{#if found.length > limit}
+	<button type="button" class="btn mt-2" onclick={() => (limit += PAGE)}>Show more of {found.length}</button>
+{/if}
 {#if !all.length && !stepId}
 	<p class="text-ink2 py-3 text-xs leading-4">
 		{draft.steps.length

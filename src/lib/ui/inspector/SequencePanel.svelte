@@ -7,6 +7,8 @@
 	import FitPanel from './FitPanel.svelte';
 	import GoalsPanel from './GoalsPanel.svelte';
 	import SchoolField from './SchoolField.svelte';
+	import VersionsPanel from './VersionsPanel.svelte';
+	import { mirrorAll } from '$lib/core/sequence/manyEdits';
 
 	interface Props {
 		draft: SequenceDraft;
@@ -78,7 +80,12 @@
 			</tbody>
 		</table>
 	</dd>
+	<dt>Sides</dt>
+	<dd>
+		<button type="button" class="btn" onclick={() => draft.do(mirrorAll(sequence))}>Mirror the whole sequence</button>
+	</dd>
 </dl>
+<VersionsPanel {draft} />
 
 <style>
 	dt {

@@ -1,9 +1,11 @@
 <script lang="ts">
+	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
 	import CopyPlus from '@lucide/svelte/icons/copy-plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { clock, stepTitle } from '$lib/core/sequence/describe';
 	import { duplicateStep, removeSteps, setPlaces, setStep } from '$lib/core/sequence/edits';
+	import { repeatOnOtherSide } from '$lib/core/sequence/manyEdits';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { AIMS } from '$lib/core/technique/vocabulary';
@@ -28,6 +30,7 @@
 	}
 	let { draft, placed, newId }: Props = $props();
 	let editingWay = $state(false);
+	const dividing = () => import('./DivideField.svelte');
 	const step = $derived(placed.step);
 	const sequence = $derived(draft.sequence);
 	const time = $derived(draft.judgement.timing.steps.get(step.id));
@@ -44,6 +47,10 @@
 			<AimGlyph aim={step.aim} size={14} />{AIMS[step.aim]} · {clock(time?.startSeconds ?? 0)} to {clock(time?.endSeconds ?? 0)}
 		</p>
 	</div>
+	{#if oneSided}<TipButton
+			tip="Repeat on the other side (O)"
+			onclick={() => draft.do(repeatOnOtherSide(sequence, new Set([step.id]), newId))}><ArrowLeftRight size={15} /></TipButton
+		>{/if}
 	<TipButton tip="Duplicate the step" onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}><CopyPlus size={15} /></TipButton>
 	<TipButton tip="Remove the step" onclick={() => draft.do(removeSteps(sequence, [step.id]))}><Trash2 size={15} /></TipButton>
 </div>
@@ -96,6 +103,7 @@
 			onchange={(e) => set({ note: e.currentTarget.value }, 'Change the note')}
 		/>
 	</dd>
+	{#await dividing() then { default: DivideField }}<DivideField {draft} {placed} {newId} />{/await}
 	{#if step.why}
 		<dt class="self-start">Why</dt>
 		<dd class="text-ink2 text-xs leading-4">{step.why}</dd>

@@ -1,17 +1,23 @@
 <script lang="ts">
-	import { FIGURE, MIDLINE_X, nodePoints, type View } from '$lib/core/atlas/geometry';
+	import { FIGURE, MIDLINE_X, mirrorPath, nodePoints, type View } from '$lib/core/atlas/geometry';
 	import { NODE_IDS } from '$lib/core/atlas/nodes';
 	import { labelOf, SIDES, type PlaceId, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS } from '$lib/core/atlas/zones';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Snippet } from 'svelte';
 	import Figure from './Figure.svelte';
 	import NodeRing from './NodeRing.svelte';
 	import StrokeMark from './StrokeMark.svelte';
+	import ZoneTints from './ZoneTints.svelte';
 	import ZoneWater from './ZoneWater.svelte';
 	import type { OpenNodes, Pick, ZoneTint } from './mapTypes';
 	import { frameOf, turnOf, type Frame, type Orientation } from './orientation';
 	import { drawnSides } from './drawnSides';
 	import { MapPointer } from './mapPointer.svelte';
+	import { fillPath, type CheekRoute } from '$lib/core/sequence/route';
+	import { nearestSmall, smallTargets } from './hitTargets';
+	import { pathPoints, polyline, smooth } from './strokeShape';
+	import type { Finger } from './finger';
 
 	interface Props {
 		view: View;
@@ -26,6 +32,14 @@
 		selected?: readonly Pick[];
 		/** A closer look than the usual frame; it turns with the figure. */
 		focus?: Frame | null;
+		/** Whether a closer look fills the room and is cut at its edges, or is seen whole. */
+		fill?: boolean;
+		/** The hand at this moment, on the step that is drawn. */
+		finger?: Finger | null;
+		/** Which way a drawn stroke takes on the cheek. */
+		cheekRoute?: CheekRoute;
+		/** Findings and the like, drawn over the face. */
+		over?: Snippet;
 		/** What the map is for, read by a screen reader. */
 		label: string;
 		onpick?: (pick: Pick, event: { shift: boolean }) => void;
@@ -44,6 +58,10 @@
 		selected = [],
 		label,
 		focus = null,
+		fill = true,
+		finger = null,
+		cheekRoute = 'either',
+		over,
 		onpick,
 		onstroke
 	}: Props = $props();
@@ -52,8 +70,7 @@
 	const frame = $derived(focus ?? frameOf(view, wide));
 	const turn = $derived(turnOf(view, orientation, focus ? frameOf(view, true) : frame));
 	const sides = $derived<readonly Side[]>(view === 'front' ? SIDES : ['left']);
-	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
-	const flipOf = (side: Side) => (view === 'front' && side === 'right' ? flip : undefined);
+	const isMirrored = (side: Side) => view === 'front' && side === 'right';
 	const zones = $derived(ZONE_IDS.filter((z) => FIGURE[view].zones[z] && (wide || !['shoulder', 'axilla', 'decollete'].includes(z))));
 	const nodes = $derived(showNodes ? NODE_IDS.filter((n) => nodePoints(view, n).length && (wide || n !== 'axillary')) : []);
 	const targets = $derived<Pick[]>(
@@ -66,20 +83,40 @@
 		return `${labelOf(p.place)}, client’s ${p.side}${tint?.words ? `, ${tint.words}` : ''}`;
 	};
 
+	let drawing: SVGGElement | undefined = $state();
+	const small = $derived(onpick ? smallTargets(view, targets) : []);
 	const pointer = new MapPointer({
 		targets: () => targets,
+		near: (x, y) => (drawing ? nearestSmall(small, drawing, x, y) : null),
 		onpick: (p, e) => onpick?.(p, e),
 		onstroke: (a, b) => onstroke?.(a, b)
 	});
 	const drawn = $derived(step ? drawnSides(step, view, now) : []);
+	const fingerOn = (side: Side) => (finger && (finger.side === 'both' || finger.side === side || view === 'profile') ? finger : null);
+	/** While a stroke is drawn: the way it would take, snapped to places. */
+	const trace = $derived.by(() => {
+		const { drag } = pointer;
+		if (!drag) return null;
+		const { from, to } = drag;
+		const refs = !to
+			? [from.place]
+			: from.side === to.side
+				? fillPath([from.place, to.place], cheekRoute)
+				: [`${from.place}:${from.side}` as const, `${to.place}:${to.side}` as const];
+		const points = smooth(pathPoints(view, refs, from.side));
+		const free = !to && drawing ? new DOMPoint(drag.x, drag.y).matrixTransform(drawing.getScreenCTM()!.inverse()) : null;
+		return polyline(free ? [...points, [free.x, free.y]] : points);
+	});
 </script>
 
 <svg
 	viewBox="{frame.x} {frame.y} {frame.width} {frame.height}"
-	preserveAspectRatio={focus ? 'xMidYMid slice' : 'xMidYMin meet'}
+	preserveAspectRatio={focus ? (fill ? 'xMidYMid slice' : 'xMidYMid meet') : 'xMidYMin meet'}
 	class="h-full w-full touch-none select-none"
 	role={onpick ? 'group' : 'img'}
 	aria-label={label}
+	data-map
+	{...onpick ? pointer.surface : {}}
 >
 	<defs>
 		<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter>
@@ -89,10 +126,11 @@
 			<stop offset="1" stop-color="var(--openfill)" stop-opacity="0" />
 		</radialGradient>
 	</defs>
-	<g transform={turn || undefined}>
+	<g transform={turn || undefined} bind:this={drawing}>
 		<Figure {view} {uid} wide={wide || focus !== null} />
+		{#if tints.length}<ZoneTints {view} tints={tints.filter((t) => sides.includes(t.side))} {uid} />{/if}
 		{#each tints as tint (`${tint.zone}:${tint.side}`)}
-			{#if sides.includes(tint.side)}<ZoneWater {view} {tint} {uid} />{/if}
+			{#if sides.includes(tint.side) && (tint.lines || tint.before)}<ZoneWater {view} {tint} {uid} />{/if}
 		{/each}
 		{#if nodes.length}
 			<g aria-hidden="true">
@@ -111,8 +149,15 @@
 			</g>
 		{/if}
 		{#each drawn as mark (mark.side)}
-			{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} />{/if}
+			{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} finger={mark.now ? fingerOn(mark.side) : null} />{/if}
 		{/each}
+		{@render over?.()}
+		{#if trace}
+			<g aria-hidden="true" style="pointer-events: none" fill="none" stroke-linecap="round" stroke-linejoin="round">
+				<path d={trace} stroke="var(--sheet)" stroke-width="11" stroke-opacity="0.7" />
+				<path d={trace} stroke="var(--brush)" stroke-width="6" stroke-dasharray="0.1 10" />
+			</g>
+		{/if}
 		{#if onpick}
 			{#each targets as target, i (`${target.place}:${target.side}`)}
 				{@const zone = target.place.startsWith('n:') ? null : FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
@@ -123,15 +168,14 @@
 					aria-pressed={isSelected(target)}
 					data-place={target.place}
 					data-side={target.side}
-					transform={flipOf(target.side)}
 					class="target"
-					data-state={isSelected(target) ? 'on' : 'off'}
+					data-state={isSelected(target) ? 'on' : pointer.isNear(i) ? 'near' : 'off'}
 					{...pointer.handlers(i)}
 				>
-					{#if zone}<path d={zone.d} class="zone" />
+					{#if zone}<path d={isMirrored(target.side) ? mirrorPath(zone.d) : zone.d} class="zone" />
 					{:else}
 						{#each nodePoints(view, target.place.slice(2) as (typeof NODE_IDS)[number]) as [x, y], k (k)}
-							<circle cx={x} cy={y} r="15" class="node" />
+							<circle cx={isMirrored(target.side) ? 2 * MIDLINE_X - x : x} cy={y} r="15" class="node" />
 						{/each}
 					{/if}
 				</g>
@@ -159,12 +203,12 @@
 		stroke-opacity: 0;
 		stroke-width: 2;
 	}
-	.target:hover .zone {
+	.target[data-state='near'] .zone {
 		fill-opacity: 0.05;
 		stroke-opacity: 0.45;
 		stroke-dasharray: 3 4;
 	}
-	.target:hover .node {
+	.target[data-state='near'] .node {
 		stroke-opacity: 0.6;
 	}
 	.target:focus-visible .zone,

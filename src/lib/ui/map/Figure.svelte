@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { FIGURE, MIDLINE_X, type View } from '$lib/core/atlas/geometry';
+	import { FRONT_DRAWING, knownProfile, loadProfile, type Drawing } from '$lib/core/atlas/drawing';
+	import { mirrorPath, type View } from '$lib/core/atlas/geometry';
 
 	interface Props {
 		view: View;
@@ -12,15 +13,20 @@
 	}
 	let { view, uid, wide, plain = false }: Props = $props();
 
-	const figure = $derived(FIGURE[view]);
+	let profile = $state.raw(knownProfile());
+	$effect(() => {
+		if (view === 'profile' && !profile) void loadProfile().then((drawing) => (profile = drawing));
+	});
+	const NOTHING: Drawing = { lines: [], fills: [] };
+	const figure = $derived(view === 'front' ? FRONT_DRAWING : (profile ?? NOTHING));
 	const ROLES = ['skin', 'hair', 'shade', 'lid', 'lips'];
 	const HIDDEN = /hair-flow|axilla|chest/;
 	const fills = $derived(ROLES.flatMap((role) => figure.fills.filter((f) => f.role === role)));
 	const lines = $derived(
 		figure.lines.filter((l) => (wide || !HIDDEN.test(l.id)) && !/hair-flow/.test(l.id) && !(plain && l.weight === 'hint'))
 	);
-	const flip = `matrix(-1 0 0 1 ${2 * MIDLINE_X} 0)`;
-	const halves = $derived(view === 'front' ? ['', flip] : ['']);
+	/** A path of the front, and its mirror image; a line on the midline is its own. */
+	const halvesOf = (d: string) => (view === 'front' ? [...new Set([d, mirrorPath(d)])] : [d]);
 	const fade = $derived(wide ? [0.835, 0.935] : view === 'front' ? [0.55, 0.665] : [0.56, 0.67]);
 </script>
 
@@ -37,33 +43,30 @@
 </defs>
 <g mask="url(#{uid}-fade)" aria-hidden="true">
 	{#each fills as fill, i (i)}
-		{#each halves as half (half)}
+		{#each halvesOf(fill.d) as d (d)}
 			<path
-				d={fill.d}
-				transform={half || undefined}
+				{d}
 				fill={fill.role === 'skin' || fill.role === 'ear' ? `url(#${uid}-lamp)` : `var(--${fill.role === 'hair' ? 'hairfill' : fill.role})`}
 				stroke={fill.role === 'skin' ? `url(#${uid}-lamp)` : fill.role === 'hair' ? 'var(--hairfill)' : 'none'}
 				stroke-width="0.8"
 			/>
 		{/each}
 	{/each}
-	{#each halves as half (half)}
-		<g transform={half || undefined}>
-			{#each lines as line (line.id)}
-				{#if line.render === 'ink'}
-					<path d={line.d} fill="var(--line)" fill-opacity={line.weight === 'hint' ? 0.45 : line.id === 'brow' ? 0.8 : 1} />
-				{:else}
-					<path
-						d={line.d}
-						fill="none"
-						stroke="var(--line)"
-						stroke-width={line.weight === 'contour' ? 1.9 : line.weight === 'feature' ? 1.4 : 1}
-						stroke-opacity={line.weight === 'hint' ? 0.5 : 1}
-						stroke-linecap="round"
-						stroke-linejoin="round"
-					/>
-				{/if}
-			{/each}
-		</g>
+	{#each lines as line (line.id)}
+		{#each halvesOf(line.d) as d (d)}
+			{#if line.render === 'ink'}
+				<path {d} fill="var(--line)" fill-opacity={line.weight === 'hint' ? 0.45 : line.id === 'brow' ? 0.8 : 1} />
+			{:else}
+				<path
+					{d}
+					fill="none"
+					stroke="var(--line)"
+					stroke-width={line.weight === 'contour' ? 1.9 : line.weight === 'feature' ? 1.4 : 1}
+					stroke-opacity={line.weight === 'hint' ? 0.5 : 1}
+					stroke-linecap="round"
+					stroke-linejoin="round"
+				/>
+			{/if}
+		{/each}
 	{/each}
 </g>

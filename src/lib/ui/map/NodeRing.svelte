@@ -17,7 +17,7 @@
 </script>
 
 {#if open > 0.03}
-	<circle cx={x} cy={y} r="20" fill="url(#{uid}-glow)" opacity={0.35 + 0.65 * open} />
+	<circle cx={x} cy={y} r="20" fill="url(#{uid}-glow)" fill-opacity={0.35 + 0.65 * open} />
 	<circle cx={x} cy={y} r={R} fill="var(--sheet)" stroke="var(--openfill)" stroke-width="1.4" />
 	<path d={arc} fill="none" stroke="var(--open)" stroke-width="2.4" stroke-linecap="round" />
 	<circle cx={x} cy={y} r="2.1" fill="var(--open)" />

@@ -2,6 +2,8 @@ import type { Pick } from './mapTypes';
 
 interface Options {
 	targets: () => readonly Pick[];
+	/** The small target within reach of a point on the screen; null where the shape under it is meant. */
+	near: (clientX: number, clientY: number) => number | null;
 	onpick: (pick: Pick, event: { shift: boolean }) => void;
 	onstroke: (from: Pick, to: Pick) => void;
 }
@@ -9,10 +11,20 @@ interface Options {
 /** px that a finger may wander before a tap becomes a drag. */
 const DRAG_FROM = 8;
 
+/** A stroke that is being drawn: where it began, the place under the finger, and the finger itself. */
+export interface Drag {
+	readonly from: Pick;
+	readonly to: Pick | null;
+	readonly x: number;
+	readonly y: number;
+}
+
 /** Taps, drags and keys on the map: one tab stop, arrows walk the places in anatomical order. */
 export class MapPointer {
 	#at = $state(0);
+	#near = $state(-1);
 	#start: { pick: Pick; x: number; y: number } | null = null;
+	drag = $state.raw<Drag | null>(null);
 	readonly #options: Options;
 
 	constructor(options: Options) {
@@ -23,32 +35,71 @@ export class MapPointer {
 		return index === Math.min(this.#at, this.#options.targets().length - 1) ? 0 : -1;
 	}
 
+	/** Whether a target is the one that a tap here would choose. */
+	isNear(index: number): boolean {
+		return index === this.#near;
+	}
+
+	/** Handlers of the whole drawing. */
+	readonly surface = {
+		onpointermove: (e: PointerEvent) => this.#move(e),
+		onpointerleave: () => (this.#near = -1),
+		onpointerup: (e: PointerEvent) => this.#up(e),
+		onpointercancel: () => this.#letGo()
+	};
+
 	handlers(index: number) {
 		return {
 			onpointerdown: (e: PointerEvent) => this.#down(index, e),
-			onpointerup: (e: PointerEvent) => this.#up(e),
 			// A tap counts when it is over: acting earlier, its click would land on whatever has come under the finger.
-			onclick: (e: MouseEvent) => this.#options.onpick(this.#options.targets()[index]!, { shift: e.shiftKey }),
+			onclick: (e: MouseEvent) => this.#click(index, e),
 			onkeydown: (e: KeyboardEvent) => this.#key(index, e),
 			onfocus: () => (this.#at = index)
 		};
 	}
 
+	/** The target at a point: a small one within reach before the shape that lies there. */
+	#meant(e: MouseEvent): number {
+		const near = this.#options.near(e.clientX, e.clientY);
+		if (near !== null) return near;
+		const under = document.elementFromPoint(e.clientX, e.clientY)?.closest<SVGGElement>('[data-place]');
+		return this.#options.targets().findIndex((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
+	}
+
+	#click(index: number, e: MouseEvent): void {
+		// A click by keyboard or by a program has no place on the screen.
+		const meant = e.detail > 0 ? this.#options.near(e.clientX, e.clientY) : null;
+		this.#options.onpick(this.#options.targets()[meant ?? index]!, { shift: e.shiftKey });
+	}
+
 	#down(index: number, e: PointerEvent): void {
 		if (e.button !== 0) return;
 		(e.currentTarget as Element).releasePointerCapture?.(e.pointerId);
-		this.#start = { pick: this.#options.targets()[index]!, x: e.clientX, y: e.clientY };
+		const meant = this.#options.near(e.clientX, e.clientY) ?? index;
+		this.#start = { pick: this.#options.targets()[meant]!, x: e.clientX, y: e.clientY };
+	}
+
+	#move(e: PointerEvent): void {
+		const start = this.#start;
+		const at = this.#meant(e);
+		this.#near = e.pointerType === 'touch' && !start ? -1 : at;
+		if (!start || Math.hypot(e.clientX - start.x, e.clientY - start.y) <= DRAG_FROM) return;
+		const to = this.#options.targets()[at] ?? null;
+		this.drag = { from: start.pick, to: to && !same(to, start.pick) ? to : null, x: e.clientX, y: e.clientY };
 	}
 
 	#up(e: PointerEvent): void {
 		const start = this.#start;
-		this.#start = null;
+		this.#letGo();
 		if (!start) return;
 		const moved = Math.hypot(e.clientX - start.x, e.clientY - start.y) > DRAG_FROM;
-		const under = document.elementFromPoint(e.clientX, e.clientY)?.closest<SVGGElement>('[data-place]');
-		const to = this.#options.targets().find((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
-		if (moved && to && (to.place !== start.pick.place || to.side !== start.pick.side))
-			this.#options.onstroke(start.pick, to);
+		const to = this.#options.targets()[this.#meant(e)];
+		if (moved && to && !same(to, start.pick)) this.#options.onstroke(start.pick, to);
+	}
+
+	#letGo(): void {
+		this.#start = null;
+		this.drag = null;
 	}
 
 	#key(index: number, e: KeyboardEvent): void {
@@ -77,3 +128,5 @@ export class MapPointer {
 		parent?.querySelector<SVGGElement>(`[data-place="${next.place}"][data-side="${next.side}"]`)?.focus();
 	}
 }
+
+const same = (a: Pick, b: Pick): boolean => a.place === b.place && a.side === b.side;

@@ -36,7 +36,22 @@ export function pathPoints(view: View, refs: readonly PlaceRef[], side: Side): P
 		if (last && distance(last, point) < SAME_SPOT) points.pop();
 		points.push(point);
 	}
-	return points;
+	return withoutSpikes(points);
+}
+
+/** Cosine of the sharpest turn that a hand would take: beyond it the point between lies off its way. */
+const SPIKE = -0.25;
+
+/** A line without points at which it would turn back on itself: a node group beside the way is passed, not visited. */
+function withoutSpikes(points: readonly Point[]): Point[] {
+	const kept: Point[] = [];
+	points.forEach((p, i) => {
+		const [a, b] = [kept.at(-1), points[i + 1]];
+		const l = a && b ? distance(a, p) * distance(p, b) : 0;
+		if (a && b && l > 0 && ((p[0] - a[0]) * (b[0] - p[0]) + (p[1] - a[1]) * (b[1] - p[1])) / l < SPIKE) return;
+		kept.push(p);
+	});
+	return kept;
 }
 
 /** Points along a smooth line through the given ones (Catmull-Rom), `per` a stretch. */
@@ -109,6 +124,20 @@ export function brush(points: readonly Point[], halfWidth: number): string {
 
 export const polyline = (points: readonly Point[]): string =>
 	points.length ? `M${points.map((p) => `${round(p[0])} ${round(p[1])}`).join('L')}` : '';
+
+/** The point at a part of a line, 0..1, by its points (they lie evenly along it). */
+export function pointAlong(points: readonly Point[], along: number): Point | null {
+	const n = points.length - 1;
+	if (n < 0) return null;
+	const at = Math.min(1, Math.max(0, along)) * n;
+	const [a, b] = [points[Math.floor(at)]!, points[Math.ceil(at)]!];
+	const u = at - Math.floor(at);
+	return [a[0] + (b[0] - a[0]) * u, a[1] + (b[1] - a[1]) * u];
+}
+
+/** The first part of a line, 0..1; never less than two of its points. */
+export const partOf = (points: readonly Point[], along: number): readonly Point[] =>
+	points.slice(0, Math.max(2, Math.ceil(along * (points.length - 1)) + 1));
 
 /** Direction of the last stretch, degrees, for an arrow head. */
 export function endAngle(points: readonly Point[]): number {

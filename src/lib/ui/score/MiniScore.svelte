@@ -39,7 +39,7 @@
 <svg {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label={label}>
 	<Textures {uid} />
 	{#if size === 'horizon'}
-		{#each land.water as d, i (i)}<path {d} fill="none" stroke="var(--ink)" stroke-width="0.6" opacity={i ? 0.2 : 0.42} />{/each}
+		{#each land.water as d, i (i)}<path {d} fill="none" stroke="var(--ink)" stroke-width="0.6" stroke-opacity={i ? 0.2 : 0.42} />{/each}
 	{/if}
 	{#each steps as step (step.key)}
 		<SwellMark

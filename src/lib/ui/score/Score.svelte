@@ -1,21 +1,26 @@
 <script lang="ts">
-	import { Slider } from 'bits-ui';
-	import { clock, doseText, sideText, stepTitle } from '$lib/core/sequence/describe';
+	import { untrack } from 'svelte';
+	import type { Level } from '$lib/core/pressure/levels';
+	import { clock } from '$lib/core/sequence/describe';
 	import type { TimedEvent } from '$lib/core/sequence/expand';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { AIMS } from '$lib/core/technique/vocabulary';
-	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
-	import Pennant from '../glyphs/Pennant.svelte';
-	import { FULL_HEIGHTS, shore, swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
-	import { scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
 	import type { DryStep, FilmLine } from '$lib/core/glide/film';
 	import FilmLineMark from './FilmLine.svelte';
-	import GateMark from './GateMark.svelte';
 	import ScoreAxis from './ScoreAxis.svelte';
+	import ScoreBands from './ScoreBands.svelte';
+	import ScoreCursor from './ScoreCursor.svelte';
+	import ScoreGutter from './ScoreGutter.svelte';
+	import ScoreLand from './ScoreLand.svelte';
 	import ScorePhases from './ScorePhases.svelte';
+	import ScoreStepTarget from './ScoreStepTarget.svelte';
 	import SwellMark from './SwellMark.svelte';
 	import Textures from './Textures.svelte';
+	import { bandRows } from './scoreBands';
+	import { FULL_HEIGHTS, secondsAt, xAt, type ScoreFrame } from './scoreGeometry';
+	import { keepSame, scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
+	import { SILHOUETTE_FROM, silhouettes, stepBefore, stepsInSight, widthFor, zoomed } from './scoreView';
+	import { scoreWords } from './scoreWords';
 
 	interface Props {
 		events: readonly TimedEvent[];
@@ -27,229 +32,281 @@
 		/** Where it is spent. */
 		dry: readonly DryStep[];
 		selectedId: string | null;
+		chosen: ReadonlySet<string>;
 		cursorSeconds: number;
-		zoom: 'whole' | 'phase' | 'step';
-		onselect: (stepId: string) => void;
+		/** What is done at the cursor, in short words. */
+		caption: string;
+		/** Seconds that fill the view; null for all. */
+		seconds: number | null;
+		onzoom: (seconds: number) => void;
+		onselect: (stepId: string, e?: MouseEvent) => void;
 		onscrub: (seconds: number) => void;
+		/** While a swell is dragged; `onsettle` ends it. */
+		oncount: (stepId: string, target: number) => void;
+		onlevel: (stepId: string, level: Level) => void;
+		onsettle: () => void;
+		/** A swell was dragged to stand before another one, or at the end. */
+		onmove: (stepId: string, before: string | null) => void;
+		/** The words of what is hovered or focused. */
+		onwords: (words: string) => void;
 	}
-	let { events, byId, phaseTitles, flags, film, dry, selectedId, cursorSeconds, zoom, onselect, onscrub }: Props = $props();
+	let {
+		events,
+		byId,
+		phaseTitles,
+		flags,
+		film,
+		dry,
+		selectedId,
+		chosen,
+		cursorSeconds,
+		caption,
+		seconds,
+		onzoom,
+		onselect,
+		onscrub,
+		oncount,
+		onlevel,
+		onsettle,
+		onmove,
+		onwords
+	}: Props = $props();
 
+	/** Fetched with the first step that is chosen. */
+	const handles = () => import('./ScoreHandles.svelte');
 	const uid = $props.id();
-	const HEIGHT = 216;
-	const AXIS = 190;
-	const GUTTER = 76;
 	let viewWidth = $state(1160);
+	let scrollLeft = $state(0);
 	let scroller: HTMLDivElement | undefined = $state();
 
 	const total = $derived(events.at(-1)?.endSeconds ?? 0);
-	const steps = $derived(scoreSteps(events, byId));
+	let drawn: readonly ScoreStep[] = [];
+	const steps = $derived.by(() => {
+		const now = keepSame(drawn, scoreSteps(events, byId));
+		drawn = now;
+		return now;
+	});
 	const phases = $derived(scorePhases(events, phaseTitles));
+	const bands = $derived(bandRows(steps));
+	const axisY = $derived(190 + 14 * bands.length);
+	const height = $derived(axisY + 26);
 	const selected = $derived(steps.find((s) => s.placed.step.id === selectedId));
-	/** Seconds that fill the view at this zoom. */
-	const visible = $derived.by(() => {
-		if (zoom === 'whole' || !selected) return total;
-		const phase = phases.find((p) => p.startSeconds <= selected.startSeconds && selected.startSeconds < p.endSeconds);
-		const span = zoom === 'phase' && phase ? phase.endSeconds - phase.startSeconds : (selected.endSeconds - selected.startSeconds) * 2.6;
-		return Math.min(total, Math.max(12, span));
-	});
-	const width = $derived(Math.max(viewWidth, visible > 0 ? (viewWidth * total) / visible : viewWidth));
-	const frame = $derived<ScoreFrame>({
-		seconds: total,
-		x0: 22,
-		x1: width - 34,
-		mid: 104,
-		bar: 16,
-		heights: FULL_HEIGHTS,
-		swing: 1
-	});
-	const land = $derived(shore(frame, Math.min(2600, Math.round(width / 2.2))));
+	const shown = $derived(seconds ?? total);
+	const whole = $derived(shown >= total);
+	const width = $derived(widthFor(viewWidth, total, shown));
+	const frame = $derived<ScoreFrame>({ seconds: total, x0: 22, x1: width - 34, mid: 104, bar: 16, heights: FULL_HEIGHTS, swing: 1 });
+	const inSight = $derived(whole ? steps : stepsInSight(steps, frame, scrollLeft, viewWidth));
+	const coarse = $derived(inSight.length > SILHOUETTE_FROM);
 
+	// A new zoom keeps the chosen step, and a cursor that runs on stays in sight.
 	$effect(() => {
-		const at = zoom === 'whole' || !selected ? 0 : xAt(frame, (selected.startSeconds + selected.endSeconds) / 2) - viewWidth / 2;
-		scroller?.scrollTo({ left: Math.max(0, at) });
+		// Not with every edit that makes the whole longer: asking for the room lays the page out.
+		if (seconds === null && untrack(() => scrollLeft) === 0) return;
+		const s = untrack(() => selected);
+		const at = s
+			? xAt(frame, (s.startSeconds + s.endSeconds) / 2) - viewWidth / 2
+			: xAt(
+					frame,
+					untrack(() => cursorSeconds)
+				) -
+				viewWidth / 2;
+		scroller?.scrollTo({ left: whole ? 0 : Math.max(0, at) });
+	});
+	$effect(() => {
+		if (whole) return;
+		const x = xAt(frame, cursorSeconds);
+		untrack(() => {
+			if (scroller && (x < scrollLeft + 20 || x > scrollLeft + viewWidth - 40)) scroller.scrollTo({ left: Math.max(0, x - viewWidth / 3) });
+		});
 	});
 
-	const middle = (s: ScoreStep) => xAt(frame, (s.startSeconds + s.endSeconds) / 2);
-	const wide = (s: ScoreStep) => xAt(frame, s.endSeconds) - xAt(frame, s.startSeconds);
-	const words = (s: ScoreStep) => {
-		const { step, number } = s.placed;
-		return `${number}. ${AIMS[step.aim]}: ${stepTitle(step)}, ${LEVEL_NAMES[s.level]}, ${doseText(step.dose)}, ${sideText(step.side)}, from ${clock(s.startSeconds)} to ${clock(s.endSeconds)}`;
-	};
 	function key(e: KeyboardEvent, index: number) {
 		const to = { ArrowRight: index + 1, ArrowLeft: index - 1, Home: 0, End: steps.length - 1 }[e.key];
 		if (e.key === 'Enter' || e.key === ' ') onselect(steps[index]!.placed.step.id);
 		else if (to === undefined || !steps[to]) return;
 		else {
 			onselect(steps[to].placed.step.id);
-			(e.currentTarget as Element).parentElement?.querySelectorAll<SVGGElement>('[data-step]')[to]?.focus();
+			const parent = (e.currentTarget as Element).parentElement;
+			requestAnimationFrame(() => parent?.querySelector<SVGGElement>(`[data-key="${CSS.escape(steps[to]!.key)}"]`)?.focus());
 		}
 		e.preventDefault();
+		e.stopPropagation();
 	}
-	const tabIndex = (i: number) => (selected ? steps.indexOf(selected) : 0) === i;
-	const flagY = (s: ScoreStep) => {
-		const span = s.spans.find((x) => x.dir < 0);
-		if (!span || s.gate) return yUp(frame, middle(s)) - (s.gate ? FULL_HEIGHTS[1] : 0) - 14;
-		return swell(frame, xAt(frame, span.startSeconds), xAt(frame, span.endSeconds), s.level, -1, s.hold).top - 14;
+	function wheel(e: WheelEvent) {
+		if (!e.ctrlKey && !e.metaKey) return;
+		e.preventDefault();
+		onzoom(zoomed(shown, total, e.deltaY < 0 ? 1 : -1));
+	}
+	const secondsUnder = (clientX: number) => secondsAt(frame, clientX - scroller!.getBoundingClientRect().left + scroller!.scrollLeft);
+
+	// A swell is picked up by its body; the ground is taken hold of to pan.
+	let held = $state.raw<{ step: ScoreStep; x: number; moved: boolean; to: ScoreStep | null } | null>(null);
+	let pan: { x: number; from: number } | null = null;
+	function down(e: PointerEvent) {
+		if (e.button !== 0 || e.pointerType === 'touch') return;
+		const id = (e.target as Element).closest<SVGGElement>('[data-key]')?.dataset.key;
+		const step = steps.find((s) => s.key === id);
+		if (step) held = { step, x: e.clientX, moved: false, to: null };
+		else if (!whole && !(e.target as Element).closest('.scrub, .handle')) pan = { x: e.clientX, from: scroller!.scrollLeft };
+	}
+	function move(e: PointerEvent) {
+		if (pan) scroller!.scrollLeft = pan.from - (e.clientX - pan.x);
+		if (!held) return;
+		const moved = held.moved || Math.abs(e.clientX - held.x) > 8;
+		if (moved) held = { ...held, moved, to: stepBefore(steps, secondsUnder(e.clientX)) };
+	}
+	let justMoved = false;
+	function up() {
+		pan = null;
+		if (held?.moved) {
+			justMoved = true;
+			setTimeout(() => (justMoved = false));
+			const to = held.to?.placed.step.id ?? null;
+			if (to !== held.step.placed.step.id) onmove(held.step.placed.step.id, to);
+		}
+		held = null;
+	}
+	const pick = (id: string, e?: MouseEvent) => {
+		if (!justMoved) onselect(id, e);
 	};
-	const flagX = (s: ScoreStep) => {
-		const span = s.spans.find((x) => x.dir < 0);
-		return span ? xAt(frame, (span.startSeconds + span.endSeconds) / 2) : middle(s);
-	};
+	/** The cursor as far as the axis cares: which of its figures the thumb hides. */
+	const underThumb = $derived(Math.round(cursorSeconds / 15) * 15);
+	const tabStop = $derived(selected ?? steps[0]);
+	const gapX = $derived(held?.moved ? xAt(frame, held.to ? held.to.startSeconds : total) : null);
 </script>
 
-<div class="relative flex" style="height: {HEIGHT + 6}px">
-	<svg width={GUTTER} height={HEIGHT} class="flex-none" aria-hidden="true">
-		<text x="16" y="62" class="client">Client’s</text><text x="16" y="76" class="side">left</text>
-		<text x="16" y="140" class="client">Client’s</text><text x="16" y="154" class="side">right</text>
-		{#if film.some(([, share]) => share > 0)}<text x="16" y={AXIS - 2} class="client">film</text>{/if}
-		{#each [1, 2, 3, 4] as level (level)}
-			{#each [-1, 1] as dir (dir)}
-				<text x={GUTTER - 8} y={frame.mid + dir * (8 + FULL_HEIGHTS[level]!) + 4} class="level">{level}</text>
-			{/each}
-		{/each}
-	</svg>
+<div class="relative flex" style="height: {height + 6}px">
+	<ScoreGutter mid={frame.mid} {height} filmY={film.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div
-		class="relative flex-1 overflow-x-auto overflow-y-hidden"
+		class="relative flex-1 overflow-x-auto overflow-y-hidden {held?.moved ? 'cursor-grabbing' : ''}"
 		bind:clientWidth={viewWidth}
 		bind:this={scroller}
-		tabindex={zoom === 'whole' ? -1 : 0}
+		onscroll={() => (scrollLeft = scroller!.scrollLeft)}
+		onwheel={wheel}
+		onpointerdown={down}
+		onpointermove={move}
+		onpointerup={up}
+		onpointercancel={up}
+		onpointerleave={up}
+		tabindex={whole ? -1 : 0}
 		role="region"
 		aria-label="Score"
 	>
 		<svg
 			{width}
-			height={HEIGHT}
-			viewBox="0 0 {width} {HEIGHT}"
+			{height}
+			viewBox="0 0 {width} {height}"
 			role="group"
 			aria-label="Steps in time: above the shore the client’s left, below it the right"
+			data-score
 		>
 			<Textures {uid} />
-			<ScorePhases {phases} {frame} height={AXIS} />
-			{#each [1, 2, 3, 4] as level (level)}
-				{#each [-1, 1] as dir (dir)}
-					{@const y = frame.mid + dir * (8 + FULL_HEIGHTS[level]!)}
-					<path d="M{frame.x0} {y}H{frame.x1}" stroke="var(--hair)" stroke-width="0.8" stroke-dasharray="1 5" />
-				{/each}
-			{/each}
-			{#each land.water as d, i (i)}<path {d} fill="none" stroke="var(--ink)" stroke-width="0.6" opacity={i ? 0.2 : 0.42} />{/each}
-			<g aria-hidden="true">
-				{#each steps as step (step.key)}
-					<SwellMark {step} {frame} {uid} detail="full" selected={step.placed.step.id === selectedId} seaUp={28} seaDown={AXIS - 8} />
-				{/each}
-			</g>
-			<path d={land.outline} fill="var(--sand)" />
-			<path d={land.grain} fill="none" stroke="var(--sandline)" stroke-linecap="round" />
-			<path d={land.outline} fill="none" stroke="var(--coast)" stroke-width="1.1" />
-			{#each steps as step, i (step.key)}
-				{@const on = step.placed.step.id === selectedId}
-				<g
-					role="button"
-					tabindex={tabIndex(i) ? 0 : -1}
-					aria-label={words(step)}
-					aria-pressed={on}
-					data-step={step.placed.step.id}
-					class="step"
-					onclick={() => onselect(step.placed.step.id)}
-					onkeydown={(e) => key(e, i)}
-				>
-					<title>{words(step)}</title>
-					<rect x={xAt(frame, step.startSeconds)} y="20" width={Math.max(2, wide(step))} height={AXIS - 24} class="hit" />
-					{#if step.gate}<GateMark {step} {frame} detail="full" />{/if}
-					{#if wide(step) > 11}
-						{@const x = middle(step)}
-						{@const y = frame.mid + undulation(frame, x)}
-						{#if on}<rect x={x - 10} y={y - 7.5} width="20" height="15" rx="3" fill="var(--primary)" />{/if}
-						<text {x} y={y + 4} class="number" class:gate={step.gate && !on} class:on>{step.placed.number}</text>
+			<ScorePhases {phases} {frame} height={axisY} />
+			<ScoreLand {frame}>
+				<g aria-hidden="true">
+					{#if coarse}
+						{#each silhouettes(inSight, frame) as { tone, d } (tone)}<path {d} fill="var(--{tone})" fill-opacity="0.75" />{/each}
+					{:else}
+						{#each inSight as step (step.key)}
+							<SwellMark
+								{step}
+								{frame}
+								{uid}
+								detail="full"
+								selected={step.placed.step.id === selectedId}
+								faint={held?.moved && held.step.key === step.key}
+								seaUp={28}
+								seaDown={182}
+							/>
+						{/each}
 					{/if}
-					{#each { length: Math.min(step.breaths, Math.max(1, Math.floor(wide(step) / 8))) } as _, k (k)}
-						{@const top = frame.mid - 8 - FULL_HEIGHTS[step.level] - 6}
-						<path
-							d="M{middle(step) + (k - (step.breaths - 1) / 2) * 8 - 2.6} {top}q2.6 -5 5.2 0"
-							fill="none"
-							stroke="var(--ink2)"
-							stroke-width="1.3"
-							stroke-linecap="round"
-						/>
-					{/each}
 				</g>
-			{/each}
-			{#each steps as step (step.key)}
-				{@const severity = flags.get(step.placed.step.id)}
-				{#if severity}<g transform="translate({flagX(step) - 3} {flagY(step)})"><Pennant {severity} size={14} /></g>{/if}
-			{/each}
-			<FilmLineMark {film} {dry} {frame} foot={AXIS - 3} />
-			<ScoreAxis {frame} y={AXIS} {cursorSeconds} />
-			{#if total > 0}
-				{@const x = xAt(frame, cursorSeconds)}
-				<path d="M{x} 24V{AXIS}" stroke="var(--ink)" stroke-width="1.2" style="pointer-events: none" />
-				<circle cx={x} cy="24" r="3" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.3" />
+			</ScoreLand>
+			{#if coarse}
+				<rect
+					x={frame.x0}
+					y="20"
+					width={frame.x1 - frame.x0}
+					height="164"
+					fill="transparent"
+					role="presentation"
+					onclick={(e) => onscrub(secondsUnder(e.clientX))}
+				/>
+			{:else}
+				{#each inSight as step (step.key)}
+					<ScoreStepTarget
+						{step}
+						{frame}
+						{axisY}
+						severity={flags.get(step.placed.step.id)}
+						selected={step.placed.step.id === selectedId}
+						chosen={chosen.size > 1 && chosen.has(step.placed.step.id)}
+						tabStop={step === tabStop}
+						onselect={pick}
+						onkey={(e) => key(e, steps.indexOf(step))}
+						onwords={(on) => onwords(on ? scoreWords(step) : '')}
+					/>
+				{/each}
 			{/if}
+			{#if selected && !coarse && !held && chosen.size <= 1 && xAt(frame, selected.endSeconds) - xAt(frame, selected.startSeconds) > 14}
+				{#await handles() then { default: ScoreHandles }}
+					<ScoreHandles
+						step={selected}
+						{frame}
+						oncount={(n) => selectedId && oncount(selectedId, n)}
+						onlevel={(l) => selectedId && onlevel(selectedId, l)}
+						onend={onsettle}
+					/>
+				{/await}
+			{/if}
+			{#if gapX !== null}
+				<path d="M{gapX} 22V{axisY - 6}" stroke="var(--ink)" stroke-width="3" stroke-linecap="round" />
+				<path d="M{gapX - 5} 22h10M{gapX - 5} {axisY - 6}h10" stroke="var(--ink)" stroke-width="2" />
+			{/if}
+			<FilmLineMark {film} {dry} {frame} foot={187} />
+			<ScoreBands rows={bands} {frame} y={190} />
+			<ScoreAxis {frame} y={axisY} cursorSeconds={underThumb} />
 		</svg>
+		{#if total > 0}<ScoreCursor {frame} {cursorSeconds} foot={axisY} {caption} />{/if}
 		{#if total > 0}
-			<Slider.Root
-				type="single"
-				value={Math.min(Math.max(1, Math.round(total)), Math.round(cursorSeconds))}
-				min={0}
-				max={Math.max(1, Math.round(total))}
-				step={1}
-				onValueChange={(v) => v !== Math.round(cursorSeconds) && onscrub(v)}
-				class="absolute flex h-6 touch-none items-center"
-				style="left: {frame.x0}px; width: {frame.x1 - frame.x0}px; top: {AXIS - 2}px"
+			<div
+				class="scrub pointer-events-none absolute h-6"
+				style="left: {frame.x0 - 20}px; width: {frame.x1 - frame.x0 + 40}px; top: {axisY - 1}px"
 			>
-				<Slider.Thumb
-					index={0}
-					aria-label="Moment in the sequence"
-					aria-valuetext={clock(cursorSeconds)}
-					class="bg-primary text-onink mt-1 flex h-[22px] w-10 cursor-ew-resize items-center justify-center rounded-full text-[12.5px] font-bold"
+				<span
+					class="bg-primary text-onink absolute top-px left-0 flex h-[22px] w-10 items-center justify-center rounded-full text-[12.5px] font-bold will-change-transform"
+					style="transform: translateX({xAt(frame, cursorSeconds) - frame.x0}px)"
+					aria-hidden="true">{clock(cursorSeconds)}</span
 				>
-					{clock(cursorSeconds)}
-				</Slider.Thumb>
-			</Slider.Root>
+				<input
+					type="range"
+					class="pointer-events-auto absolute inset-0 w-full cursor-ew-resize opacity-0"
+					aria-label="Moment in the sequence"
+					aria-valuetext="{clock(cursorSeconds)}{caption ? `, ${caption}` : ''}"
+					min="0"
+					max={Math.max(1, Math.round(total))}
+					step="1"
+					value={Math.round(cursorSeconds)}
+					oninput={(e) => onscrub(e.currentTarget.valueAsNumber)}
+				/>
+			</div>
 		{/if}
 	</div>
 </div>
 
 <style>
-	.step {
-		cursor: pointer;
-		outline: none;
+	/* The thumb is as wide as the clock that stands over it, so that the finger meets it. */
+	input::-webkit-slider-thumb {
+		width: 40px;
+		height: 22px;
 	}
-	.hit {
-		fill: transparent;
+	input::-moz-range-thumb {
+		width: 40px;
+		height: 22px;
 	}
-	.step:hover .hit {
-		fill: var(--wash);
-		fill-opacity: 0.5;
-	}
-	.step:focus-visible .hit {
-		stroke: var(--ink);
-		stroke-width: 2;
-	}
-	.number {
-		font-size: 11px;
-		font-weight: 600;
-		text-anchor: middle;
-		fill: var(--ink);
-	}
-	.number.gate {
-		fill: var(--gapnum);
-	}
-	.number.on {
-		fill: var(--onink);
-	}
-	.side {
-		font-size: 12px;
-		font-weight: 600;
-		fill: var(--ink);
-	}
-	.client {
-		font-size: 11.5px;
-		fill: var(--ink2);
-	}
-	.level {
-		font-size: 11px;
-		fill: var(--ink3);
-		text-anchor: end;
+	.scrub:focus-within span {
+		outline: 2px solid var(--ink);
+		outline-offset: 2px;
 	}
 </style>

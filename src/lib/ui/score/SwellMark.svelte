@@ -11,11 +11,13 @@
 		selected?: boolean;
 		/** Drawn as an outline: planned, not yet done. */
 		future?: boolean;
+		/** Being dragged to another place. */
+		faint?: boolean;
 		/** Outer edges to which drain links run, px. */
 		seaUp?: number;
 		seaDown?: number;
 	}
-	let { step, frame, uid, detail, selected = false, future = false, seaUp = 0, seaDown = 0 }: Props = $props();
+	let { step, frame, uid, detail, selected = false, future = false, faint = false, seaUp = 0, seaDown = 0 }: Props = $props();
 
 	const WEIGHT = [1.1, 1.3, 1.7, 2.1, 2.6];
 	const spans = $derived(
@@ -38,12 +40,14 @@
 	);
 	const dash = $derived(step.alternate ? '5 4' : step.placed.step.aim === 'stimulate' ? '0.1 3.3' : step.level === 0 ? '3 2.6' : undefined);
 	const aim = $derived(step.placed.step.aim);
+	const circle = (x: number, y: number, r: number) => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
 </script>
 
-{#each links as link (link.d)}
+<!-- Few nodes a swell, and none made anew when its shape changes: a long score is redrawn with every edit. -->
+{#each links as link, i (i)}
 	<path d={link.d} fill="var(--drain)" />
-	{#each link.beads as [x, y] (x)}<circle cx={x} cy={y} r="1.9" fill="var(--sheet)" stroke="var(--drain)" stroke-width="1.2" />{/each}
-	<circle cx={link.outlet[0] + 0.6} cy={link.outlet[1]} r="2.6" fill="none" stroke="var(--drain)" stroke-width="1.3" />
+	<path d={link.beads.map(([x, y]) => circle(x, y, 1.9)).join('')} fill="var(--sheet)" stroke="var(--drain)" stroke-width="1.2" />
+	<path d={circle(link.outlet[0] + 0.6, link.outlet[1], 2.6)} fill="none" stroke="var(--drain)" stroke-width="1.3" />
 {/each}
 {#each spans as span (span.dir)}
 	{#if step.gate}
@@ -54,7 +58,7 @@
 				fill="none"
 				stroke="var(--open)"
 				stroke-width="0.9"
-				opacity="0.8"
+				stroke-opacity="0.8"
 			/>
 		{/if}
 		<path
@@ -68,14 +72,19 @@
 			d={span.shape.closed}
 			fill="var(--{selected ? step.tone : `${step.tone}fill`})"
 			class="fill"
-			style:--o={future ? 0.12 : selected ? 0.34 : 0.4}
+			style:--o={future || faint ? 0.12 : selected ? 0.34 : 0.4}
 		/>
 		{#if detail === 'full' && !future}
-			<path d={span.shape.closed} fill="url(#{uid}-t-{aim}{span.dir < 0 ? '' : '-d'})" opacity="0.55" />
+			<path d={span.shape.closed} fill="url(#{uid}-t-{aim}{span.dir < 0 ? '' : '-d'})" fill-opacity="0.55" />
 		{/if}
-		{#each contours(frame, span.a, span.b, step.level, span.dir, step.hold) as d (d)}
-			<path {d} fill="none" stroke="var(--{step.tone})" stroke-width={detail === 'mini' ? 0.7 : 1.1} />
-		{/each}
+		{#if step.level > 1}
+			<path
+				d={contours(frame, span.a, span.b, step.level, span.dir, step.hold).join('')}
+				fill="none"
+				stroke="var(--{step.tone})"
+				stroke-width={detail === 'mini' ? 0.7 : 1.1}
+			/>
+		{/if}
 		<path
 			d={span.shape.d}
 			fill="none"

@@ -27,6 +27,26 @@ export interface ScoreStep {
 	readonly breaths: number;
 }
 
+const sameSpan = (a: SwellSpan, b: SwellSpan | undefined): boolean =>
+	b !== undefined && a.dir === b.dir && a.startSeconds === b.startSeconds && a.endSeconds === b.endSeconds;
+
+/** The same list, with what is as it was before as the same objects: views then redraw only what changed. */
+export function keepSame(before: readonly ScoreStep[], now: readonly ScoreStep[]): ScoreStep[] {
+	const known = new Map(before.map((s) => [s.key, s]));
+	return now.map((s) => {
+		const old = known.get(s.key);
+		const same =
+			old &&
+			old.placed.step === s.placed.step &&
+			old.placed.number === s.placed.number &&
+			old.startSeconds === s.startSeconds &&
+			old.endSeconds === s.endSeconds &&
+			old.spans.length === s.spans.length &&
+			s.spans.every((span, i) => sameSpan(span, old.spans[i]));
+		return same ? old : s;
+	});
+}
+
 const DIRS: Record<TimedEvent['side'], readonly Direction[]> = {
 	left: [-1],
 	right: [1],

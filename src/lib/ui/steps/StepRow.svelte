@@ -3,11 +3,10 @@
 	import type { Level } from '$lib/core/pressure/levels';
 	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
-	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { peakLevel } from '$lib/core/sequence/walk';
 	import type { Edit } from '$lib/core/sequence/edits';
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
 	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/technique/vocabulary';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Footprint from '../glyphs/Footprint.svelte';
@@ -22,16 +21,22 @@
 	import { setContact, setLevel, setTarget } from './stepEdits';
 
 	interface Props {
-		placed: PlacedStep;
-		sequence: Sequence;
+		step: Step;
+		/** Its number, from 1. */
+		number: number;
 		seconds: number;
 		flag: Severity | undefined;
+		/** Chosen alone: its values can be edited in place. */
 		selected: boolean;
-		onselect: () => void;
-		onedit: (edit: Edit) => void;
+		/** One of several that are chosen together. */
+		chosen?: boolean;
+		/** The one tab stop of the list. */
+		current?: boolean;
+		onselect: (e: MouseEvent) => void;
+		/** Makes an edit of the sequence as it is then. */
+		onedit: (make: (sequence: Sequence) => Edit) => void;
 	}
-	let { placed, sequence, seconds, flag, selected, onselect, onedit }: Props = $props();
-	const step = $derived(placed.step);
+	let { step, number, seconds, flag, selected, chosen = false, current = selected, onselect, onedit }: Props = $props();
 	const level = $derived(peakLevel(step));
 	const contactWords = $derived(
 		step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()
@@ -42,21 +47,34 @@
 <!-- The row is a choice in a list; its values are edited in place once it is chosen. -->
 <div
 	role="presentation"
-	class="row group hover:bg-wash/45 relative items-center rounded-md {selected ? 'bg-wash font-[530]' : ''}"
+	class="row group hover:bg-wash/45 relative items-center rounded-md {selected
+		? 'bg-wash font-[530]'
+		: chosen
+			? 'bg-wash/70 shadow-[inset_3px_0_var(--ink)]'
+			: ''}"
 	data-row={step.id}
 	onclick={onselect}
 >
-	<button
-		type="button"
-		class="absolute inset-0 z-0 rounded-md"
+	<!-- No button element: a drag may begin on it. -->
+	<div
+		role="button"
+		class="absolute inset-0 z-0 cursor-default rounded-md focus-visible:-outline-offset-2"
 		data-step-button
-		tabindex={selected ? 0 : -1}
-		aria-current={selected ? 'step' : undefined}
-		aria-label="{placed.number}. {AIMS[step.aim]}: {step.places.join(' to ') || 'whole face'}, {contactWords}, {LEVEL_NAMES[
-			level
-		]}, {doseText(step.dose)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
-	></button>
-	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{placed.number}</span>
+		tabindex={current ? 0 : -1}
+		aria-current={current ? 'step' : undefined}
+		aria-pressed={chosen ? true : undefined}
+		onkeydowncapture={(e) => {
+			if (e.key !== 'Enter' && e.key !== ' ') return;
+			// Taken here, before the list takes it for the beginning of a drag: Alt and arrows move a step.
+			e.preventDefault();
+			e.stopPropagation();
+			e.currentTarget.click();
+		}}
+		aria-label="{number}. {AIMS[step.aim]}: {step.places.join(' to ') || 'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(
+			step.dose
+		)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
+	></div>
+	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{number}</span>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
 	<span class="pointer-events-none z-10 flex min-w-0 items-center"
 		><span class="truncate"><PathText {step} /></span>{#if step.end.kind === 'link'}<LinkGlyph />{/if}</span
@@ -67,7 +85,7 @@
 				label="Contact: {contactWords}"
 				value={step.contact}
 				options={HAND_OPTIONS}
-				onchange={(c: Contact) => onedit(setContact(sequence, step, c))}
+				onchange={(c: Contact) => onedit((sequence) => setContact(sequence, step, c))}
 				class="min-w-0"
 			>
 				{#snippet mark(c)}<Footprint contact={c} />{/snippet}
@@ -85,7 +103,7 @@
 				label="Pressure: {LEVEL_NAMES[level]}"
 				value={`${level}`}
 				options={LEVEL_OPTIONS}
-				onchange={(v) => onedit(setLevel(sequence, step, Number(v) as Level))}
+				onchange={(v) => onedit((sequence) => setLevel(sequence, step, Number(v) as Level))}
 			>
 				{#snippet mark(v)}<Ripples level={Number(v) as Level} size={24} />{/snippet}
 				<Ripples {level} />
@@ -102,7 +120,7 @@
 				value={step.dose.target}
 				onchange={(e) => {
 					const wish = e.currentTarget.valueAsNumber;
-					if (wish > 0) onedit(setTarget(sequence, step, wish));
+					if (wish > 0) onedit((sequence) => setTarget(sequence, step, wish));
 					else e.currentTarget.value = String(step.dose.target);
 				}}
 			/>{step.dose.kind === 'reps' ? ' ×' : step.dose.kind === 'seconds' ? ' s' : ' br'}
@@ -114,7 +132,7 @@
 				label="Side: {sideText(step.side)}"
 				value={choiceOf(step.side)}
 				options={sideOptions(step.places)}
-				onchange={(c) => onedit(setStep(sequence, step.id, { side: sideOf(c) }))}
+				onchange={(c) => onedit((sequence) => setStep(sequence, step.id, { side: sideOf(c) }))}
 			>
 				<SideGlyph side={step.side} /><span class="truncate">{sideText(step.side)}</span>
 			</InlineMenu>

@@ -5,15 +5,12 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Look } from '$lib/core/measure/records.schema';
-	import { fileName } from '$lib/formats/download';
-	import { writeSequenceFile } from '$lib/formats/sequenceFile';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { SecondVersion, StoredSequence } from '$lib/store/db';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleSequence } from '$lib/store/saveRecord';
 	import TipButton from '$lib/ui/controls/TipButton.svelte';
-	import { saveFile } from '$lib/ui/exchange/saveFile';
 	import Composer from '$lib/ui/compose/Composer.svelte';
 
 	const app = useApp();
@@ -37,12 +34,22 @@
 	const secondVersionDialog = () => import('$lib/ui/compose/SecondVersion.svelte');
 	let conflict = $state.raw<{ second: SecondVersion; stored: StoredSequence } | null>(null);
 
+	/** What could not be saved is handed out as a file. */
+	async function exportIt() {
+		if (!draft) return;
+		const [{ fileName }, { writeSequenceFile }, { saveFile }] = await Promise.all([
+			import('$lib/formats/download'),
+			import('$lib/formats/sequenceFile'),
+			import('$lib/ui/exchange/saveFile')
+		]);
+		saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence));
+	}
 	async function load(id: string) {
 		const stored = await app.run(() => app.repo.sequence(id));
 		missing = !stored;
 		draft = stored ? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo) : null;
-		const first = draft?.steps[0]?.step.id;
-		if (first) draft?.select(page.url.searchParams.get('step') ?? first);
+		const asked = page.url.searchParams.get('step');
+		if (asked) draft?.select(asked);
 		await lookForSecond(id);
 	}
 	async function lookForSecond(id: string) {
@@ -82,11 +89,11 @@
 {#snippet extra()}
 	{#if draft}
 		<span class="text-ink3 text-[11.5px]" role="status">{saved}</span>
-		{#if draft.saving.state === 'trouble'}<button
+		{#if draft.saving.state === 'trouble'}<button type="button" class="btn" onclick={exportIt}>Export it</button><button
 				type="button"
 				class="btn"
-				onclick={() => draft && saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence))}>Export it</button
-			><button type="button" class="btn" onclick={() => draft?.retry()}>Try again</button>{/if}
+				onclick={() => draft?.retry()}>Try again</button
+			>{/if}
 		<TipButton tip={draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Undo'} disabled={!draft.undoLabel} onclick={() => draft?.undo()}
 			><Undo2 size={16} /></TipButton
 		>

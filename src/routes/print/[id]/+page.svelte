@@ -11,7 +11,7 @@
 	import { AIMS, CONTACTS, TOOLS } from '$lib/core/technique/vocabulary';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
-	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+	import ScoreSheet from '$lib/ui/picture/ScoreSheet.svelte';
 
 	const app = useApp();
 	let sequence = $state.raw<Sequence | null>(null);
@@ -42,7 +42,7 @@
 			for {sequence.performer === 'self' ? 'oneself' : 'a client'}
 		</p>
 		<p class="my-2 border-y-2 border-current py-1.5 font-[560]">{CAUTION_LINE}</p>
-		<MiniScore events={judged.events} byId={judged.context.byId} width={760} label="Score of {sequence.title}" />
+		<div class="score"><ScoreSheet {sequence} events={judged.events} byId={judged.context.byId} width={1240} /></div>
 		<table class="mt-2 w-full border-collapse text-[12px]">
 			<thead
 				><tr class="border-b border-current text-left"
@@ -83,3 +83,10 @@
 		</p>
 	</div>
 {:else}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
+
+<style>
+	.score :global(svg) {
+		width: 100%;
+		height: auto;
+	}
+</style>

@@ -1,0 +1,166 @@
+// Measures Compose in a real Chromium: an edit to its paint, scrubbing, and a sequence of 2,000 steps.
+// Run `npm run bench:page`; the figures go into docs/performance.md.
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import {
+	bin,
+	chromiumPath,
+	ensureChromium,
+	freePort,
+	installPackages,
+	root,
+	run,
+	serverEnv
+} from '../scripts/setup.mjs';
+
+installPackages();
+if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+const port = await freePort();
+const server = spawn(process.execPath, [`${root}build/index.js`], {
+	cwd: root,
+	stdio: 'ignore',
+	env: { ...process.env, ...serverEnv(port, true) }
+});
+const base = `http://127.0.0.1:${port}`;
+for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)
+	await new Promise((resolve) => setTimeout(resolve, 100));
+const browser = await chromium.launch({
+	executablePath: chromiumPath(),
+	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(`${base}/`);
+await page.getByRole('button', { name: 'I have read this' }).click();
+
+/** Puts a sequence of so many steps into the database: the demo's own steps, again and again. */
+async function makeLong(id, count) {
+	await page.evaluate(
+		async ({ id, count }) => {
+			const open = indexedDB.open('soft-tide-demo');
+			await new Promise((done) => (open.onsuccess = done));
+			const at = (mode) => open.result.transaction('sequences', mode).objectStore('sequences');
+			const get = at('readonly').get('demo-bakers-dawn');
+			await new Promise((done) => (get.onsuccess = done));
+			const row = structuredClone(get.result);
+			const steps = row.sequence.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps)).filter((s) => s.side);
+			const made = Array.from({ length: count }, (_, i) => ({ ...steps[i % steps.length], id: `s${i}` }));
+			row.sequence = {
+				...row.sequence,
+				id,
+				title: `${count} steps`,
+				phases: [
+					{
+						...row.sequence.phases[0],
+						id: 'p',
+						title: 'All',
+						blocks: [{ id: 'b', title: '', sides: 'asSteps', steps: made }]
+					}
+				]
+			};
+			const put = at('readwrite').put({ ...row, id, history: { past: [], future: [] } });
+			await new Promise((done) => (put.onsuccess = done));
+			open.result.close();
+		},
+		{ id, count }
+	);
+}
+const sorted = (list) => [...list].sort((a, b) => a - b);
+const at = (list, share) => sorted(list)[Math.min(list.length - 1, Math.floor(list.length * share))] ?? 0;
+const ms = (x) => `${x.toFixed(1)} ms`;
+
+/** Runs work under a trace and returns what the main thread of the page did. */
+async function traced(work) {
+	await browser.startTracing(page, {
+		categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', 'blink.user_timing']
+	});
+	await work();
+	const { traceEvents } = JSON.parse((await browser.stopTracing()).toString());
+	const mains = new Set(
+		traceEvents
+			.filter((e) => e.name === 'thread_name' && e.args.name === 'CrRendererMain')
+			.map((e) => `${e.pid}:${e.tid}`)
+	);
+	const tasks = traceEvents
+		.filter((e) => e.name === 'RunTask' && mains.has(`${e.pid}:${e.tid}`))
+		.map((e) => e.dur / 1000);
+	const keys = traceEvents.filter((e) => e.name === 'EventTiming' && e.ph === 'b' && e.args.data?.type === 'keydown');
+	return {
+		longest: Math.max(0, ...tasks),
+		over50: tasks.filter((t) => t > 50).length,
+		keys: keys.map((e) => e.args.data.duration)
+	};
+}
+
+/** Time from a key to the frame that shows what it did, by the page's own clock, so many times. */
+async function editToPaint(times) {
+	await page.evaluate(() => {
+		window.painted = [];
+		window.addEventListener(
+			'keydown',
+			(e) => {
+				const begun = e.timeStamp;
+				requestAnimationFrame(() => {
+					const channel = new MessageChannel();
+					channel.port1.onmessage = () => window.painted.push(performance.now() - begun);
+					channel.port2.postMessage(0);
+				});
+			},
+			true
+		);
+	});
+	for (let i = 0; i < times; i++) {
+		await page.keyboard.press(i % 2 ? '-' : '+');
+		await page.waitForTimeout(260);
+	}
+	return page.evaluate(() => window.painted);
+}
+
+/** Moves the clock at every frame for a while; the intervals of the frames. */
+const scrub = () =>
+	page.evaluate(async () => {
+		const clock = document.querySelector('input[aria-label="Moment in the sequence"]');
+		const intervals = [];
+		let last = 0;
+		await new Promise((done) => {
+			const frame = (time) => {
+				if (last) intervals.push(time - last);
+				last = time;
+				if (intervals.length >= 180) return done();
+				clock.value = String(Math.min(Number(clock.max), intervals.length * 4));
+				clock.dispatchEvent(new Event('input', { bubbles: true }));
+				requestAnimationFrame(frame);
+			};
+			requestAnimationFrame(frame);
+		});
+		return intervals;
+	});
+
+try {
+	await page.goto(`${base}/compose`);
+	await page.getByRole('heading').first().waitFor();
+	const begun = performance.now();
+	let x = 1;
+	for (let i = 0; i < 1e7; i++) x = x * 1.0000001 + 1e-9;
+	console.log(`calibration: 10,000,000 dependent multiply-adds in Node ${ms(performance.now() - begun)} (${x > 0})`);
+	for (const count of [24, 120, 2000]) {
+		await makeLong(`bench-${count}`, count);
+		const t0 = performance.now();
+		await page.goto(`${base}/compose/bench-${count}`);
+		await page.locator('[data-row="s3"] [data-step-button]').click();
+		console.log(`\n${count} steps: open and choose a step ${ms(performance.now() - t0)}`);
+		await page.waitForTimeout(1500);
+		let painted = [];
+		const trace = await traced(async () => (painted = await editToPaint(20)));
+		console.log(
+			`  edit to paint: median ${ms(at(painted, 0.5))}, p95 ${ms(at(painted, 0.95))}; longest task ${ms(trace.longest)}, tasks over 50 ms: ${trace.over50}`
+		);
+		let frames = [];
+		const scrubbed = await traced(async () => (frames = await scrub()));
+		console.log(
+			`  scrub: ${(1000 / at(frames, 0.5)).toFixed(0)} frames a second (median), p95 interval ${ms(at(frames, 0.95))}; longest task ${ms(scrubbed.longest)}`
+		);
+	}
+} finally {
+	await browser.close();
+	server.kill();
+}

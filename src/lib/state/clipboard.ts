@@ -1,0 +1,84 @@
+import { parse, troubleText } from '../core/notation/parse';
+import { printSteps } from '../core/notation/print';
+import type { Trouble } from '../core/notation/reader';
+import { removeSteps, type Edit } from '../core/sequence/edits';
+import { insertSteps } from '../core/sequence/manyEdits';
+import { spotFor } from '../core/sequence/placement';
+import { MAX_STEPS, type Sequence, type Step } from '../core/sequence/sequence.schema';
+import { stepsOf } from '../core/sequence/walk';
+import type { Technique } from '../core/technique/technique.schema';
+import type { SequenceDraft } from './sequenceDraft.svelte';
+import { moveByName } from './textSync.svelte';
+
+/** The chosen steps as text. Out of a block that is done side by side they take its sides along. */
+export function copiedText(sequence: Sequence, ids: ReadonlySet<string>): string {
+	return printSteps(
+		stepsOf(sequence)
+			.filter((s) => ids.has(s.step.id))
+			.map(({ step, block }) => (block.sides === 'asSteps' ? step : { ...step, side: block.sides }))
+	);
+}
+
+/** The edit that takes cut steps out. */
+export const removed = (sequence: Sequence, ids: ReadonlySet<string>): Edit => removeSteps(sequence, [...ids]);
+
+export type Pasted = { readonly steps: readonly Step[] } | { readonly troubles: readonly Trouble[] };
+
+/** The steps of a text, each with an id of its own; phases and blocks are taken apart. */
+export function stepsFromText(
+	text: string,
+	sequence: Sequence,
+	moves: readonly Technique[],
+	newId: () => string
+): Pasted {
+	const parsed = parse(text, {
+		techniqueOf: (name) => moveByName(moves, name),
+		cheekRoute: sequence.school.cheekRoute
+	});
+	if (parsed.troubles.length) return { troubles: parsed.troubles };
+	const steps = parsed.phases.flatMap((p) =>
+		p.blocks.flatMap((b) =>
+			b.steps.map(({ step }): Step => {
+				const made = { ...step, id: newId() };
+				return b.sides === 'asSteps' ? made : { ...made, side: b.sides };
+			})
+		)
+	);
+	if (steps.length) return { steps };
+	const message = text.trim() ? 'There is no step in this text.' : 'The clipboard is empty.';
+	return {
+		troubles: [{ line: 1, column: 1, endColumn: 2, message, expected: ['a line such as drain chin > jawline'] }]
+	};
+}
+
+/** Puts the steps of a text in after the chosen one. Answers whether it could; why not is said by the draft. */
+export function pasteText(
+	draft: SequenceDraft,
+	text: string,
+	moves: readonly Technique[],
+	newId: () => string
+): boolean {
+	const { sequence } = draft;
+	const pasted = stepsFromText(text, sequence, moves, newId);
+	if ('troubles' in pasted) {
+		const more = pasted.troubles.length > 1 ? ` And ${pasted.troubles.length - 1} more.` : '';
+		draft.refusal = `This could not be added, nothing was changed. ${troubleText(pasted.troubles[0]!)}${more}`;
+		return false;
+	}
+	const { steps } = pasted;
+	if (draft.steps.length + steps.length > MAX_STEPS) {
+		draft.refusal = `At most ${MAX_STEPS} steps are allowed in a sequence: ${draft.steps.length} are there, ${steps.length} were to come. Nothing was changed.`;
+		return false;
+	}
+	const spot =
+		draft.selectedId && steps.length > 1
+			? { after: draft.selectedId }
+			: spotFor(sequence, steps[0]!.aim, draft.selectedId);
+	const done = draft.attempt(() =>
+		insertSteps(sequence, steps, spot, steps.length === 1 ? undefined : `Paste ${steps.length} steps`)
+	);
+	if (!done) return false;
+	draft.select(steps[0]!.id);
+	if (steps.length > 1) draft.chosen.extendTo(steps.at(-1)!.id);
+	return true;
+}

@@ -1,0 +1,28 @@
+<script lang="ts">
+	import { FIGURE, MIDLINE_X, type View } from '$lib/core/atlas/geometry';
+	import type { Side } from '$lib/core/atlas/places';
+	import type { ZoneId } from '$lib/core/atlas/zones';
+	import type { Severity } from '$lib/core/school/school.schema';
+	import Pennant from '../glyphs/Pennant.svelte';
+
+	interface Props {
+		view: View;
+		flags: readonly { readonly zone: ZoneId; readonly side: Side; readonly severity: Severity; readonly count: number }[];
+	}
+	let { view, flags }: Props = $props();
+	const planted = $derived(
+		flags.flatMap((flag) => {
+			const at = FIGURE[view].zones[flag.zone]?.centroid;
+			if (!at || (view === 'profile' && flag.side === 'right')) return [];
+			return [{ ...flag, x: flag.side === 'right' ? 2 * MIDLINE_X - at[0] : at[0], y: at[1] }];
+		})
+	);
+</script>
+
+<!-- Pennants, planted on the zone that a finding speaks of. -->
+<g aria-hidden="true" style="pointer-events: none">
+	{#each planted as { zone, side, severity, x, y } (`${zone}:${side}`)}
+		<circle cx={x} cy={y} r="13" fill="var(--sheet)" fill-opacity="0.85" />
+		<g transform="translate({x - 9} {y - 11}) scale(1.25)"><Pennant {severity} size={16} /></g>
+	{/each}
+</g>

@@ -1,0 +1,80 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
+	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
+	import { clock, doseText, sideText, stepTitle } from '$lib/core/sequence/describe';
+	import { expand } from '$lib/core/sequence/expand';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { peakLevel, stepsOf } from '$lib/core/sequence/walk';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/technique/vocabulary';
+	import { CAUTION_LINE } from '$lib/formats/caution';
+	import { useApp } from '$lib/state/app.svelte';
+	import AimGlyph from '$lib/ui/glyphs/AimGlyph.svelte';
+	import MiniFace from '$lib/ui/map/MiniFace.svelte';
+	import { sheetColumns } from '$lib/ui/map/contactSheet';
+
+	const app = useApp();
+	let sequence = $state.raw<Sequence | null>(null);
+	let looked = $state(false);
+	$effect(() => {
+		const { id } = page.params;
+		untrack(
+			() =>
+				void app
+					.run(() => app.repo.sequence(id!))
+					.then((s) => {
+						sequence = s?.sequence ?? null;
+						looked = true;
+					})
+		);
+	});
+	const steps = $derived(sequence ? stepsOf(sequence) : []);
+	const seconds = $derived(sequence ? (expand(sequence, app.context).at(-1)?.endSeconds ?? 0) : 0);
+	const columns = $derived(sheetColumns(steps.length));
+</script>
+
+<svelte:head><title>{sequence?.title ?? 'Faces'} · Soft Tide</title></svelte:head>
+{#if sequence}
+	<div class="mx-auto w-full max-w-[820px] p-6 print:max-w-none print:p-0">
+		<div class="no-print mb-4 flex gap-2">
+			<a class="btn" href="/compose/{sequence.id}">Back</a>
+			<button type="button" class="btn btn-primary" onclick={() => window.print()}>Print</button>
+			<a class="btn" href="/print/{sequence.id}">As a table</a>
+		</div>
+		<h1 class="text-xl font-[540]">{sequence.title}</h1>
+		<p class="pb-1">
+			{steps.length} steps, {clock(seconds)}, {sequence.school.title.toLowerCase()}. Client’s left and right as one stands: {sequence.orientation ===
+			'facing'
+				? 'her left is on your right'
+				: 'her left is on your left'}.
+		</p>
+		<p class="mb-2 border-y border-current py-1 text-[11.5px] font-[560]">{CAUTION_LINE}</p>
+		<ol class="grid gap-x-3 gap-y-2" style="grid-template-columns: repeat({columns}, minmax(0, 1fr))">
+			{#each steps as { step, number } (step.id)}
+				<li class="face border-hair border-b pb-1">
+					<MiniFace {step} orientation={sequence.orientation} label="Step {number}, {stepTitle(step)}" />
+					<p class="leading-[13px]">
+						<b class="font-semibold">{number}</b> <span class="inline-block align-[-2px]"><AimGlyph aim={step.aim} size={12} /></span>
+						<span class="sr-only">{AIMS[step.aim]}</span>
+						<b class="font-[560]">{stepTitle(step)}</b>
+					</p>
+					<p class="text-ink2 leading-[13px]">
+						{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()}, {LEVEL_NAMES[
+							peakLevel(step)
+						]}, {doseText(step.dose)}, {sideText(step.side)}
+					</p>
+				</li>
+			{/each}
+		</ol>
+	</div>
+{:else if looked}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
+
+<style>
+	.face {
+		break-inside: avoid;
+		font-size: 11px;
+	}
+	@page {
+		margin: 11mm;
+	}
+</style>
