@@ -5,6 +5,7 @@ const PAGES = [
 	'/',
 	'/compose',
 	'/compose/demo-bakers-dawn',
+	'/compose/compare?a=demo-bakers-dawn&b=demo-glass-jaw',
 	'/session',
 	'/progress',
 	'/clients',
@@ -15,6 +16,7 @@ const PAGES = [
 	'/library/compare',
 	'/library/rules',
 	'/library/media',
+	'/library/notation',
 	'/exchange',
 	'/settings',
 	'/print/demo-bakers-dawn'

@@ -108,12 +108,14 @@ describe('saving', () => {
 		let saves = 0;
 		const loop = new SaveLoop(async () => {
 			expect(++running).toBe(1);
-			await new Promise((resolve) => setTimeout(resolve, 5));
+			await new Promise((resolve) => setTimeout(resolve, 120));
 			running--;
 			saves++;
 			return false;
 		});
 		void loop.changed();
+		void loop.changed();
+		await vi.waitFor(() => expect(running).toBe(1));
 		void loop.changed();
 		void loop.changed();
 		await vi.waitFor(() => expect(loop.state).toBe('saved'));
@@ -200,10 +202,48 @@ describe('keys', () => {
 		expect(draft.steps.map((s) => s.step.id)).not.toContain('a');
 		stop();
 	});
+	test('on several steps they do the same to all, and as one edit', async () => {
+		const { draft, stop } = await keyed();
+		draft.select('a');
+		press('ArrowDown', { shiftKey: true });
+		expect([...draft.chosen.ids]).toEqual(['a', 'b']);
+		press('2');
+		expect(['a', 'b'].map((id) => draft.byId.get(id)!.step.pressure)).toEqual([2, 2]);
+		expect(draft.undoLabel).toBe('Set the pressure of 2 steps');
+		press('g');
+		expect(draft.sequence.phases[0]!.blocks.map((b) => b.steps.length)).toEqual([1, 2]);
+		press('g');
+		expect(draft.refusal).toMatch(/in a block already/);
+		press('z', { code: 'KeyZ', ctrlKey: true });
+		press('a', { code: 'KeyA', ctrlKey: true });
+		expect(draft.chosen.ids.size).toBe(3);
+		press('d');
+		expect(draft.steps).toHaveLength(6);
+		press('Backspace');
+		expect(draft.steps).toHaveLength(3);
+		stop();
+	});
+	test('repeat a one-sided step on the other side, mirror it, and say where there is no other side', async () => {
+		const { draft, stop } = await keyed();
+		draft.do(setStep(draft.sequence, 'a', { side: 'left', reason: 'fuller' }));
+		draft.select('a');
+		press('m');
+		expect(selected(draft).side).toBe('right');
+		press('o');
+		expect(draft.steps.filter((s) => s.step.side === 'left')).toHaveLength(1);
+		draft.select('o');
+		press('o');
+		expect(draft.refusal).toMatch(/works both sides already/);
+		draft.select('a');
+		press('ArrowUp', { shiftKey: true });
+		press('ArrowDown', { altKey: true });
+		expect(draft.undoLabel).toBe('Move 2 steps');
+		stop();
+	});
 	test('letters open their places; keys in a field stay there', async () => {
 		const { draft, called, stop } = await keyed();
-		for (const key of ['a', 'w', 'f', 'p', '?', 'Escape']) press(key);
-		expect(called).toEqual(['map', 'whole', 'findings', 'print', 'sheet', 'letGo']);
+		for (const key of ['a', 'w', 'f', 'p', '?', 'Escape', 't', 'r', '/']) press(key);
+		expect(called).toEqual(['map', 'whole', 'findings', 'print', 'sheet', 'letGo', 'text', 'play', 'command']);
 		const field = document.body.appendChild(document.createElement('input'));
 		draft.select('a');
 		press('Delete', {}, field);
@@ -213,6 +253,6 @@ describe('keys', () => {
 		field.remove();
 		stop();
 		press('f');
-		expect(called).toHaveLength(6);
+		expect(called).toHaveLength(9);
 	});
 });
