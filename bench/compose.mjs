@@ -1,33 +1,10 @@
 // Measures Compose in a real Chromium: an edit to its paint, scrubbing, and a sequence of 2,000 steps.
 // Run `npm run bench:page`; the figures go into docs/performance.md.
-import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import {
-	bin,
-	chromiumPath,
-	ensureChromium,
-	freePort,
-	installPackages,
-	root,
-	run,
-	serverEnv
-} from '../scripts/setup.mjs';
+import { launchOptions, serveDemo } from '../scripts/setup.mjs';
 
-installPackages();
-if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
-const port = await freePort();
-const server = spawn(process.execPath, [`${root}build/index.js`], {
-	cwd: root,
-	stdio: 'ignore',
-	env: { ...process.env, ...serverEnv(port, true) }
-});
-const base = `http://127.0.0.1:${port}`;
-for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)
-	await new Promise((resolve) => setTimeout(resolve, 100));
-const browser = await chromium.launch({
-	executablePath: chromiumPath(),
-	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
-});
+const { base, stop } = await serveDemo();
+const browser = await chromium.launch(launchOptions());
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${base}/`);
 await page.getByRole('button', { name: 'I have read this' }).click();
@@ -162,5 +139,5 @@ try {
 	}
 } finally {
 	await browser.close();
-	server.kill();
+	stop();
 }

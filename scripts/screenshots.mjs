@@ -1,24 +1,12 @@
 // Takes the pictures of docs/screenshots from the demo practice: one a main view, 1280 × 800.
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { bin, chromiumPath, ensureChromium, freePort, installPackages, root, run, serverEnv } from './setup.mjs';
+import { launchOptions, root, serveDemo } from './setup.mjs';
 
-installPackages();
-if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
-const port = await freePort();
-const server = spawn(process.execPath, [`${root}build/index.js`], {
-	cwd: root,
-	stdio: 'ignore',
-	env: { ...process.env, ...serverEnv(port, true) }
-});
-const base = `http://127.0.0.1:${port}`;
+const { base, stop } = await serveDemo();
 const out = `${root}docs/screenshots`;
 mkdirSync(out, { recursive: true });
-const browser = await chromium.launch({
-	executablePath: chromiumPath(),
-	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
-});
+const browser = await chromium.launch(launchOptions());
 const page = await browser.newPage({
 	viewport: { width: 1280, height: 800 },
 	locale: 'en-GB',
@@ -36,8 +24,6 @@ const open = async (path) => {
 	await page.getByRole('heading').first().waitFor();
 };
 try {
-	for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)
-		await new Promise((resolve) => setTimeout(resolve, 100));
 	await page.goto(`${base}/`);
 	await page.getByRole('alertdialog').waitFor();
 	await page.getByRole('button', { name: 'I have read this' }).click();
@@ -52,7 +38,7 @@ try {
 	await shot('compose');
 	await page.getByRole('tab', { name: 'Text' }).click();
 	await page.getByRole('textbox', { name: 'The sequence as text' }).waitFor();
-	await page.locator('[data-row="s13"] [data-step-button]').click();
+	await page.locator('[data-row="s12"] [data-step-button]').click();
 	await shot('compose-text');
 	await page.getByRole('tab', { name: 'Step' }).click();
 	await page.locator('[data-row="s18"] [data-step-button]').click();
@@ -120,5 +106,5 @@ try {
 	await shot('settings');
 } finally {
 	await browser.close();
-	server.kill();
+	stop();
 }

@@ -1,5 +1,5 @@
 // Set-up that the other commands share. It needs nothing but Node, and does nothing the second time.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -92,4 +92,26 @@ export const serverEnv = (port, demo) => ({
 	ORIGIN: `http://127.0.0.1:${port}`,
 	BODY_SIZE_LIMIT: String(4 * 1024 * 1024),
 	...(demo ? { PUBLIC_SOFT_TIDE_DEMO: '1' } : {})
+});
+
+/** Builds the application and serves the demo practice for a script that drives a browser. Ends the process where it cannot. */
+export async function serveDemo() {
+	installPackages();
+	if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+	const port = await freePort();
+	const server = spawn(process.execPath, [`${root}build/index.js`], {
+		cwd: root,
+		stdio: 'ignore',
+		env: { ...process.env, ...serverEnv(port, true) }
+	});
+	const base = `http://127.0.0.1:${port}`;
+	for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)
+		await new Promise((resolve) => setTimeout(resolve, 100));
+	return { base, stop: () => server.kill() };
+}
+
+/** How the scripts start Debian's Chromium. */
+export const launchOptions = () => ({
+	executablePath: chromiumPath(),
+	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
 });
