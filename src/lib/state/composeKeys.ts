@@ -1,6 +1,6 @@
 import { tinykeys } from 'tinykeys';
 import type { Level } from '../core/pressure/levels';
-import { withTarget } from '../core/sequence/dose';
+import { stepped } from '../core/sequence/dose';
 import { moveStep, removeSteps, setStep, type Edit } from '../core/sequence/edits';
 import {
 	duplicateSteps,
@@ -53,9 +53,6 @@ export function focusRow(stepId: string): void {
 	);
 }
 
-const oneDoseMore = (step: Step, by: number) =>
-	withTarget(step.dose, step.dose.target + by * (step.dose.kind === 'seconds' ? 5 : 1));
-
 /** The edit that moves the chosen steps one place up or down. */
 function moved(draft: SequenceDraft, by: -1 | 1): Edit | null {
 	const { sequence, chosen, selectedId } = draft;
@@ -85,7 +82,7 @@ export function composeKeys(actions: Actions): () => void {
 			const [only, ...others] = inOrder(d.sequence, ids);
 			return others.length ? setSteps(d.sequence, ids, of, what) : only ? setStep(d.sequence, only.id, of(only)) : null;
 		});
-	const dose = (by: number) => change('Change the dose', (step) => ({ dose: oneDoseMore(step, by) }));
+	const dose = (by: number) => change('Change the dose', (step) => ({ dose: stepped(step.dose, by) }));
 	const level = (n: Level) => change('Set the pressure', () => ({ pressure: n, levels: undefined }));
 	const walk = (by: number) => (e: KeyboardEvent) => {
 		if (isBusy(e) || onMapOrScore(e)) return;

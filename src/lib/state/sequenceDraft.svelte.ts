@@ -7,7 +7,7 @@ import { Chosen } from './chosen.svelte';
 import { commit, redo, undo, type Draft, type History } from '../core/sequence/history';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
-import { eventIndexAt } from '../core/perform/position';
+import { eventIndexAt, positionAt } from '../core/perform/position';
 import { fixIn, judge, type Judgement } from '../core/rules/judge';
 import { mendSafe } from '../core/rules/mend';
 import { muteFinding, unmuteFinding } from '../core/rules/mutes';
@@ -59,6 +59,8 @@ export class SequenceDraft {
 	inspectedId = $state<string | null>(null);
 	#resting: ReturnType<typeof setTimeout> | undefined;
 	inspected = $derived(this.inspectedId ? (this.byId.get(this.inspectedId) ?? null) : null);
+	/** Where the cursor is in the sequence: side, repetition, how far. */
+	position = $derived(positionAt(this.judgement.events, this.cursorSeconds));
 	selected = $derived(this.selectedId ? (this.byId.get(this.selectedId) ?? null) : null);
 
 	constructor(

@@ -2,7 +2,6 @@ import { withText } from '../core/notation/align';
 import { parse, type Parsed } from '../core/notation/parse';
 import { print } from '../core/notation/print';
 import type { Trouble } from '../core/notation/reader';
-import { stepsOf } from '../core/sequence/walk';
 import type { Technique } from '../core/technique/technique.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
@@ -76,7 +75,7 @@ export class TextSync {
 
 	/** The line of a step, from 1; null where the text does not say. */
 	lineOf(stepId: string | null): number | null {
-		const at = stepId ? stepsOf(this.draft.sequence).findIndex((s) => s.step.id === stepId) : -1;
+		const at = stepId ? this.draft.steps.findIndex((s) => s.step.id === stepId) : -1;
 		return at < 0 ? null : (this.#lines[at] ?? null);
 	}
 

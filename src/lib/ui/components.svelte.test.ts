@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { flushSync, mount, unmount, type Component } from 'svelte';
+import { flushSync } from 'svelte';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { sentenceOf } from '$lib/core/rules/wording';
 import { judge } from '$lib/core/rules/judge';
@@ -8,6 +8,7 @@ import { expand } from '$lib/core/sequence/expand';
 import { stepsOf } from '$lib/core/sequence/walk';
 import { PUFFINESS_WORDS } from '$lib/core/measure/grades';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '$lib/core/testing';
+import { all, clear, press, show } from './testing';
 import DistanceTable from './session/DistanceTable.svelte';
 import GradeCell from './session/GradeCell.svelte';
 import Gauge from './session/Gauge.svelte';
@@ -28,24 +29,7 @@ import { schoolById } from '$lib/core/school/schools';
 import { techniqueById, techniquesFor, TECHNIQUES } from '$lib/core/technique/library';
 import type { PlaceId } from '$lib/core/atlas/places';
 
-let open: Record<string, unknown>[] = [];
-/** Props are checked where components are used; here they only have to arrive. */
-function show(component: Component<never>, props: Record<string, unknown>): HTMLElement {
-	const target = document.body.appendChild(document.createElement('div'));
-	open.push(mount(component as Component, { target, props }));
-	flushSync();
-	return target;
-}
-afterEach(() => {
-	for (const c of open) void unmount(c);
-	open = [];
-	document.body.innerHTML = '';
-});
-const all = (root: HTMLElement, selector: string) => [...root.querySelectorAll<HTMLElement>(selector)];
-const press = (el: Element, key: string) => {
-	el.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
-	flushSync();
-};
+afterEach(clear);
 
 describe('glyphs', () => {
 	test('pressure is counted in rings: as many as the level', () => {

@@ -39,3 +39,14 @@ export const inQuotes = (text: string): string => JSON.stringify(text);
 
 /** A name as it is written: bare where it is one plain word, else in quotes. */
 export const nameWord = (name: string): string => (/^[a-z][a-z\d_]*(-[a-z\d_]+)*$/i.test(name) ? name : inQuotes(name));
+
+type MediumUse = NonNullable<Step['medium']>;
+/** A medium and how much of it, as a step and the head of a sequence say it. */
+export const mediumWord = ({ id, ml }: MediumUse): string => `${nameWord(id)} ${ml} ml`;
+/** @throws {Misread} where the name, the amount or its unit is missing */
+export function readMedium(reader: Reader): MediumUse {
+	const id = reader.name('a medium');
+	const ml = reader.number('millilitres');
+	reader.need('ml');
+	return { id, ml };
+}

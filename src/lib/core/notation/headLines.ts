@@ -7,8 +7,8 @@ import { clock } from '../sequence/describe';
 import { isDeepEqual } from '../sequence/deepEqual';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
-import { inQuotes, nameWord } from './clause';
-import { clausesOf, Misread, Reader, tokensOf } from './reader';
+import { inQuotes, mediumWord, readMedium } from './clause';
+import { clausesOf, Misread, readerOf } from './reader';
 
 /** What stands at the head of a sequence, apart from what the store counts. */
 export type Head = Pick<
@@ -46,14 +46,11 @@ export function readTitle(rest: string, from: number): string {
 	const text = rest.trim();
 	if (!text) throw new Misread('A title is missing here.', from + 1, from + 1, ['a title']);
 	if (!/^["“„«]/.test(text)) return text;
-	const reader = new Reader(tokensOf(' '.repeat(from) + rest, from), from + rest.length + 1);
+	const reader = readerOf(rest, from);
 	const title = reader.text('a title');
 	reader.end();
 	return title;
 }
-
-const readerOf = (rest: string, from: number): Reader =>
-	new Reader(tokensOf(' '.repeat(from) + rest, from), from + rest.length + 1);
 
 /** A line of one word out of a few. */
 function choice<F extends 'performer' | 'orientation' | 'links'>(
@@ -158,13 +155,11 @@ export const HEAD_LINES: readonly HeadLine[] = [
 		example: 'glide light-oil 0.5 ml',
 		read: (rest, from) => {
 			const reader = readerOf(rest, from);
-			const id = reader.name('a medium');
-			const ml = reader.number('millilitres');
-			reader.need('ml');
+			const medium = readMedium(reader);
 			reader.end();
-			return { medium: { id, ml } };
+			return { medium };
 		},
-		write: ({ medium }) => (medium ? [`${nameWord(medium.id)} ${medium.ml} ml`] : [])
+		write: ({ medium }) => (medium ? [mediumWord(medium)] : [])
 	},
 	{
 		key: 'goals',

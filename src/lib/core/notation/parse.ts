@@ -4,7 +4,7 @@ import { MAX_STEPS } from '../sequence/sequence.schema';
 import type { CheekRoute } from '../sequence/route';
 import type { Technique } from '../technique/technique.schema';
 import { HEAD_LINES, readTitle, type Head } from './headLines';
-import { Misread, Reader, tokensOf, type Trouble } from './reader';
+import { Misread, Reader, readerOf, tokensOf, type Trouble } from './reader';
 import { readStep } from './stepLine';
 
 /** Version of the notation; any change that older readers do not understand bumps it. */
@@ -138,7 +138,7 @@ class Parser {
 	}
 
 	#block(rest: string, from: number): void {
-		const reader = new Reader(tokensOf(' '.repeat(from) + rest, from), from + rest.length + 1);
+		const reader = readerOf(rest, from);
 		const phase = this.#lastPhase();
 		if (reader.eat('nothing')) {
 			reader.end();

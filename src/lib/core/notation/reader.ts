@@ -190,6 +190,10 @@ export class Reader {
 	}
 }
 
+/** A reader of the rest of a line, which begins at an index of it. */
+export const readerOf = (rest: string, from: number): Reader =>
+	new Reader(tokensOf(' '.repeat(from) + rest, from), from + rest.length + 1);
+
 /** The clauses of a line: its tokens between commas, each with where it ends. */
 export function clausesOf(tokens: readonly Token[]): Reader[] {
 	const clauses: Reader[] = [];

@@ -6,6 +6,12 @@ export function withTarget(dose: Dose, target: number): Dose {
 	return { ...dose, target: wish, min: Math.min(dose.min, wish), max: Math.max(dose.max, wish) } as Dose;
 }
 
+/** Seconds go by five, counts and breaths by one. */
+const stepOf = (dose: Dose): number => (dose.kind === 'seconds' ? 5 : 1);
+
+/** One step more or less of a dose; the range widens where it leaves it. */
+export const stepped = (dose: Dose, by: number): Dose => withTarget(dose, dose.target + by * stepOf(dose));
+
 const SECONDS_PER_BREATH = 10;
 
 /** The same work counted another way: repetitions at their pace, seconds, or breaths of ten seconds; never less than one. */

@@ -121,7 +121,14 @@ test('whatever is done to a sequence, it stays valid and one undo restores it', 
 				() => splitPhase(sequence, all[i % all.length]!, 'Then', newId),
 				() => insertSteps(sequence, [step(newId(), ['chin'])], { after: all[0]! })
 			];
-			const edit = edits[kind]!();
+			let edit: Edit | null;
+			try {
+				edit = edits[kind]!();
+			} catch (error) {
+				// A step of one side is kept out of a block of both, with a sentence.
+				expect(String(error)).toMatch(/Let the step work both sides first/);
+				return;
+			}
 			if (!edit) return;
 			expect(revertEdit(applyEdit(sequence, edit), edit)).toEqual(sequence);
 		}),

@@ -4,7 +4,6 @@
 	import type { View } from '$lib/core/atlas/geometry';
 	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
 	import type { Look } from '$lib/core/measure/records.schema';
-	import { positionAt } from '$lib/core/perform/position';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -62,7 +61,7 @@
 	// Openings change slowly: a tenth of a second is close enough, and scrubbing stays light.
 	const tenths = $derived(Math.round(draft.cursorSeconds * 10) / 10);
 	const open = $derived(opennessAt(judgement.context, tenths));
-	const position = $derived(positionAt(judgement.events, draft.cursorSeconds));
+	const position = $derived(draft.position);
 	const onStep = $derived(position.event?.stepId === draft.selectedId);
 	const finger = $derived(onStep && (playing || position.event!.startSeconds < draft.cursorSeconds) ? fingerAt(position) : null);
 	const event = $derived(

@@ -7,7 +7,6 @@
 	import ZoomOut from '@lucide/svelte/icons/zoom-out';
 	import { filmLineOf } from '$lib/core/glide/film';
 	import { captionOf } from '$lib/core/perform/caption';
-	import { positionAt } from '$lib/core/perform/position';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { clock } from '$lib/core/sequence/describe';
 	import { withTarget } from '$lib/core/sequence/dose';
@@ -43,8 +42,7 @@
 	const load = $derived(judgement.balance.overall);
 	const total = $derived(judgement.timing.expectedSeconds);
 	const film = $derived(filmLineOf(judgement.context.sequence, judgement.events, byId));
-	const position = $derived(positionAt(judgement.events, draft.cursorSeconds));
-	const caption = $derived(captionOf(position, byId.get(position.event?.stepId ?? '')?.step.dose.kind));
+	const caption = $derived(captionOf(draft.position, byId.get(draft.position.event?.stepId ?? '')?.step.dose.kind));
 
 	/** Seconds that fill the view; null for all. */
 	const seconds = $derived.by(() => {

@@ -6,7 +6,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { LEVEL_NAMES, type Level } from '$lib/core/pressure/levels';
 	import { clock, stepTitle } from '$lib/core/sequence/describe';
-	import { withTarget } from '$lib/core/sequence/dose';
+	import { stepped } from '$lib/core/sequence/dose';
 	import { removeSteps } from '$lib/core/sequence/edits';
 	import { duplicateSteps, groupSteps, inOrder, mirrorSteps, moveSteps, repeatOnOtherSide, setSteps } from '$lib/core/sequence/manyEdits';
 	import type { Step } from '$lib/core/sequence/sequence.schema';
@@ -33,8 +33,7 @@
 	};
 	const level = $derived(same(peakLevel));
 	const set = (what: string, change: (s: Step) => Partial<Step>) => draft.attempt(() => setSteps(draft.sequence, ids, change, what));
-	const dose = (by: number) =>
-		set('Change the dose', (s) => ({ dose: withTarget(s.dose, s.dose.target + by * (s.dose.kind === 'seconds' ? 5 : 1)) }));
+	const dose = (by: number) => set('Change the dose', (s) => ({ dose: stepped(s.dose, by) }));
 	const phases = $derived([
 		{ value: '', label: 'Another phase …' },
 		...draft.sequence.phases.map((p) => ({ value: p.id, label: p.title }))

@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
-import { createRawSnippet, flushSync, mount, unmount, type Component } from 'svelte';
+import { createRawSnippet, flushSync } from 'svelte';
+import { all, clear, show } from '../testing';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { MEDIA } from '$lib/core/glide/media';
 import { pointByCode, POINTS } from '$lib/core/point/points';
@@ -21,19 +22,7 @@ import Soundings from './Soundings.svelte';
 import StepLine from './StepLine.svelte';
 import { pointsOf, stepOfMove, viewOf } from './stepOfMove';
 
-let open: Record<string, unknown>[] = [];
-function show(component: Component<never>, props: Record<string, unknown>): HTMLElement {
-	const target = document.body.appendChild(document.createElement('div'));
-	open.push(mount(component as Component, { target, props }));
-	flushSync();
-	return target;
-}
-afterEach(() => {
-	for (const c of open) void unmount(c);
-	open = [];
-	document.body.innerHTML = '';
-});
-const all = (root: HTMLElement, selector: string) => [...root.querySelectorAll<HTMLElement>(selector)];
+afterEach(clear);
 const actions = createRawSnippet(() => ({ render: () => '<button>Add</button>' }));
 
 describe('the glyph of a motion follows from its numbers', () => {

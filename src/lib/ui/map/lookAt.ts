@@ -1,6 +1,6 @@
 import { FIGURE, type View } from '$lib/core/atlas/geometry';
 import { REGION_ZONES } from './regionZones';
-import { frameOf, turnOf, type Frame, type Orientation } from './orientation';
+import { frameOf, type Frame, type Orientation } from './orientation';
 import { boundsOf } from './strokeShape';
 
 /** Parts of the figure that can be looked at closely. */
@@ -37,7 +37,7 @@ export function frameFor(look: LookAt, view: View, orientation: Orientation): Fr
 	// The front view holds the client's left half only: the right mirrors it.
 	if (view === 'front') x0 = 800 - x1;
 	const [cx, cy] = [whole.x + whole.width / 2, whole.y + whole.height / 2];
-	if (turnOf(view, orientation, whole) && orientation !== 'facing') [x0, x1] = [2 * cx - x1, 2 * cx - x0];
+	if (orientation !== 'facing') [x0, x1] = [2 * cx - x1, 2 * cx - x0];
 	if (orientation === 'head-end') [y0, y1] = [2 * cy - y1, 2 * cy - y0];
 	return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
 }

@@ -1,6 +1,6 @@
 import { POINT_CODES } from '../../point/codes';
 import type { Step } from '../../sequence/sequence.schema';
-import { inQuotes, nameWord, type Clause } from '../clause';
+import { inQuotes, mediumWord, nameWord, readMedium, type Clause } from '../clause';
 
 const TARGETS = ['skin', 'hands', 'tool'] as const;
 export const target: Clause = {
@@ -43,12 +43,9 @@ export const glide: Clause = {
 	words: ['glide light-oil 0.3 ml'],
 	read: (reader) => {
 		if (!reader.eat('glide')) return null;
-		const id = reader.name('a medium');
-		const ml = reader.number('millilitres');
-		reader.need('ml');
-		return { medium: { id, ml } };
+		return { medium: readMedium(reader) };
 	},
-	write: ({ step: { medium } }) => (medium ? `glide ${nameWord(medium.id)} ${medium.ml} ml` : null)
+	write: ({ step: { medium } }) => (medium ? `glide ${mediumWord(medium)}` : null)
 };
 
 export const strip: Clause = {
