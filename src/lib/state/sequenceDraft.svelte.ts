@@ -19,6 +19,8 @@ import { SaveLoop } from './saveLoop.svelte';
 export const LONG_STEPS = 400;
 /** ms of rest after which a step that was scrubbed to is looked at whole. */
 const REST_MS = 160;
+/** ms between two steps that light up under a scrubbing hand: the cursor moves with every frame, the list need not. */
+const FOLLOW_MS = 110;
 /** ms after the last edit until a long sequence is judged anew. */
 const SETTLE_MS = 200;
 
@@ -58,6 +60,8 @@ export class SequenceDraft {
 	/** The step that is looked at whole: the selected one, once a scrubbing hand rests. */
 	inspectedId = $state<string | null>(null);
 	#resting: ReturnType<typeof setTimeout> | undefined;
+	#following: ReturnType<typeof setTimeout> | undefined;
+	#followedAt = -Infinity;
 	inspected = $derived(this.inspectedId ? (this.byId.get(this.inspectedId) ?? null) : null);
 	/** Where the cursor is in the sequence: side, repetition, how far. */
 	position = $derived(positionAt(this.judgement.events, this.cursorSeconds));
@@ -199,16 +203,26 @@ export class SequenceDraft {
 	select(stepId: string | null): void {
 		this.selectedId = this.inspectedId = stepId;
 		clearTimeout(this.#resting);
+		clearTimeout(this.#following);
 		this.chosen.clear();
 		const time = stepId ? this.judgement.timing.steps.get(stepId) : undefined;
 		if (time) this.cursorSeconds = time.startSeconds;
 	}
 
-	/** The cursor moves, and the selection follows it. */
+	/** The cursor moves, and the selection follows it, at once or, under a quick hand, a moment later. */
 	scrub(seconds: number): void {
 		this.cursorSeconds = seconds;
-		const event = this.judgement.events[eventIndexAt(this.judgement.events, seconds)];
+		clearTimeout(this.#following);
+		const wait = FOLLOW_MS - (Date.now() - this.#followedAt);
+		if (wait <= 0) this.#follow();
+		else this.#following = setTimeout(() => this.#follow(), wait);
+	}
+
+	#follow(): void {
+		const { events } = this.judgement;
+		const event = events[eventIndexAt(events, this.cursorSeconds)];
 		if (!event || event.stepId === this.selectedId) return;
+		this.#followedAt = Date.now();
 		this.selectedId = event.stepId;
 		clearTimeout(this.#resting);
 		this.#resting = setTimeout(() => (this.inspectedId = this.selectedId), REST_MS);

@@ -13,6 +13,7 @@
 	import { setStep } from '$lib/core/sequence/edits';
 	import { moveSteps } from '$lib/core/sequence/manyEdits';
 	import { findStep } from '$lib/core/sequence/walk';
+	import { afterPaint } from '$lib/state/afterPaint.svelte';
 	import type { Player } from '$lib/state/player.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import PictureMenu from '../controls/PictureMenu.svelte';
@@ -35,7 +36,9 @@
 	let zoom = $state<Zoom>('whole');
 	let own = $state(60);
 	let words = $state('');
-	const judgement = $derived(draft.judgement);
+	/** A frame behind the list: what was edited is on the screen before all the water moves. */
+	const later = afterPaint(() => draft.judgement);
+	const judgement = $derived(later.current);
 	const byId = $derived(judgement.context.byId);
 	const phaseTitles = $derived(new Map(draft.sequence.phases.map((p) => [p.id, p.title])));
 	const aims = $derived(new Set(draft.steps.map((s) => s.step.aim)));

@@ -165,6 +165,8 @@ export function openEditor(options: EditorOptions): Editor {
 				autocompletion({
 					override: [(c) => completionsOf(c, options.complete)],
 					icons: false,
+					// what is offered is taken by Enter from its first moment: else a quick Enter would end the line instead
+					interactionDelay: 0,
 					maxRenderedOptions: 11,
 					aboveCursor: options.single
 				}),
