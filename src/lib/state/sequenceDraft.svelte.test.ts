@@ -88,6 +88,17 @@ describe('the draft of a sequence', () => {
 		draft.do(removeSteps(draft.sequence, ['b']));
 		expect(draft.selectedId).toBeNull();
 	});
+	test('under a quick hand the cursor goes at once and the step lights up a moment later', async () => {
+		const draft = await draftOf();
+		draft.scrub(3);
+		draft.scrub(9);
+		expect([draft.cursorSeconds, draft.selectedId]).toEqual([9, 'o']);
+		await vi.waitFor(() => expect(draft.selectedId).toBe('a'));
+		draft.scrub(3);
+		draft.select('b');
+		await new Promise((done) => setTimeout(done, 150));
+		expect(draft.selectedId).toBe('b');
+	});
 	test('a save from another window makes this one a second version', async () => {
 		const mine = await draftOf();
 		const { sequence, history } = (await repo.sequence('s1'))!;

@@ -179,7 +179,7 @@ describe('the map', () => {
 			show(FaceMap, { ...props, wide: true, onpick: () => {} }).querySelector('[data-place="shoulder"]')
 		).not.toBeNull();
 		const still = show(FaceMap, props);
-		expect(still.querySelector('svg')!.getAttribute('role')).toBe('img');
+		expect(still.querySelector('[data-map]')!.getAttribute('role')).toBe('img');
 		expect(all(still, '[data-place]')).toEqual([]);
 	});
 	test('as many water lines as the grade; those that went are dotted; the words say it too', () => {

@@ -68,6 +68,8 @@
 
 	const uid = $props.id();
 	const frame = $derived(focus ?? frameOf(view, wide));
+	const viewBox = $derived(`${frame.x} ${frame.y} ${frame.width} ${frame.height}`);
+	const preserveAspectRatio = $derived(focus ? (fill ? 'xMidYMid slice' : 'xMidYMid meet') : 'xMidYMin meet');
 	const turn = $derived(turnOf(view, orientation, focus ? frameOf(view, true) : frame));
 	const sides = $derived<readonly Side[]>(view === 'front' ? SIDES : ['left']);
 	const isMirrored = (side: Side) => view === 'front' && side === 'right';
@@ -109,80 +111,89 @@
 	});
 </script>
 
-<svg
-	viewBox="{frame.x} {frame.y} {frame.width} {frame.height}"
-	preserveAspectRatio={focus ? (fill ? 'xMidYMid slice' : 'xMidYMid meet') : 'xMidYMin meet'}
-	class="h-full w-full touch-none select-none"
-	role={onpick ? 'group' : 'img'}
-	aria-label={label}
-	data-map
-	{...onpick ? pointer.surface : {}}
->
-	<defs>
-		<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter>
-		<radialGradient id="{uid}-glow">
-			<stop offset="0" stop-color="var(--openfill)" stop-opacity="0.95" />
-			<stop offset="0.45" stop-color="var(--openfill)" stop-opacity="0.5" />
-			<stop offset="1" stop-color="var(--openfill)" stop-opacity="0" />
-		</radialGradient>
-	</defs>
-	<g transform={turn || undefined} bind:this={drawing}>
-		<Figure {view} {uid} wide={wide || focus !== null} />
-		{#if tints.length}<ZoneTints {view} tints={tints.filter((t) => sides.includes(t.side))} {uid} />{/if}
-		{#each tints as tint (`${tint.zone}:${tint.side}`)}
-			{#if sides.includes(tint.side) && (tint.lines || tint.before)}<ZoneWater {view} {tint} {uid} />{/if}
-		{/each}
-		{#if nodes.length}
-			<g aria-hidden="true">
-				{#each nodes as node (node)}
-					{#each sides as side (side)}
-						{#each nodePoints(view, node) as [x, y], i (i)}
-							<NodeRing
-								x={side === 'right' && view === 'front' ? 2 * MIDLINE_X - x : x}
-								{y}
-								{uid}
-								open={open.get(`${node}:${side}`) ?? 0}
-							/>
+<!-- What rests lies in a layer of its own: a moving hand does not draw the face anew. -->
+<div class="relative h-full w-full">
+	<svg {viewBox} {preserveAspectRatio} class="absolute inset-0 h-full w-full will-change-transform" aria-hidden="true" data-map-ground>
+		<defs>
+			<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter>
+		</defs>
+		<g transform={turn || undefined}>
+			<Figure {view} {uid} wide={wide || focus !== null} />
+			{#if tints.length}<ZoneTints {view} tints={tints.filter((t) => sides.includes(t.side))} {uid} />{/if}
+			{#each tints as tint (`${tint.zone}:${tint.side}`)}
+				{#if sides.includes(tint.side) && (tint.lines || tint.before)}<ZoneWater {view} {tint} {uid} />{/if}
+			{/each}
+		</g>
+	</svg>
+	<svg
+		{viewBox}
+		{preserveAspectRatio}
+		class="absolute inset-0 h-full w-full touch-none select-none"
+		role={onpick ? 'group' : 'img'}
+		aria-label={label}
+		data-map
+		{...onpick ? pointer.surface : {}}
+	>
+		<defs>
+			<radialGradient id="{uid}-glow">
+				<stop offset="0" stop-color="var(--openfill)" stop-opacity="0.95" />
+				<stop offset="0.45" stop-color="var(--openfill)" stop-opacity="0.5" />
+				<stop offset="1" stop-color="var(--openfill)" stop-opacity="0" />
+			</radialGradient>
+		</defs>
+		<g transform={turn || undefined} bind:this={drawing}>
+			{#if nodes.length}
+				<g aria-hidden="true">
+					{#each nodes as node (node)}
+						{#each sides as side (side)}
+							{#each nodePoints(view, node) as [x, y], i (i)}
+								<NodeRing
+									x={side === 'right' && view === 'front' ? 2 * MIDLINE_X - x : x}
+									{y}
+									{uid}
+									open={open.get(`${node}:${side}`) ?? 0}
+								/>
+							{/each}
 						{/each}
 					{/each}
-				{/each}
-			</g>
-		{/if}
-		{#each drawn as mark (mark.side)}
-			{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} finger={mark.now ? fingerOn(mark.side) : null} />{/if}
-		{/each}
-		{@render over?.()}
-		{#if trace}
-			<g aria-hidden="true" style="pointer-events: none" fill="none" stroke-linecap="round" stroke-linejoin="round">
-				<path d={trace} stroke="var(--sheet)" stroke-width="11" stroke-opacity="0.7" />
-				<path d={trace} stroke="var(--brush)" stroke-width="6" stroke-dasharray="0.1 10" />
-			</g>
-		{/if}
-		{#if onpick}
-			{#each targets as target, i (`${target.place}:${target.side}`)}
-				{@const zone = target.place.startsWith('n:') ? null : FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
-				<g
-					role="button"
-					tabindex={pointer.tabindexOf(i)}
-					aria-label={words(target)}
-					aria-pressed={isSelected(target)}
-					data-place={target.place}
-					data-side={target.side}
-					class="target"
-					data-state={isSelected(target) ? 'on' : pointer.isNear(i) ? 'near' : 'off'}
-					{...pointer.handlers(i)}
-				>
-					{#if zone}<path d={isMirrored(target.side) ? mirrorPath(zone.d) : zone.d} class="zone" />
-					{:else}
-						{#each nodePoints(view, target.place.slice(2) as (typeof NODE_IDS)[number]) as [x, y], k (k)}
-							<circle cx={isMirrored(target.side) ? 2 * MIDLINE_X - x : x} cy={y} r="15" class="node" />
-						{/each}
-					{/if}
 				</g>
+			{/if}
+			{#each drawn as mark (mark.side)}
+				{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} finger={mark.now ? fingerOn(mark.side) : null} />{/if}
 			{/each}
-		{/if}
-	</g>
-</svg>
+			{@render over?.()}
+			{#if trace}
+				<g aria-hidden="true" style="pointer-events: none" fill="none" stroke-linecap="round" stroke-linejoin="round">
+					<path d={trace} stroke="var(--sheet)" stroke-width="11" stroke-opacity="0.7" />
+					<path d={trace} stroke="var(--brush)" stroke-width="6" stroke-dasharray="0.1 10" />
+				</g>
+			{/if}
+			{#if onpick}
+				{#each targets as target, i (`${target.place}:${target.side}`)}
+					{@const zone = target.place.startsWith('n:') ? null : FIGURE[view].zones[target.place as keyof typeof FIGURE.front.zones]}
+					<g
+						role="button"
+						tabindex={pointer.tabindexOf(i)}
+						aria-label={words(target)}
+						aria-pressed={isSelected(target)}
+						data-place={target.place}
+						data-side={target.side}
+						class="target"
+						data-state={isSelected(target) ? 'on' : pointer.isNear(i) ? 'near' : 'off'}
+						{...pointer.handlers(i)}
+					>
+						{#if zone}<path d={isMirrored(target.side) ? mirrorPath(zone.d) : zone.d} class="zone" />
+						{:else}
+							{#each nodePoints(view, target.place.slice(2) as (typeof NODE_IDS)[number]) as [x, y], k (k)}
+								<circle cx={isMirrored(target.side) ? 2 * MIDLINE_X - x : x} cy={y} r="15" class="node" />
+							{/each}
+						{/if}
+					</g>
+				{/each}
+			{/if}
+		</g>
+	</svg>
+</div>
 
 <style>
 	.target {

@@ -3,7 +3,7 @@
 	import type { Side } from '$lib/core/atlas/places';
 	import type { ZoneId } from '$lib/core/atlas/zones';
 	import type { Severity } from '$lib/core/school/school.schema';
-	import Pennant from '../glyphs/Pennant.svelte';
+	import PennantMark from '../glyphs/PennantMark.svelte';
 
 	interface Props {
 		view: View;
@@ -23,6 +23,6 @@
 <g aria-hidden="true" style="pointer-events: none">
 	{#each planted as { zone, side, severity, x, y } (`${zone}:${side}`)}
 		<circle cx={x} cy={y} r="13" fill="var(--sheet)" fill-opacity="0.85" />
-		<g transform="translate({x - 9} {y - 11}) scale(1.25)"><Pennant {severity} size={16} /></g>
+		<PennantMark {severity} x={x - 9} y={y - 11} scale={1.25} />
 	{/each}
 </g>

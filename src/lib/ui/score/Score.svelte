@@ -197,6 +197,7 @@
 			{width}
 			{height}
 			viewBox="0 0 {width} {height}"
+			class="will-change-transform"
 			role="group"
 			aria-label="Steps in time: above the shore the client’s left, below it the right"
 			data-score

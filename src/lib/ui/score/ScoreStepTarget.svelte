@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Severity } from '$lib/core/school/school.schema';
-	import Pennant from '../glyphs/Pennant.svelte';
+	import PennantMark from '../glyphs/PennantMark.svelte';
 	import GateMark from './GateMark.svelte';
 	import { FULL_HEIGHTS, swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
 	import type { ScoreStep } from './scoreLayout';
@@ -68,7 +68,7 @@
 			stroke-linecap="round"
 		/>
 	{/each}
-	{#if severity}<g transform="translate({flag.x - 3} {flag.y})"><Pennant {severity} size={14} /></g>{/if}
+	{#if severity}<PennantMark {severity} x={flag.x - 3} y={flag.y} scale={0.88} />{/if}
 </g>
 
 <style>

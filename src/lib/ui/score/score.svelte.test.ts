@@ -93,8 +93,8 @@ describe('the score', () => {
 	test('shows tools as a quiet band, and a pennant where something is found', () => {
 		const { root } = score(SEQUENCE, { selectedId: 'b' });
 		expect(all(root, 'title').map((t) => t.textContent)).toContain('tools: roller');
-		expect(all(root, '[data-step="a"] svg')).toHaveLength(1);
-		expect(all(root, '[data-step="b"] svg')).toHaveLength(0);
+		expect(all(root, '[data-step="a"] path[stroke="var(--flag)"]')).toHaveLength(2);
+		expect(all(root, '[data-step="b"] path[stroke="var(--flag)"]')).toHaveLength(0);
 	});
 	test('draws hundreds of narrow steps as an outline, without a target for each', () => {
 		const many = sequenceOf(Array.from({ length: 330 }, (_, i) => step(`s${i}`, ['chin', 'jawline'])));

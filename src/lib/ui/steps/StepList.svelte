@@ -10,6 +10,9 @@
 	import { rowsInSight, rowsOf } from './rowWindow';
 	import StepRow from './StepRow.svelte';
 
+	/** From so many steps on, rows far from sight are empty: each has five little drawings. */
+	const MANY_STEPS = 60;
+
 	interface Props {
 		draft: SequenceDraft;
 		flags: ReadonlyMap<string, Severity>;
@@ -22,12 +25,13 @@
 	const edit = (e: Edit) => draft.do(e);
 	const seconds = (phase: Phase) => draft.judgement.timing.phases.get(phase.id)?.expectedSeconds ?? 0;
 
-	// Of a long sequence only the rows in sight are drawn.
+	// Of many steps only the rows near what is in sight are drawn; of a long sequence the others have no place kept either.
 	const long = $derived(draft.steps.length > LONG_STEPS);
-	const all = $derived(long ? rowsOf(draft.sequence, closed) : { rows: [], height: 0 });
+	const all = $derived(draft.steps.length > MANY_STEPS ? rowsOf(draft.sequence, closed) : { rows: [], height: 0 });
 	let scrollTop = $state(0);
 	let height = $state(400);
 	const inSight = $derived(rowsInSight(all.rows, scrollTop, height));
+	const near = $derived(all.rows.length ? new Set(inSight.map((r) => r.key)) : null);
 
 	// The chosen step is always in sight.
 	let list: HTMLDivElement | undefined = $state();
@@ -170,7 +174,9 @@
 					>
 						{#each itemsOf(block) as item (item.id)}
 							<div>
-								{#if item.step}{@render row(item as RowModel, block)}{:else}<div class="h-[25px]"></div>{/if}
+								{#if item.step && (near?.has(item.id) ?? true)}{@render row(item as RowModel, block)}{:else}<div
+										class="h-[25px]"
+									></div>{/if}
 							</div>
 						{/each}
 					</div>

@@ -41,13 +41,15 @@
 	const contactWords = $derived(
 		step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()
 	);
+	/** Values that can be edited lie above the row's own button. */
+	const over = $derived(selected ? 'z-10' : 'pointer-events-none');
 	const FLAG_WORDS = { stop: 'may hurt', caution: 'a caution', advice: 'an advice' } as const;
 </script>
 
 <!-- The row is a choice in a list; its values are edited in place once it is chosen. -->
 <div
 	role="presentation"
-	class="row group hover:bg-wash/45 relative items-center rounded-md {selected
+	class="row group hover:bg-wash/45 items-center rounded-md {selected
 		? 'bg-wash font-[530]'
 		: chosen
 			? 'bg-wash/70 shadow-[inset_3px_0_var(--ink)]'
@@ -58,7 +60,7 @@
 	<!-- No button element: a drag may begin on it. -->
 	<div
 		role="button"
-		class="absolute inset-0 z-0 cursor-default rounded-md focus-visible:-outline-offset-2"
+		class="whole cursor-default self-stretch rounded-md focus-visible:-outline-offset-2"
 		data-step-button
 		tabindex={current ? 0 : -1}
 		aria-current={current ? 'step' : undefined}
@@ -76,10 +78,10 @@
 	></div>
 	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{number}</span>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
-	<span class="pointer-events-none z-10 flex min-w-0 items-center"
+	<span class="pointer-events-none flex min-w-0 items-center"
 		><span class="truncate"><PathText {step} /></span>{#if step.end.kind === 'link'}<LinkGlyph />{/if}</span
 	>
-	<span class="z-10 flex min-w-0 items-center text-xs {selected ? '' : 'pointer-events-none'}">
+	<span class="flex min-w-0 items-center text-xs {over}">
 		{#if selected}
 			<InlineMenu
 				label="Contact: {contactWords}"
@@ -97,7 +99,7 @@
 			>
 		{/if}
 	</span>
-	<span class="z-10 flex justify-center {selected ? '' : 'pointer-events-none'}">
+	<span class="flex justify-center {over}">
 		{#if selected}
 			<InlineMenu
 				label="Pressure: {LEVEL_NAMES[level]}"
@@ -110,7 +112,7 @@
 			</InlineMenu>
 		{:else}<Ripples {level} />{/if}
 	</span>
-	<span class="z-10 text-right text-xs {selected ? '' : 'pointer-events-none'}">
+	<span class="text-right text-xs {over}">
 		{#if selected}
 			<input
 				type="number"
@@ -126,7 +128,7 @@
 			/>{step.dose.kind === 'reps' ? ' ×' : step.dose.kind === 'seconds' ? ' s' : ' br'}
 		{:else}{doseText(step.dose).replace(/ breaths?/, ' br')}{/if}
 	</span>
-	<span class="z-10 flex items-center gap-1.5 pl-2 text-[11.5px] {selected ? '' : 'text-ink2 pointer-events-none'}">
+	<span class="flex items-center gap-1.5 pl-2 text-[11.5px] {over} {selected ? '' : 'text-ink2'}">
 		{#if selected && step.side !== undefined}
 			<InlineMenu
 				label="Side: {sideText(step.side)}"
@@ -150,6 +152,40 @@
 		grid-template-columns: 24px 23px minmax(0, 1fr) 106px 32px 44px 84px 36px 18px;
 		height: 25px;
 		white-space: nowrap;
+	}
+	/* The cells lie over the button in one grid row, without a layer for each: there are many. */
+	.row > * {
+		grid-row: 1;
+	}
+	.row > :nth-child(2) {
+		grid-column: 1;
+	}
+	.row > :nth-child(3) {
+		grid-column: 2;
+	}
+	.row > :nth-child(4) {
+		grid-column: 3;
+	}
+	.row > :nth-child(5) {
+		grid-column: 4;
+	}
+	.row > :nth-child(6) {
+		grid-column: 5;
+	}
+	.row > :nth-child(7) {
+		grid-column: 6;
+	}
+	.row > :nth-child(8) {
+		grid-column: 7;
+	}
+	.row > :nth-child(9) {
+		grid-column: 8;
+	}
+	.row > :nth-child(10) {
+		grid-column: 9;
+	}
+	.row > .whole {
+		grid-column: 1 / -1;
 	}
 	.dose::-webkit-inner-spin-button {
 		appearance: none;
