@@ -1,0 +1,385 @@
+import type { FlowNetwork } from './network';
+import { COARSE_STEP_SECONDS, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
+import type { CompiledPath, FlowTechnique, Programme } from './programme';
+
+/** Warmth by pressure level, and what a technique adds to it. */
+const WARMTH = [0, 0, 0.15, 0.5, 1];
+const TECHNIQUE_WARMTH: Partial<Record<FlowTechnique, number>> = { tap: 0.4, rub: 0.7 };
+/** Loss of tension by pressure level. */
+const SOFTENING = [0.1, 0.2, 0.5, 0.9, 1];
+/** Sweeps of the steady state: until nothing changes by more than this, or so many. */
+const STEADY_ML = 1e-13;
+const MAX_SWEEPS = 500;
+
+/** One face of a draw: factors on every share and capacity. */
+export interface GraphJitter {
+	readonly shares: Float64Array;
+	readonly capacities: Float64Array;
+}
+
+/**
+ * The drainage model on one network. Its state lies in flat arrays that are read, never written, from outside; nothing
+ * is allocated in a step. Equations and meanings: docs/model.md.
+ *
+ * Order of use: `setParameters`, `prepare`, then for each programme `reset` and `run`.
+ */
+export class FlowEngine {
+	/** Fluid of each compartment, ml: zones first, then node groups. */
+	readonly ml: Float64Array;
+	/** Capacity: the ceiling of a zone, the content a node group can hold, ml. */
+	readonly ceilingMl: Float64Array;
+	/** Capacity of a zone at grade 4, of a node group its ceiling, ml. */
+	readonly capacityMl: Float64Array;
+	/** Openness of each node group, g0..1. */
+	readonly open: Float64Array;
+	/** Warmth, cold and tension of each zone, 0..1. */
+	readonly warm: Float64Array;
+	readonly cold: Float64Array;
+	readonly tension: Float64Array;
+	/** What strokes wanted to move into a compartment and could not, ml, summed. */
+	readonly dammedAtMl: Float64Array;
+	/** Running sums, ml: filtered in, returned to the veins, dammed. */
+	filteredMl = 0;
+	veinMl = 0;
+	dammedMl = 0;
+	/** Seconds since `reset`. */
+	seconds = 0;
+
+	#p!: FlowParameters;
+	readonly #share: Float64Array;
+	readonly #rate: Float64Array;
+	/** Of each node group: share of its outflow that returns to the veins, and the rate of it, 1/s. */
+	readonly #outlet: Float64Array;
+	readonly #vein: Float64Array;
+	readonly #eta = new Float64Array(5);
+	readonly #factor = new Float64Array(5);
+	readonly #base: Float64Array;
+	readonly #start: Float64Array;
+	readonly #receive: Float64Array;
+	readonly #change: Float64Array;
+	/** The decays of the last length of a passive step. */
+	#decayFor = -1;
+	#decayOpen = 1;
+	#decayWarm = 1;
+	#decayCold = 1;
+
+	/** @param longestStepSeconds longest passive step, seconds: 2 for figures, 4 for many draws */
+	constructor(
+		readonly network: FlowNetwork,
+		readonly longestStepSeconds: number = FINE_STEP_SECONDS
+	) {
+		if (!(longestStepSeconds > 0 && longestStepSeconds <= COARSE_STEP_SECONDS))
+			throw new RangeError(`a passive step lasts at most ${COARSE_STEP_SECONDS} s: ${longestStepSeconds}`);
+		const { count, zoneCount, nodeCount, edgeFrom } = network;
+		this.ml = new Float64Array(count);
+		this.ceilingMl = new Float64Array(count);
+		this.capacityMl = new Float64Array(count);
+		this.open = new Float64Array(nodeCount);
+		this.warm = new Float64Array(zoneCount);
+		this.cold = new Float64Array(zoneCount);
+		this.tension = new Float64Array(zoneCount);
+		this.dammedAtMl = new Float64Array(count);
+		this.#share = new Float64Array(edgeFrom.length);
+		this.#rate = new Float64Array(edgeFrom.length);
+		this.#outlet = new Float64Array(nodeCount);
+		this.#vein = new Float64Array(nodeCount);
+		this.#base = new Float64Array(zoneCount);
+		this.#start = new Float64Array(count);
+		this.#receive = new Float64Array(nodeCount);
+		this.#change = new Float64Array(count);
+	}
+
+	/**
+	 * Takes parameters, and the graph of one draw.
+	 * @throws {RangeError} if the passive step is too long for them to keep every compartment between empty and full
+	 */
+	setParameters(p: FlowParameters, jitter?: GraphJitter): void {
+		const { network } = this;
+		const { zoneCount, count, edgeStart, edgeShare, veinShare } = network;
+		this.#p = p;
+		this.#decayFor = -1;
+		for (let level = 0; level < 5; level++) this.#eta[level] = level ? Math.exp(-p.sEta * (level - 1)) : p.eta0;
+		this.#factor.set([1, p.aN, p.aR, p.aW, p.aV]);
+		for (let i = 0; i < count; i++) {
+			const scale = (i < zoneCount ? p.scK : p.scC) * (jitter ? jitter.capacities[i]! : 1);
+			this.capacityMl[i] = network.capacityMl[i]! * scale;
+			this.ceilingMl[i] = this.capacityMl[i]! * (i < zoneCount ? p.mMax : 1);
+		}
+		const [zoneRate, nodeRate, outletRate] = [Math.LN2 / p.tZ, Math.LN2 / p.tN, Math.LN2 / p.tO];
+		for (let i = 0; i < count; i++) {
+			let sum = veinShare[i]!;
+			for (let e = edgeStart[i]!; e < edgeStart[i + 1]!; e++)
+				sum += this.#share[e] = edgeShare[e]! * (jitter ? jitter.shares[e]! : 1);
+			for (let e = edgeStart[i]!; e < edgeStart[i + 1]!; e++) {
+				this.#share[e]! /= sum;
+				this.#rate[e] = (i < zoneCount ? zoneRate : nodeRate) * this.#share[e]!;
+			}
+			if (i < zoneCount) continue;
+			this.#outlet[i - zoneCount] = veinShare[i]! / sum;
+			this.#vein[i - zoneCount] = outletRate * this.#outlet[i - zoneCount]!;
+		}
+		const bound = this.longestStepSeconds * this.#fastest();
+		if (!(bound <= 1))
+			throw new RangeError(
+				`a passive step of ${this.longestStepSeconds} s is too long for these parameters: at most ${(this.longestStepSeconds / bound).toFixed(3)} s`
+			);
+	}
+
+	/** The fastest relative change of any compartment, 1/s: by what it gives, and by what it may be given. */
+	#fastest(): number {
+		const { zoneCount, nodeCount, count, edgeFrom, edgeTo } = this.network;
+		const give = new Float64Array(count);
+		const take = new Float64Array(count);
+		for (let e = 0; e < edgeFrom.length; e++) {
+			const [u, v] = [edgeFrom[e]!, edgeTo[e]!];
+			give[u]! += this.#rate[e]!;
+			take[v]! += (this.#rate[e]! * this.ceilingMl[u]!) / this.ceilingMl[v]!;
+		}
+		for (let j = 0; j < nodeCount; j++) give[zoneCount + j]! += this.#vein[j]! * this.#p.beta;
+		return Math.max(...give, ...take);
+	}
+
+	/** Fluid of a zone at a puffiness grade, ml. */
+	mlAtGrade(zone: number, grade: number): number {
+		const { bBase } = this.#p;
+		return this.capacityMl[zone]! * (bBase + ((1 - bBase) * grade) / 4);
+	}
+
+	/** Puffiness grade that a fluid of a zone would show, 0 and up. */
+	gradeAtMl(zone: number, ml: number): number {
+		const { bBase } = this.#p;
+		return Math.max(0, (4 * (ml / this.capacityMl[zone]! - bBase)) / (1 - bBase));
+	}
+
+	/**
+	 * Works out the untouched face: node contents in their steady state, and the filtration that holds it there.
+	 * @param gradeOf puffiness grade of a zone by its index, 0 for what was not felt
+	 * @throws {RangeError} if a start lies below grade 0 or above the ceiling of its zone, with the zone's id
+	 */
+	prepare(gradeOf: (zone: number) => number): void {
+		const { zoneCount, count, ids } = this.network;
+		const { hold } = this.#p;
+		const ml = this.#start;
+		for (let i = 0; i < zoneCount; i++) ml[i] = this.mlAtGrade(i, 0);
+		ml.fill(0, zoneCount, count);
+		this.#settle(ml);
+		for (let i = 0; i < zoneCount; i++) this.#base[i] = (1 - hold) * this.#outflow(ml, i);
+		for (let i = 0; i < zoneCount; i++) {
+			const start = this.mlAtGrade(i, gradeOf(i));
+			if (!(start >= 0 && start <= this.ceilingMl[i]!))
+				throw new RangeError(
+					`the start of ${ids[i]} must lie between grade 0 and ${this.gradeAtMl(i, this.ceilingMl[i]!).toFixed(1)}: ${gradeOf(i)}`
+				);
+			ml[i] = start;
+		}
+		this.#settle(ml);
+		for (let i = 0; i < zoneCount; i++) this.#base[i]! += hold * this.#outflow(ml, i);
+		this.reset();
+	}
+
+	/** Takes a state as it is, instead of `prepare`: fluid of each compartment and filtration of each zone, ml and ml/s. */
+	setState(ml: ArrayLike<number>, baseMlPerSecond: ArrayLike<number>): void {
+		this.#start.set(ml);
+		this.#base.set(baseMlPerSecond);
+		this.reset();
+	}
+
+	/** Node contents that do not change by themselves, resting openness, calm breath: Gauss-Seidel sweeps. */
+	#settle(ml: Float64Array): void {
+		const { zoneCount, nodeCount, edgeFrom, edgeTo, edgeStart } = this.network;
+		const { g0 } = this.#p;
+		const into = this.#receive;
+		for (let sweep = 0; sweep < MAX_SWEEPS; sweep++) {
+			let largest = 0;
+			into.fill(0);
+			for (let e = 0; e < edgeFrom.length; e++) into[edgeTo[e]! - zoneCount]! += this.#rate[e]! * ml[edgeFrom[e]!]!;
+			for (let j = 0; j < nodeCount; j++) {
+				const at = zoneCount + j;
+				let out = this.#vein[j]!;
+				for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
+					out += this.#rate[e]! * (1 - ml[edgeTo[e]!]! / this.ceilingMl[edgeTo[e]!]!);
+				const inflow = g0 * into[j]!;
+				const next = inflow / (g0 * out + inflow / this.ceilingMl[at]!);
+				const change = next - ml[at]!;
+				if (Math.abs(change) > largest) largest = Math.abs(change);
+				ml[at] = next;
+				for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
+					into[edgeTo[e]! - zoneCount]! += this.#rate[e]! * change;
+			}
+			if (largest < STEADY_ML) return;
+		}
+	}
+
+	#outflow(ml: Float64Array, zone: number): number {
+		const { edgeTo, edgeStart } = this.network;
+		let sum = 0;
+		for (let e = edgeStart[zone]!; e < edgeStart[zone + 1]!; e++) {
+			const v = edgeTo[e]!;
+			sum += this.#rate[e]! * ml[zone]! * this.#p.g0 * (1 - ml[v]! / this.ceilingMl[v]!);
+		}
+		return sum;
+	}
+
+	/** Back to the start, untouched. */
+	reset(): void {
+		this.ml.set(this.#start);
+		this.open.fill(this.#p.g0);
+		this.warm.fill(0);
+		this.cold.fill(0);
+		this.tension.fill(1);
+		this.dammedAtMl.fill(0);
+		this.filteredMl = this.veinMl = this.dammedMl = this.seconds = 0;
+	}
+
+	/**
+	 * Runs a programme from where the state is.
+	 * @param after called after each repetition with the index of its op
+	 */
+	run(programme: Programme, after?: (op: number) => void): void {
+		for (let k = 0; k < programme.length; k++) {
+			const op = programme[k]!;
+			for (let rep = 0; rep < op.reps; rep++) {
+				for (let i = 0; i < op.paths.length; i++) this.#repeat(op.technique, op.paths[i]!);
+				this.rest(op.seconds, op.deep);
+				if (after) after(k);
+			}
+		}
+	}
+
+	#repeat(technique: FlowTechnique, path: CompiledPath): void {
+		const { zoneCount } = this.network;
+		if (technique === 'stroke') return this.#stroke(path);
+		const { places, levels } = path;
+		for (let m = 0; m < places.length; m++) {
+			const at = places[m]!;
+			if (technique === 'pump') this.#pump(at, levels[m]!);
+			else if (at >= zoneCount) continue;
+			else if (technique === 'cold') this.cold[at]! += this.#p.kC * (1 - this.cold[at]!);
+			else this.#touch(at, levels[m]!, TECHNIQUE_WARMTH[technique] ?? 0);
+		}
+	}
+
+	#touch(zone: number, level: number, extra: number): void {
+		const { omega, rho, tauMin } = this.#p;
+		const warmth = Math.min(1, WARMTH[level]! + extra);
+		this.warm[zone]! += omega * warmth * (1 - this.warm[zone]!);
+		this.tension[zone]! -= rho * SOFTENING[level]! * (this.tension[zone]! - tauMin);
+	}
+
+	/** What a receiver takes in one repetition at most, ml. */
+	#limit(at: number): number {
+		const { zoneCount } = this.network;
+		const room = this.ceilingMl[at]! - this.ml[at]!;
+		return at < zoneCount ? room : this.#p.alpha * this.open[at - zoneCount]! * room;
+	}
+
+	#move(from: number, to: number, want: number): void {
+		const q = Math.min(want, this.#limit(to));
+		this.ml[from]! -= q;
+		this.ml[to]! += q;
+		this.dammedMl += want - q;
+		this.dammedAtMl[to]! += want - q;
+	}
+
+	/** Element by element: a stroke carries along what has just arrived. */
+	#stroke({ places, levels, alignments }: CompiledPath): void {
+		const { zoneCount } = this.network;
+		const { phiZ, phiN, pOpen, psi } = this.#p;
+		for (let m = 0; m < places.length; m++) {
+			const at = places[m]!;
+			if (at < zoneCount) this.#touch(at, levels[m]!, 0);
+			else this.open[at - zoneCount]! += pOpen * psi * this.#eta[levels[m]!]! * (1 - this.open[at - zoneCount]!);
+			if (m === 0) continue;
+			const from = places[m - 1]!;
+			// The hand presses the fluid out of the place it leaves: with a level a place, that one's counts.
+			const phi = (from < zoneCount ? phiZ : phiN) * this.#eta[levels[m - 1]!]!;
+			this.#move(from, at, phi * this.#factor[alignments[m]!]! * this.ml[from]!);
+		}
+	}
+
+	#pump(at: number, level: number): void {
+		const { zoneCount, edgeTo, edgeStart } = this.network;
+		const { pOpen, phiN } = this.#p;
+		const j = at - zoneCount;
+		const eta = this.#eta[level]!;
+		this.open[j]! += pOpen * eta * (1 - this.open[j]!);
+		const content = this.ml[at]!;
+		for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
+			this.#move(at, edgeTo[e]!, phiN * eta * this.#share[e]! * content);
+		const q = phiN * eta * this.#outlet[j]! * this.open[j]! * content;
+		this.ml[at]! -= q;
+		this.veinMl += q;
+	}
+
+	/** Lets time pass: no hand moves anything. */
+	rest(seconds: number, deep = false): void {
+		if (!(seconds > 0)) return;
+		const steps = Math.ceil(seconds / this.longestStepSeconds);
+		const h = seconds / steps;
+		for (let n = 0; n < steps; n++) this.#passive(h, deep);
+		this.seconds += seconds;
+	}
+
+	/** One passive step: all fluxes from the old state, then all compartments at once. */
+	#passive(h: number, deep: boolean): void {
+		const { zoneCount, nodeCount, count, edgeFrom, edgeTo } = this.network;
+		const { ml, open, warm, cold, ceilingMl } = this;
+		const { beta, fX, xC, g0 } = this.#p;
+		const receive = this.#receive;
+		const change = this.#change;
+		const rate = this.#rate;
+		for (let j = 0; j < nodeCount; j++) receive[j] = h * open[j]! * (1 - ml[zoneCount + j]! / ceilingMl[zoneCount + j]!);
+		let filtered = 0;
+		for (let i = 0; i < zoneCount; i++) {
+			const room = ceilingMl[i]! - ml[i]!;
+			const warmth = warm[i]!;
+			let q = this.#base[i]!;
+			if (warmth > 0) q += (fX * this.capacityMl[i]! * warmth * room) / ceilingMl[i]!;
+			q *= h * (1 - xC * cold[i]!);
+			if (q > room) q = room;
+			filtered += q;
+			change[i] = q;
+		}
+		for (let i = zoneCount; i < count; i++) change[i] = 0;
+		for (let e = 0; e < edgeFrom.length; e++) {
+			const from = edgeFrom[e]!;
+			const to = edgeTo[e]!;
+			const q = rate[e]! * ml[from]! * receive[to - zoneCount]!;
+			change[from]! -= q;
+			change[to]! += q;
+		}
+		let vein = 0;
+		const breath = deep ? h * beta : h;
+		for (let j = 0; j < nodeCount; j++) {
+			if (this.#vein[j] === 0) continue;
+			const q = breath * this.#vein[j]! * open[j]! * ml[zoneCount + j]!;
+			change[zoneCount + j]! -= q;
+			vein += q;
+		}
+		for (let i = 0; i < count; i++) ml[i]! += change[i]!;
+		this.filteredMl += filtered;
+		this.veinMl += vein;
+		this.#setDecay(h);
+		for (let j = 0; j < nodeCount; j++) open[j] = g0 + (open[j]! - g0) * this.#decayOpen;
+		for (let i = 0; i < zoneCount; i++) {
+			warm[i]! *= this.#decayWarm;
+			cold[i]! *= this.#decayCold;
+		}
+	}
+
+	#setDecay(h: number): void {
+		if (h === this.#decayFor) return;
+		const { tG, tW, tC } = this.#p;
+		this.#decayFor = h;
+		this.#decayOpen = 2 ** (-h / tG);
+		this.#decayWarm = 2 ** (-h / tW);
+		this.#decayCold = 2 ** (-h / tC);
+	}
+
+	/** All fluid of the network, ml. */
+	totalMl(): number {
+		let sum = 0;
+		for (let i = 0; i < this.ml.length; i++) sum += this.ml[i]!;
+		return sum;
+	}
+}

@@ -1,0 +1,38 @@
+import { ZONE_GROUP } from '../atlas/graph';
+import type { PlaceId } from '../atlas/places';
+import { ZONE_IDS, type ZoneId } from '../atlas/zones';
+import type { FlowEngine } from './engine';
+import { faceIndex } from './network';
+
+/** What two sequences can be compared by. */
+export const MEASURES = {
+	all: 'All fluid',
+	face: 'Face',
+	eyes: 'Under the eyes',
+	zones: 'Chosen zones'
+} as const;
+export type MeasureId = keyof typeof MEASURES;
+export const MEASURE_IDS = Object.keys(MEASURES) as MeasureId[];
+
+/** Minutes after the end at which a comparison looks: what was only parked has seeped back by then. */
+export const LOOK_AFTER_SECONDS = 600;
+
+/** The zones of a measure, both sides together, as indexes of the face network; null for all compartments. */
+export function zonesOfMeasure(measure: MeasureId, chosen: readonly ZoneId[] = []): Int32Array | null {
+	if (measure === 'all') return null;
+	const zones: readonly PlaceId[] =
+		measure === 'face'
+			? ZONE_IDS.filter((z) => ZONE_GROUP[z] === 'face')
+			: measure === 'eyes'
+				? ['lower-eyelid']
+				: chosen;
+	return Int32Array.from(zones.flatMap((zone) => [faceIndex(zone, 'left'), faceIndex(zone, 'right')]));
+}
+
+/** Fluid of a measure, ml. */
+export function measureMl(engine: FlowEngine, zones: Int32Array | null): number {
+	if (!zones) return engine.totalMl();
+	let sum = 0;
+	for (let i = 0; i < zones.length; i++) sum += engine.ml[zones[i]!]!;
+	return sum;
+}
