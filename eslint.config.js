@@ -12,6 +12,7 @@ const layers = [
 	{ type: 'store', pattern: 'src/lib/store/**' },
 	{ type: 'demo', pattern: 'src/lib/demo/**' },
 	{ type: 'server', pattern: 'src/lib/server/**' },
+	{ type: 'workers', pattern: 'src/lib/workers/**' },
 	{ type: 'state', pattern: 'src/lib/state/**' },
 	{ type: 'ui', pattern: 'src/lib/ui/**' },
 	{ type: 'api', pattern: 'src/routes/{api,healthz}/**' },
@@ -23,10 +24,11 @@ const allowed = {
 	demo: ['core', 'formats', 'demo'],
 	store: ['core', 'formats', 'demo', 'store'],
 	server: ['core', 'formats', 'server'],
-	state: ['core', 'formats', 'store', 'state'],
+	workers: ['core', 'workers'],
+	state: ['core', 'formats', 'store', 'workers', 'state'],
 	ui: ['core', 'formats', 'state', 'ui'],
 	api: ['core', 'formats', 'server'],
-	pages: ['core', 'formats', 'store', 'state', 'ui', 'demo', 'pages']
+	pages: ['core', 'formats', 'store', 'workers', 'state', 'ui', 'demo', 'pages']
 };
 const policies = Object.entries(allowed).map(([from, to]) => ({
 	from: { element: { type: from } },

@@ -328,7 +328,8 @@ export class FlowEngine {
 		const receive = this.#receive;
 		const change = this.#change;
 		const rate = this.#rate;
-		for (let j = 0; j < nodeCount; j++) receive[j] = h * open[j]! * (1 - ml[zoneCount + j]! / ceilingMl[zoneCount + j]!);
+		for (let j = 0; j < nodeCount; j++)
+			receive[j] = h * open[j]! * (1 - ml[zoneCount + j]! / ceilingMl[zoneCount + j]!);
 		let filtered = 0;
 		for (let i = 0; i < zoneCount; i++) {
 			const room = ceilingMl[i]! - ml[i]!;

@@ -55,7 +55,11 @@ export const REST_600 = compileProgramme(faceNetwork(), [
 /** An engine of the face, prepared from the worked start. */
 export function faceEngine(
 	parameters: Partial<FlowParameters> = {},
-	{ jitter, step = FINE_STEP_SECONDS, grades = startGrade }: { jitter?: GraphJitter; step?: number; grades?: (zone: number) => number } = {}
+	{
+		jitter,
+		step = FINE_STEP_SECONDS,
+		grades = startGrade
+	}: { jitter?: GraphJitter; step?: number; grades?: (zone: number) => number } = {}
 ): FlowEngine {
 	const engine = new FlowEngine(faceNetwork(), step);
 	engine.setParameters({ ...DEFAULT_FLOW, ...parameters }, jitter);

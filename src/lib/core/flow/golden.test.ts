@@ -13,10 +13,16 @@ const small = networkOf({
 	edges: golden.network.edges as [string, string, number][],
 	pairs: golden.network.adj.map(([a, b, k]) => [a, b, ALIGNMENTS[k as number]] as [string, string, Alignment])
 });
-type Case = { start: { S: number[]; f0: number[] }; steps: Parameters<typeof stepOf>[0][]; expect: Record<string, number> };
+type Case = {
+	start: { S: number[]; f0: number[] };
+	steps: Parameters<typeof stepOf>[0][];
+	expect: Record<string, number>;
+};
 
 describe('golden cases on a network of two zones and two node groups', () => {
-	for (const [name, { start, steps, expect: wanted }] of Object.entries(golden.cases as unknown as Record<string, Case>))
+	for (const [name, { start, steps, expect: wanted }] of Object.entries(
+		golden.cases as unknown as Record<string, Case>
+	))
 		test(name, () => {
 			const engine = new FlowEngine(small);
 			engine.setParameters(DEFAULT_FLOW);

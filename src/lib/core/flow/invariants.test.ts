@@ -40,7 +40,9 @@ const parameters: fc.Arbitrary<FlowParameters> = fc
 			return fc.oneof(fc.constantFrom(min, max), fc.double({ min, max, noNaN: true }));
 		})
 	)
-	.map((values) => Object.fromEntries(FLOW_PARAMETER_NAMES.map((n, i) => [n, values[i]!])) as unknown as FlowParameters);
+	.map(
+		(values) => Object.fromEntries(FLOW_PARAMETER_NAMES.map((n, i) => [n, values[i]!])) as unknown as FlowParameters
+	);
 /** A walk over neighbours. */
 const walk = fc.tuple(fc.nat(net.count - 1), fc.array(fc.nat(1000), { maxLength: 6 })).map(([first, turns]) => {
 	let here = first;

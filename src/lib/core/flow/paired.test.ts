@@ -79,7 +79,13 @@ describe('draws', () => {
 		});
 	});
 	test('a face is the same on both sides: a symmetric start is twice one side', () => {
-		const run = new PairedRun({ programmes: [programmeOf('a')], grades: GRADES, draws: 1, seed: 1, zones: ['lower-eyelid'] });
+		const run = new PairedRun({
+			programmes: [programmeOf('a')],
+			grades: GRADES,
+			draws: 1,
+			seed: 1,
+			zones: ['lower-eyelid']
+		});
 		run.advance(1);
 		expect(run.figures.measureStartMl.zones[0]).toBe(run.figures.measureStartMl.eyes[0]);
 		expect(faceIndex('lower-eyelid', 'left')).not.toBe(faceIndex('lower-eyelid', 'right'));
@@ -87,6 +93,7 @@ describe('draws', () => {
 	test('nothing to compare, and too many draws, are refused', () => {
 		const input = { programmes: [programmeOf('j')], grades: GRADES, draws: 10, seed: 1 };
 		expect(() => new PairedRun({ ...input, programmes: [] })).toThrow(/at least one sequence/);
-		for (const draws of [0, 1.5, 10_001]) expect(() => new PairedRun({ ...input, draws })).toThrow(`1..10000: ${draws}`);
+		for (const draws of [0, 1.5, 10_001])
+			expect(() => new PairedRun({ ...input, draws })).toThrow(`1..10000: ${draws}`);
 	});
 });

@@ -97,7 +97,8 @@ export class PairedRun {
 			engine.rest(this.#rests[i]!);
 			MEASURE_IDS.forEach((m, k) => {
 				// Of all fluid the running sums are exact where a difference of totals is not.
-				const fall = m === 'all' ? engine.veinMl - engine.filteredMl : measureStartMl[m][at]! - measureMl(engine, this.#zones[k]!);
+				const fall =
+					m === 'all' ? engine.veinMl - engine.filteredMl : measureStartMl[m][at]! - measureMl(engine, this.#zones[k]!);
 				fallMl[m][i]![at] = fall;
 			});
 		});

@@ -21,15 +21,33 @@ const parameter = (
 export const FLOW_PARAMETERS = {
 	g0: parameter(0.3, 0.15, 0.5, '', 'Resting openness of every node group'),
 	tG: parameter(600, 300, 1200, 's', 'Half-life of openness above g0'),
-	pOpen: parameter(0.15, 0.06, 0.35, 'per repetition', 'Openness gain per pump repetition at light pressure, times (1-g)'),
+	pOpen: parameter(
+		0.15,
+		0.06,
+		0.35,
+		'per repetition',
+		'Openness gain per pump repetition at light pressure, times (1-g)'
+	),
 	psi: parameter(0.3, 0.1, 0.6, '', 'Share of pOpen gained when a stroke passes over a node group'),
 	tZ: parameter(2700, 1200, 7200, 's', 'Half-life zone -> node at g=1, empty receiver'),
 	tN: parameter(90, 40, 240, 's', 'Half-life node -> node at g=1, empty receiver'),
 	tO: parameter(60, 25, 150, 's', 'Half-life outlet -> vein at g=1, calm breathing'),
 	beta: parameter(1.6, 1.1, 2.5, '', 'Factor on outlet emptying during deep breathing'),
 	phiZ: parameter(0.06, 0.02, 0.15, 'per repetition', 'Fraction of a zone moved by one ideal stroke repetition'),
-	phiN: parameter(0.15, 0.05, 0.35, 'per repetition', 'Fraction of a node group moved by one ideal repetition (stroke or pump)'),
-	alpha: parameter(0.2, 0.05, 0.8, 'per repetition', 'Share of (openness x free room) a node group can take in one repetition'),
+	phiN: parameter(
+		0.15,
+		0.05,
+		0.35,
+		'per repetition',
+		'Fraction of a node group moved by one ideal repetition (stroke or pump)'
+	),
+	alpha: parameter(
+		0.2,
+		0.05,
+		0.8,
+		'per repetition',
+		'Share of (openness x free room) a node group can take in one repetition'
+	),
 	eta0: parameter(0.5, 0.3, 0.9, '', 'Efficiency of pressure level 0 (feather)'),
 	sEta: parameter(0.5, 0.2, 1, 'per level', 'Loss of efficiency per level above light: eta=exp(-sEta*(p-1))'),
 	aN: parameter(0.7, 0.5, 0.95, '', 'Alignment, neutral neighbour'),
@@ -40,7 +58,13 @@ export const FLOW_PARAMETERS = {
 	scC: parameter(1, 0.5, 2, '', 'Scale of all node capacities C'),
 	mMax: parameter(1.5, 1.2, 2, '', 'Hard ceiling of a zone, M = mMax*K'),
 	bBase: parameter(0.05, 0.02, 0.1, '', 'Normal mobile fluid of a zone as a share of K (grade 0)'),
-	hold: parameter(0.5, 0.1, 1, '', 'Share of the start puffiness held up by its own filtration (1: puffy face is steady)'),
+	hold: parameter(
+		0.5,
+		0.1,
+		1,
+		'',
+		'Share of the start puffiness held up by its own filtration (1: puffy face is steady)'
+	),
 	fX: parameter(0.01 / 60, 0.003 / 60, 0.03 / 60, 'per s', 'Extra filtration at full warmth, as share of K per second'),
 	tW: parameter(480, 240, 1200, 's', 'Half-life of warmth'),
 	omega: parameter(0.06, 0.02, 0.15, 'per repetition', 'Warmth gain per deep repetition, times (1-w)'),

@@ -12,12 +12,7 @@ export const FlowParametersSchema = z.strictObject(
 			const range = `${name} must lie between ${min} and ${max}${unit ? ` ${unit}` : ''}: ${meaning}`;
 			return [
 				name,
-				z
-					.number({ error: range })
-					.min(min, range)
-					.max(max, range)
-					.default(value)
-					.describe(`${meaning} (working value)`)
+				z.number({ error: range }).min(min, range).max(max, range).default(value).describe(`${meaning} (working value)`)
 			];
 		})
 	) as unknown as Record<FlowParameterName, z.ZodDefault<z.ZodNumber>>

@@ -43,7 +43,12 @@ export class ProgrammeError extends RangeError {
 	override name = 'ProgrammeError';
 }
 
-function compilePath(network: FlowNetwork, technique: FlowTechnique, path: readonly string[], levels: ProgrammeStep['levels']): CompiledPath {
+function compilePath(
+	network: FlowNetwork,
+	technique: FlowTechnique,
+	path: readonly string[],
+	levels: ProgrammeStep['levels']
+): CompiledPath {
 	const places = new Int32Array(path.length);
 	const alignments = new Int8Array(path.length);
 	const level = new Int8Array(path.length);

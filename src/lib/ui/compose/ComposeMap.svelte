@@ -123,6 +123,7 @@
 			wide={lookAt === 'chest'}
 			{focus}
 			fill={false}
+			layered
 			{orientation}
 			{tints}
 			{open}

@@ -40,6 +40,8 @@
 		cheekRoute?: CheekRoute;
 		/** Findings and the like, drawn over the face. */
 		over?: Snippet;
+		/** On a page where a hand moves over it: not inside of another drawing. */
+		layered?: boolean;
 		/** What the map is for, read by a screen reader. */
 		label: string;
 		onpick?: (pick: Pick, event: { shift: boolean }) => void;
@@ -62,6 +64,7 @@
 		finger = null,
 		cheekRoute = 'either',
 		over,
+		layered = false,
 		onpick,
 		onstroke
 	}: Props = $props();
@@ -111,30 +114,27 @@
 	});
 </script>
 
-<!-- What rests lies in a layer of its own: a moving hand does not draw the face anew. -->
-<div class="relative h-full w-full">
-	<svg {viewBox} {preserveAspectRatio} class="absolute inset-0 h-full w-full will-change-transform" aria-hidden="true" data-map-ground>
-		<defs>
-			<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter>
-		</defs>
-		<g transform={turn || undefined}>
-			<Figure {view} {uid} wide={wide || focus !== null} />
-			{#if tints.length}<ZoneTints {view} tints={tints.filter((t) => sides.includes(t.side))} {uid} />{/if}
-			{#each tints as tint (`${tint.zone}:${tint.side}`)}
-				{#if sides.includes(tint.side) && (tint.lines || tint.before)}<ZoneWater {view} {tint} {uid} />{/if}
-			{/each}
-		</g>
-	</svg>
+{#snippet ground()}
+	<Figure {view} {uid} wide={wide || focus !== null} />
+	{#if tints.length}<ZoneTints {view} tints={tints.filter((t) => sides.includes(t.side))} {uid} />{/if}
+	{#each tints as tint (`${tint.zone}:${tint.side}`)}
+		{#if sides.includes(tint.side) && (tint.lines || tint.before)}<ZoneWater {view} {tint} {uid} />{/if}
+	{/each}
+{/snippet}
+{#snippet soft()}<filter id="{uid}-soft" x="-20%" y="-20%" width="140%" height="140%"><feGaussianBlur stdDeviation="3.2" /></filter
+	>{/snippet}
+{#snippet marks()}
 	<svg
 		{viewBox}
 		{preserveAspectRatio}
-		class="absolute inset-0 h-full w-full touch-none select-none"
+		class="{layered ? 'absolute inset-0' : ''} h-full w-full touch-none select-none"
 		role={onpick ? 'group' : 'img'}
 		aria-label={label}
 		data-map
 		{...onpick ? pointer.surface : {}}
 	>
 		<defs>
+			{#if !layered}{@render soft()}{/if}
 			<radialGradient id="{uid}-glow">
 				<stop offset="0" stop-color="var(--openfill)" stop-opacity="0.95" />
 				<stop offset="0.45" stop-color="var(--openfill)" stop-opacity="0.5" />
@@ -142,6 +142,7 @@
 			</radialGradient>
 		</defs>
 		<g transform={turn || undefined} bind:this={drawing}>
+			{#if !layered}{@render ground()}{/if}
 			{#if nodes.length}
 				<g aria-hidden="true">
 					{#each nodes as node (node)}
@@ -193,7 +194,18 @@
 			{/if}
 		</g>
 	</svg>
-</div>
+{/snippet}
+
+{#if layered}
+	<!-- What rests lies in a layer of its own: a moving hand does not draw the face anew. -->
+	<div class="relative h-full w-full">
+		<svg {viewBox} {preserveAspectRatio} class="absolute inset-0 h-full w-full will-change-transform" aria-hidden="true">
+			<defs>{@render soft()}</defs>
+			<g transform={turn || undefined}>{@render ground()}</g>
+		</svg>
+		{@render marks()}
+	</div>
+{:else}{@render marks()}{/if}
 
 <style>
 	.target {

@@ -1,0 +1,116 @@
+import * as Comlink from 'comlink';
+import { MessageChannel } from 'node:worker_threads';
+import { describe, expect, test, vi } from 'vitest';
+import { gradesOfStart } from '../core/flow/starts';
+import type { Tide } from '../core/flow/tide';
+import type { ComparisonResult } from '../core/flow/verdict';
+import { CONTEXT, sequenceOf, step } from '../core/testing';
+import { CompareClient } from './compareClient';
+import type { CompareWorker, TideWorker } from './protocol';
+import { TideClient } from './tideClient';
+
+/** A worker in this thread: the same messages over a channel, and an end that can be called from outside. */
+function workerOf<T extends object>(impl: T) {
+	const { port1, port2 } = new MessageChannel();
+	Comlink.expose(impl, port2 as unknown as Comlink.Endpoint);
+	let onerror: (e: Partial<ErrorEvent>) => void = () => {};
+	const worker = {
+		postMessage: port1.postMessage.bind(port1),
+		start: () => port1.start(),
+		removeEventListener: port1.removeEventListener?.bind(port1),
+		addEventListener: (type: string, listener: (e: unknown) => void) => {
+			if (type === 'error') onerror = listener;
+			else port1.addEventListener('message' as never, listener as never);
+		},
+		terminate: () => {
+			port1.close();
+			port2.close();
+		}
+	};
+	port1.start();
+	return { worker: worker as unknown as Worker, die: () => onerror({}) };
+}
+
+const request = (id: string) => ({
+	sequence: sequenceOf([step(id, ['chin', 'jawline'])]),
+	working: CONTEXT.working,
+	grades: gradesOfStart('morning')
+});
+const tideNamed = (name: string) => ({ startMl: name.length, marks: [{ stepId: name }] }) as unknown as Tide;
+const nameOf = (tide: Tide | null) => tide?.marks[0]?.stepId ?? null;
+
+describe('the tide', () => {
+	function made(delay = 5) {
+		const asked: string[] = [];
+		const deaths: (() => void)[] = [];
+		const client = new TideClient(() => {
+			const { worker, die } = workerOf({
+				tide: async ({ sequence }: Parameters<TideWorker['tide']>[0]) => {
+					const id = sequence.phases[0]!.blocks[0]!.steps[0]!.id;
+					asked.push(id);
+					await new Promise((done) => setTimeout(done, delay));
+					if (id === 'bad') throw new RangeError('the start of malar:left must lie between');
+					return tideNamed(id);
+				},
+				worth: (id: string) => ({ stepId: id })
+			});
+			deaths.push(die);
+			return worker;
+		});
+		return { client, asked, deaths };
+	}
+	test('the latest edit wins: what was overtaken is never run', async () => {
+		const { client, asked } = made();
+		const answers = await Promise.all(['a', 'b', 'c', 'd'].map((id) => client.tide(request(id))));
+		expect(answers.map(nameOf)).toEqual(['a', null, null, 'd']);
+		expect(asked).toEqual(['a', 'd']);
+		expect(await client.worth('x')).toEqual({ stepId: 'x' });
+		client.close();
+	});
+	test('an error is told with its words, and the next one is run', async () => {
+		const { client } = made();
+		await expect(client.tide(request('bad'))).rejects.toThrow(/start of malar:left/);
+		expect(nameOf(await client.tide(request('good')))).toBe('good');
+		client.close();
+	});
+	test('a worker that dies is told, and made anew for the next question', async () => {
+		const { client, deaths } = made(400);
+		const lost = client.tide(request('a'));
+		await vi.waitFor(() => expect(deaths).toHaveLength(1));
+		deaths[0]!();
+		await expect(lost).rejects.toMatchObject({ name: 'WorkerDied' });
+		expect(nameOf(await client.tide(request('b')))).toBe('b');
+		expect(deaths).toHaveLength(2);
+		client.close();
+	});
+});
+
+describe('a comparison', () => {
+	test('tells how far it is, and can be cancelled', async () => {
+		let stop = false;
+		const client = new CompareClient(
+			() =>
+				workerOf<CompareWorker>({
+					compare: async (_request, progress) => {
+						for (let done = 1; done <= 50; done++) {
+							progress(done);
+							await new Promise((go) => setTimeout(go, 2));
+							if (stop) return null;
+						}
+						return { draws: 50 } as ComparisonResult;
+					},
+					cancel: () => void (stop = true)
+				}).worker
+		);
+		const all = { ...request('a'), sequences: [], zones: [], draws: 50, seed: 1 };
+		const told: number[] = [];
+		const running = client.compare(all, (done) => told.push(done));
+		await vi.waitFor(() => expect(told.length).toBeGreaterThan(2));
+		client.cancel();
+		expect(await running).toBeNull();
+		expect(told.at(-1)).toBeLessThan(50);
+		stop = false;
+		expect(await client.compare(all, () => {})).toEqual({ draws: 50 });
+		client.close();
+	});
+});

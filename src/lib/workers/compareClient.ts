@@ -1,0 +1,33 @@
+import * as Comlink from 'comlink';
+import type { ComparisonResult } from '../core/flow/verdict';
+import { Lifeline } from './lifeline';
+import type { CompareRequest, CompareWorker } from './protocol';
+
+const open = () => new Worker(new URL('./compare.worker.ts', import.meta.url), { type: 'module' });
+
+/** Compares sequences over many draws in a worker, one comparison at a time. */
+export class CompareClient {
+	readonly #line: Lifeline<CompareWorker>;
+
+	constructor(make: () => Worker = open) {
+		this.#line = new Lifeline(make);
+	}
+
+	/**
+	 * @param progress told how many draws are done
+	 * @returns null if it was cancelled
+	 * @throws {WorkerDied} if the worker ends before it answers
+	 */
+	async compare(request: CompareRequest, progress: (done: number) => void): Promise<ComparisonResult | null> {
+		const answer = await this.#line.ask((remote) => remote.compare(request, Comlink.proxy(progress)));
+		return answer as ComparisonResult | null;
+	}
+
+	cancel(): void {
+		void this.#line.ask((remote) => remote.cancel()).catch(() => {});
+	}
+
+	close(): void {
+		this.#line.close();
+	}
+}

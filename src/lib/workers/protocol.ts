@@ -1,0 +1,39 @@
+import type { StartGrades } from '../core/flow/starts';
+import type { Tide } from '../core/flow/tide';
+import type { ComparisonResult } from '../core/flow/verdict';
+import type { StepWorth } from '../core/flow/worth';
+import type { ZoneId } from '../core/atlas/zones';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import type { Working } from '../core/working/working.schema';
+
+/** What page and workers say to one another: plain data only. */
+export interface TideRequest {
+	readonly sequence: Sequence;
+	readonly working: Working;
+	/** Grade of every zone of the face network. */
+	readonly grades: StartGrades;
+}
+export interface TideWorker {
+	/** Runs a sequence; `worth` then speaks of it. */
+	tide(request: TideRequest): Tide;
+	/** What a step is worth in the sequence that was run last; null if it has no such step. */
+	worth(stepId: string): StepWorth | null;
+}
+
+export interface CompareRequest {
+	/** Two or more; the first is set against each other one. */
+	readonly sequences: readonly Sequence[];
+	readonly working: Working;
+	readonly grades: StartGrades;
+	readonly zones: readonly ZoneId[];
+	readonly draws: number;
+	readonly seed: number;
+}
+export interface CompareWorker {
+	/**
+	 * @param progress told how many draws are done
+	 * @returns null if it was cancelled
+	 */
+	compare(request: CompareRequest, progress: (done: number) => void): Promise<ComparisonResult | null>;
+	cancel(): void;
+}

@@ -1,0 +1,52 @@
+import type { Tide } from '../core/flow/tide';
+import type { StepWorth } from '../core/flow/worth';
+import { Lifeline } from './lifeline';
+import type { TideRequest, TideWorker } from './protocol';
+
+const open = () => new Worker(new URL('./tide.worker.ts', import.meta.url), { type: 'module' });
+
+/** Runs sequences in a worker. While one runs, only the latest of those that come is kept: it is the one that counts. */
+export class TideClient {
+	readonly #line: Lifeline<TideWorker>;
+	#running = false;
+	#next: { request: TideRequest; answer: (tide: Tide | null) => void; fail: (error: unknown) => void } | null = null;
+
+	constructor(make: () => Worker = open) {
+		this.#line = new Lifeline(make);
+	}
+
+	/**
+	 * @returns null if a later request took its place
+	 * @throws {WorkerDied} if the worker ends before it answers; RangeError as `tideOf`
+	 */
+	tide(request: TideRequest): Promise<Tide | null> {
+		this.#next?.answer(null);
+		const result = new Promise<Tide | null>((answer, fail) => (this.#next = { request, answer, fail }));
+		void this.#work();
+		return result;
+	}
+
+	/** What a step is worth in the sequence that was run last. */
+	worth(stepId: string): Promise<StepWorth | null> {
+		return this.#line.ask((remote) => remote.worth(stepId));
+	}
+
+	close(): void {
+		this.#line.close();
+	}
+
+	async #work(): Promise<void> {
+		if (this.#running) return;
+		this.#running = true;
+		while (this.#next) {
+			const { request, answer, fail } = this.#next;
+			this.#next = null;
+			try {
+				answer((await this.#line.ask((remote) => remote.tide(request))) as Tide);
+			} catch (error) {
+				fail(error);
+			}
+		}
+		this.#running = false;
+	}
+}
