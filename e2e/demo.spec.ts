@@ -100,11 +100,12 @@ test('a look today tints the map in Compose, and the session goes on from it', a
 		.getByRole('link', { name: /Baker’s dawn/ })
 		.first()
 		.click();
-	await expect(page.getByLabel('Tint by: Puffiness, today')).toBeVisible();
-	await expect(page.locator('[data-place="chin"][data-side="left"]')).toHaveAttribute(
-		'aria-label',
-		/puffiness 1, slight/
-	);
+	const chin = page.locator('[data-place="chin"][data-side="left"]');
+	await expect(page.getByLabel('Tint by: Fluid at the cursor')).toBeVisible();
+	await expect(chin).toHaveAttribute('aria-label', /modelled tide 25 of 100/);
+	await page.getByLabel('Tint by: Fluid at the cursor').click();
+	await page.getByRole('option', { name: 'Puffiness, today' }).click();
+	await expect(chin).toHaveAttribute('aria-label', /puffiness 1, slight/);
 	await page.getByRole('link', { name: 'Start session' }).click();
 	await expect(page.getByText('1 place felt')).toBeVisible();
 });

@@ -104,6 +104,8 @@ const PEOPLE: readonly Person[] = [
 const WEEKS = 8;
 const DAY_MS = 86_400_000;
 const grade = (x: number) => Math.min(4, Math.max(0, Math.round(x))) as 0 | 1 | 2 | 3 | 4;
+/** Grades more than usual after a long night. */
+const LONG_NIGHT = 1;
 const half = (x: number) => Math.round(x * 2) / 2;
 
 interface Moment {
@@ -146,7 +148,9 @@ function sessionOf(
 	random: () => number,
 	offset: number
 ): Session {
-	const day = normal(random, 0, 0.35);
+	const usual = normal(random, 0, 0.35);
+	// Whoever comes today comes from a long night: there is something to see.
+	const day = share === 1 ? LONG_NIGHT : usual;
 	const events = expand(sequence, { atlas: ZONES, working: DEFAULT_WORKING });
 	const plannedSeconds = events.at(-1)?.endSeconds ?? 0;
 	const cut = random() < 0.15 ? plannedSeconds * (0.55 + 0.2 * random()) : plannedSeconds;

@@ -35,6 +35,8 @@ export class SequenceDraft {
 	#draft = $state.raw() as Draft;
 	selectedId = $state<string | null>(null);
 	cursorSeconds = $state(0);
+	/** The cursor as slow drawings follow it. */
+	lookSeconds = $state(0);
 	savedAt = $state('');
 	/** An edit that could not be done, in words. */
 	refusal = $state('');
@@ -206,7 +208,7 @@ export class SequenceDraft {
 		clearTimeout(this.#following);
 		this.chosen.clear();
 		const time = stepId ? this.judgement.timing.steps.get(stepId) : undefined;
-		if (time) this.cursorSeconds = time.startSeconds;
+		if (time) this.cursorSeconds = this.lookSeconds = time.startSeconds;
 	}
 
 	/** The cursor moves, and the selection follows it, at once or, under a quick hand, a moment later. */
@@ -219,10 +221,11 @@ export class SequenceDraft {
 	}
 
 	#follow(): void {
+		this.#followedAt = Date.now();
+		this.lookSeconds = this.cursorSeconds;
 		const { events } = this.judgement;
 		const event = events[eventIndexAt(events, this.cursorSeconds)];
 		if (!event || event.stepId === this.selectedId) return;
-		this.#followedAt = Date.now();
 		this.selectedId = event.stepId;
 		clearTimeout(this.#resting);
 		this.#resting = setTimeout(() => (this.inspectedId = this.selectedId), REST_MS);

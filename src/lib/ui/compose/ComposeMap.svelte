@@ -7,6 +7,7 @@
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
 	import PictureMenu from '../controls/PictureMenu.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import Select from '../controls/Select.svelte';
@@ -23,6 +24,10 @@
 		draft: SequenceDraft;
 		/** What was felt last, before the last session of this client. */
 		look: Look | null;
+		/** The modelled tide, once it is there. */
+		tide: TideState | null;
+		/** When the client was felt, in words. */
+		when: string;
 		chosen: readonly PlaceRef[];
 		chosenSide: Side;
 		/** The cursor runs: the hand is shown wherever it is. */
@@ -30,7 +35,7 @@
 		onpick: (pick: Pick) => void;
 		onstroke: (from: Pick, to: Pick) => void;
 	}
-	let { draft, look, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
+	let { draft, look, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
 
 	let view = $state<View>('front');
 	let room = $state(316);
@@ -41,7 +46,14 @@
 	const lookAt = $derived<LookAt>(lookWish ?? (onTrunk ? 'chest' : 'head'));
 	const orientation = $derived(draft.sequence.orientation);
 	const focus = $derived(frameFor(lookAt, view, orientation));
-	let layer = $state<Layer>('puffiness');
+	/** What the user wants to see; until then the tide, which begins with what was felt. */
+	let layerWish = $state<Layer | null>(null);
+	let waters = $state.raw<typeof import('../tide/mapParts') | null>(null);
+	$effect(() => {
+		if (tide && !waters) void import('../tide/mapParts').then((m) => (waters = m));
+	});
+	const run = $derived(tide?.tide ?? null);
+	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : 'puffiness'));
 
 	const judgement = $derived(draft.judgement);
 	let coverageOf = $state.raw<typeof import('$lib/core/goal/coverage').coverageOf | null>(null);
@@ -49,18 +61,22 @@
 		if (layer === 'coverage' && !coverageOf) void import('$lib/core/goal/coverage').then((m) => (coverageOf = m.coverageOf));
 	});
 	const tints = $derived(
-		tintsOf(
-			layer,
-			() => draft.sequence,
-			() => draft.judgement,
-			look,
-			coverageOf
-		)
+		layer === 'tide' && run && waters
+			? waters.tideTints(run, draft.lookSeconds)
+			: tintsOf(
+					layer,
+					() => draft.sequence,
+					() => draft.judgement,
+					look,
+					coverageOf
+				)
 	);
 	const flags = $derived(layer === 'findings' ? mapFlags(judgement) : []);
 	// Openings change slowly: a tenth of a second is close enough, and scrubbing stays light.
 	const tenths = $derived(Math.round(draft.cursorSeconds * 10) / 10);
-	const open = $derived(opennessAt(judgement.context, tenths));
+	const nodes = $derived(layer === 'tide' && run && waters ? waters.tideNodes(run, draft.lookSeconds) : null);
+	const open = $derived(nodes ? new Map([...nodes].map(([k, n]) => [k, n.open])) : opennessAt(judgement.context, tenths));
+	const filled = $derived(nodes ? new Map([...nodes].map(([k, n]) => [k, n.fill])) : undefined);
 	const position = $derived(draft.position);
 	const onStep = $derived(position.event?.stepId === draft.selectedId);
 	const finger = $derived(onStep && (playing || position.event!.startSeconds < draft.cursorSeconds) ? fingerAt(position) : null);
@@ -69,8 +85,8 @@
 	);
 	const now = $derived(event?.side === 'left' || event?.side === 'right' ? event.side : null);
 	const left = $derived(sideOnViewersLeft(orientation));
-	const when = $derived(look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
 	const LAYERS = $derived([
+		{ value: 'tide', label: 'Fluid at the cursor' },
 		{ value: 'puffiness', label: `Puffiness, ${when}` },
 		{ value: 'tension', label: `Tension, ${when}` },
 		{ value: 'worked', label: 'Seconds worked' },
@@ -92,7 +108,7 @@
 		);
 </script>
 
-<section class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden" aria-label="Map" data-tour="map" bind:clientWidth={room}>
+<section class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0" aria-label="Map" data-tour="map" bind:clientWidth={room}>
 	<div class="absolute inset-x-3 top-2.5 z-10 flex items-start justify-between">
 		<Segmented
 			vertical
@@ -127,6 +143,7 @@
 			{orientation}
 			{tints}
 			{open}
+			{filled}
 			step={chosen.length ? null : (draft.selected?.step ?? null)}
 			{now}
 			{finger}
@@ -136,7 +153,11 @@
 			{onpick}
 			{onstroke}
 		>
-			{#snippet over()}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
+			{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
+						{view}
+						tide={run}
+						seconds={draft.lookSeconds}
+					/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
 		</FaceMap>
 	</div>
 	{#if room < 290}<!-- no room for figures -->{:else if view === 'front'}
@@ -157,7 +178,7 @@
 	{/if}
 	<MapLegend {layer} />
 	<div class="flex flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-2">
-		<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layer = l)} />
+		<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layerWish = l)} />
 		<Select
 			label="How you stand"
 			value={orientation}

@@ -14,6 +14,7 @@
 	import { composeKeys, focusRow, isBusy } from '$lib/state/composeKeys';
 	import { Player } from '$lib/state/player.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
 	import { loadTechniques, useTechniques } from '$lib/state/techniques.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import type { Pick } from '../map/mapTypes';
@@ -34,6 +35,7 @@
 	const textPane = () => Promise.all([import('../text/TextPane.svelte'), loadTechniques()]);
 	const shortcutSheet = () => import('./ShortcutSheet.svelte');
 	const tour = () => import('./Tour.svelte');
+	const tideSource = () => import('./TideSource.svelte');
 	const clipboard = () => Promise.all([import('$lib/state/clipboard'), loadTechniques()]);
 
 	interface Props {
@@ -61,6 +63,11 @@
 	let typing = $state(false);
 	let sheet = $state(false);
 	let touring = $state(false);
+
+	/** The modelled tide: fetched after the page is there, for it brings a worker. */
+	let tide = $state.raw<TideState | null>(null);
+	let settled = $state(false);
+	const when = $derived(look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
 
 	const judgement = $derived(draft.judgement);
 	const flags = $derived.by(() => {
@@ -171,7 +178,9 @@
 			print: onprint,
 			letGo
 		});
+		const soon = setTimeout(() => (settled = true), 300);
 		return () => {
+			clearTimeout(soon);
 			keys();
 			player.stop();
 		};
@@ -196,7 +205,7 @@
 </div>
 <div class="grid min-h-0 flex-1 grid-cols-1 {columns}">
 	<div class="{show('map')} min-h-0 flex-col lg:flex">
-		<ComposeMap {draft} {look} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
+		<ComposeMap {draft} {look} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
 	</div>
 	<section class="{show('steps')} border-hair min-h-0 min-w-0 flex-col px-3 lg:flex lg:border-x" aria-label="Sequence" data-tour="steps">
 		<ComposeHead {draft} {clients} {client} {newId} {onclient} />
@@ -242,6 +251,7 @@
 						{#await stepInspector() then { default: StepInspector }}{#if draft.inspected}<StepInspector
 									{draft}
 									placed={draft.inspected}
+									{tide}
 									{newId}
 								/>{/if}{/await}
 					{:else}<Glance {draft} onfindings={() => (tab = 'findings')} />{/if}
@@ -249,6 +259,7 @@
 				<Tabs.Content value="findings"
 					>{#if tab === 'findings'}{#await findingsPanel() then { default: FindingsPanel }}<FindingsPanel
 								{draft}
+								{tide}
 							/>{/await}{/if}</Tabs.Content
 				>
 				<Tabs.Content value="sequence"
@@ -267,7 +278,12 @@
 		{/if}
 	</aside>
 </div>
-<ScorePanel {draft} {flags} {player} onsheet={() => (sheet = true)} />
+{#if settled}{#await tideSource() then { default: TideSource }}{#key draft}<TideSource
+				{draft}
+				{look}
+				onready={(t) => (tide = t)}
+			/>{/key}{/await}{/if}
+<ScorePanel {draft} {flags} {player} {tide} {when} onsheet={() => (sheet = true)} />
 {#if sheet}{#await shortcutSheet() then { default: ShortcutSheet }}<ShortcutSheet
 			bind:open={sheet}
 			ontour={() => {

@@ -6,6 +6,7 @@
 	}
 	let { layer }: Props = $props();
 	const WATER: Record<Layer, string> = {
+		tide: 'dotted was there',
 		puffiness: 'one line a grade',
 		tension: 'one line a grade',
 		worked: 'more is longer',

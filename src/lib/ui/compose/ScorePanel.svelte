@@ -16,11 +16,13 @@
 	import { afterPaint } from '$lib/state/afterPaint.svelte';
 	import type { Player } from '$lib/state/player.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
 	import PictureMenu from '../controls/PictureMenu.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import TipButton from '../controls/TipButton.svelte';
 	import SideGlyph from '../glyphs/SideGlyph.svelte';
 	import Score from '../score/Score.svelte';
+	import type { ScoreFrame } from '../score/scoreGeometry';
 	import { zoomed } from '../score/scoreView';
 	import ScoreLegend from './ScoreLegend.svelte';
 
@@ -28,9 +30,13 @@
 		draft: SequenceDraft;
 		flags: ReadonlyMap<string, Severity>;
 		player: Player;
+		/** The modelled tide, once it is there. */
+		tide: TideState | null;
+		/** When the client was felt, in words. */
+		when: string;
 		onsheet: () => void;
 	}
-	let { draft, flags, player, onsheet }: Props = $props();
+	let { draft, flags, player, tide, when, onsheet }: Props = $props();
 
 	type Zoom = 'whole' | 'phase' | 'step' | 'own';
 	let zoom = $state<Zoom>('whole');
@@ -46,6 +52,19 @@
 	const total = $derived(judgement.timing.expectedSeconds);
 	const film = $derived(filmLineOf(judgement.context.sequence, judgement.events, byId));
 	const caption = $derived(captionOf(draft.position, byId.get(draft.position.event?.stepId ?? '')?.step.dose.kind));
+
+	/** The ribbons come with the tide: they are no part of the first load. */
+	let parts = $state.raw<typeof import('../tide/parts') | null>(null);
+	$effect(() => {
+		if (tide && !parts) void import('../tide/parts').then((m) => (parts = m));
+	});
+	/** So many waters are shown unless all are asked for. */
+	const FEW = 3;
+	let allWaters = $state(false);
+	const run = $derived(tide?.tide ?? null);
+	const ribbons = $derived(parts && run ? parts.ribbonsOf(run, allWaters ? 12 : FEW) : []);
+	const hasMore = $derived(parts && run ? parts.ribbonsOf(run, FEW + 1).length > FEW : false);
+	const tideHeight = $derived(parts && run && total > 0 ? parts.LANE_PX + parts.RIBBON_PX * ribbons.length + 4 : 0);
 
 	/** Seconds that fill the view; null for all. */
 	const seconds = $derived.by(() => {
@@ -65,6 +84,22 @@
 	const step = (id: string) => findStep(draft.sequence, id)?.step;
 	const picture = () => import('../picture/scorePicture').then((m) => m.scorePicture(draft.sequence, draft.context));
 </script>
+
+{#snippet waters(frame: ScoreFrame, width: number, top: number)}
+	{#if parts && run}
+		<parts.TideRibbons
+			tide={run}
+			{ribbons}
+			{frame}
+			{width}
+			{top}
+			cursorSeconds={draft.cursorSeconds}
+			numberOf={(id) => byId.get(id)?.number ?? 0}
+			onselect={(id) => draft.select(id)}
+		/>
+	{/if}
+{/snippet}
+{#snippet names(top: number)}{#if parts && run}<parts.TideNames tide={run} {ribbons} {top} />{/if}{/snippet}
 
 <section class="border-hair bg-sheet border-t" aria-label="Score" data-tour="score">
 	<div class="flex min-h-8 flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-1">
@@ -136,5 +171,18 @@
 				);
 		}}
 		onwords={(said) => (words = said)}
+		below={tideHeight ? waters : undefined}
+		beside={tideHeight ? names : undefined}
+		belowHeight={tideHeight}
 	/>
+	{#if parts && tide && (run || tide.trouble)}
+		<parts.TideStrip
+			state={tide}
+			cursorSeconds={draft.cursorSeconds}
+			{when}
+			all={allWaters}
+			more={hasMore}
+			onall={() => (allWaters = !allWaters)}
+		/>
+	{/if}
 </section>

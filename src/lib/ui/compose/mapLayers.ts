@@ -11,7 +11,7 @@ import type { Sequence } from '$lib/core/sequence/sequence.schema';
 import type { ZoneTint } from '../map/mapTypes';
 
 /** What the zones of the map are tinted by. */
-export type Layer = 'puffiness' | 'tension' | 'worked' | 'coverage' | 'findings' | 'none';
+export type Layer = 'tide' | 'puffiness' | 'tension' | 'worked' | 'coverage' | 'findings' | 'none';
 
 /** What the readout beside the face says of a zone: its figure. */
 export interface LayerTint extends ZoneTint {

@@ -10,6 +10,8 @@
 		finding: Finding;
 		/** What is said of it; of several at once where they belong together. */
 		sentence: Sentence;
+		/** What the model says to it. */
+		model?: string | null;
 		/** What its fix would change; null where no fix is possible. */
 		preview: (() => readonly Difference[]) | null;
 		onfix: () => void;
@@ -17,7 +19,7 @@
 		/** Absent where it cannot be set aside. */
 		onmute?: (reason: string) => void;
 	}
-	let { finding, sentence, preview, onfix, onjump, onmute }: Props = $props();
+	let { finding, sentence, model = null, preview, onfix, onjump, onmute }: Props = $props();
 	const uid = $props.id();
 	const WORD = { stop: 'Stop', caution: 'Caution', advice: 'Advice' } as const;
 	const KIND = { added: 'New', removed: 'Gone', moved: 'Moved', changed: '' } as const;
@@ -34,6 +36,7 @@
 		{#if onjump}<button type="button" class="text-ink hover:dotted text-left font-semibold" onclick={onjump}>{sentence.head}</button>
 		{:else}<b class="text-ink font-semibold">{sentence.head}</b>{/if}
 		{sentence.body}
+		{#if model}<span class="water text-ink2 block" data-model>{model}</span>{/if}
 	</p>
 	<span class="flex items-start">
 		{#if preview && shown === 'nothing'}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={() => (shown = 'fix')}

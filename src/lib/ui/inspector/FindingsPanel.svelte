@@ -1,20 +1,26 @@
 <script lang="ts">
+	import { modelOnFinding, onlyTheModel } from '$lib/core/flow/meetsRules';
+	import { markWords } from '$lib/core/flow/words';
 	import { groupFindings, groupSentence, type FindingGroup } from '$lib/core/rules/grouping';
 	import { RULE_KINDS, type Finding as FindingRecord, type RuleKind } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import { stepTitle } from '$lib/core/sequence/describe';
 	import { previewOf } from '$lib/state/previewOf';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
 	import Segmented from '../controls/Segmented.svelte';
 	import Select from '../controls/Select.svelte';
+	import TideMarkGlyph from '../tide/TideMarkGlyph.svelte';
 	import Finding from './Finding.svelte';
 
 	interface Props {
 		draft: SequenceDraft;
+		/** What the model says to them, where it runs. */
+		tide?: TideState | null;
 		/** Only those that speak of this step. */
 		stepId?: string;
 	}
-	let { draft, stepId }: Props = $props();
+	let { draft, tide = null, stepId }: Props = $props();
 	type Filter = 'all' | 'stop' | 'caution' | 'advice' | RuleKind;
 	let by = $state<'gravity' | 'step' | 'kind'>('gravity');
 	let filter = $state<Filter>('all');
@@ -35,6 +41,7 @@
 	const PAGE = 40;
 	let limit = $state(PAGE);
 	const groups = $derived(found.slice(0, limit));
+	const silent = $derived(tide?.tide && !stepId ? onlyTheModel(tide.tide, all) : []);
 	const safe = $derived(stepId ? [] : all.filter((f) => f.safe));
 
 	/** Under which heading a group stands, and in which order the headings come. */
@@ -55,6 +62,10 @@
 		return [...byTitle.values()].sort((a, b) => a.rank - b.rank);
 	});
 	const preview = (finding: FindingRecord) => (finding.fixable && draft.fixOf(finding) ? () => previewOf(draft, finding) ?? [] : null);
+	const model = (group: FindingGroup) =>
+		tide?.tide
+			? modelOnFinding(tide.tide, { ruleId: group.lead.ruleId, stepIds: group.findings.flatMap((f) => f.stepIds.slice(0, 1)) })
+			: null;
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
 	const muteAll = (group: FindingGroup) => (reason: string) => {
 		for (const finding of group.findings) draft.mute(finding, reason);
@@ -86,6 +97,7 @@
 			<Finding
 				finding={group.lead}
 				sentence={groupSentence(group)}
+				model={model(group)}
 				preview={preview(group.lead)}
 				onfix={() => draft.fix(group.lead)}
 				onjump={stepId ? undefined : jump(group.lead)}
@@ -96,6 +108,24 @@
 {/each}
 {#if found.length > limit}
 	<button type="button" class="btn mt-2" onclick={() => (limit += PAGE)}>Show more of {found.length}</button>
+{/if}
+{#if !stepId && silent.length}
+	<details class="border-hair mt-2 border-t pt-1.5 text-xs leading-4">
+		<summary class="text-ink2 cursor-pointer">Only the model sees: {silent.length}</summary>
+		<ul class="divide-hair divide-y">
+			{#each silent.slice(0, PAGE) as { mark, why } (`${mark.kind}${mark.stepId}${mark.place}`)}
+				<li class="flex items-start gap-1.5 py-1.5">
+					<TideMarkGlyph kind={mark.kind} size={14} />
+					<p class="text-ink2">
+						<button type="button" class="text-ink hover:dotted text-left font-semibold" onclick={() => draft.select(mark.stepId)}
+							>Step {draft.byId.get(mark.stepId)?.number}: {markWords(mark)}.</button
+						>
+						No rule says so: {why}.
+					</p>
+				</li>
+			{/each}
+		</ul>
+	</details>
 {/if}
 {#if !all.length && !stepId}
 	<p class="text-ink2 py-3 text-xs leading-4">

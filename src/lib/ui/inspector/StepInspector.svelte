@@ -10,6 +10,7 @@
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { AIMS } from '$lib/core/technique/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
 	import AimGlyph from '../glyphs/AimGlyph.svelte';
 	import Arrow from '../glyphs/Arrow.svelte';
 	import TipButton from '../controls/TipButton.svelte';
@@ -21,14 +22,16 @@
 	import PressureField from './PressureField.svelte';
 	import SideField from './SideField.svelte';
 	import StepFields from './StepFields.svelte';
+	import StepTide from '../tide/StepTide.svelte';
 
 	interface Props {
 		draft: SequenceDraft;
 		placed: PlacedStep;
+		tide: TideState | null;
 		/** A new id for a duplicate or a block. */
 		newId: () => string;
 	}
-	let { draft, placed, newId }: Props = $props();
+	let { draft, placed, tide, newId }: Props = $props();
 	let editingWay = $state(false);
 	const dividing = () => import('./DivideField.svelte');
 	const step = $derived(placed.step);
@@ -36,7 +39,7 @@
 	const time = $derived(draft.judgement.timing.steps.get(step.id));
 	const set = (change: Partial<Step>, label?: string) => draft.do(setStep(sequence, step.id, change, label));
 	const oneSided = $derived(step.side === 'left' || step.side === 'right');
-	const hasFindings = $derived(draft.judgement.findings.some((f) => f.stepIds.includes(step.id)));
+	const findings = $derived(draft.judgement.findings.filter((f) => f.stepIds.includes(step.id)));
 </script>
 
 <div class="flex items-start gap-2.5">
@@ -110,11 +113,12 @@
 	{/if}
 	<Origin {sequence} {step} />
 </dl>
-{#if hasFindings}
+{#if findings.length}
 	<div class="border-hair mt-2.5 border-t pt-1.5">
-		<FindingsPanel {draft} stepId={step.id} />
+		<FindingsPanel {draft} {tide} stepId={step.id} />
 	</div>
 {/if}
+{#if tide}<StepTide {tide} stepId={step.id} {findings} />{/if}
 
 <style>
 	dt {

@@ -25,6 +25,8 @@
 		wide?: boolean;
 		tints?: readonly ZoneTint[];
 		open?: OpenNodes;
+		/** How full each node group is, where that is known. */
+		filled?: OpenNodes;
 		showNodes?: boolean;
 		/** The step drawn as a stroke; `now` is the side being worked. */
 		step?: Step | null;
@@ -54,6 +56,7 @@
 		wide = false,
 		tints = [],
 		open = new Map(),
+		filled,
 		showNodes = true,
 		step = null,
 		now = null,
@@ -153,6 +156,7 @@
 									{y}
 									{uid}
 									open={open.get(`${node}:${side}`) ?? 0}
+									fill={filled?.get(`${node}:${side}`)}
 								/>
 							{/each}
 						{/each}

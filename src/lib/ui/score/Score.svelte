@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import type { Level } from '$lib/core/pressure/levels';
 	import { clock } from '$lib/core/sequence/describe';
 	import type { TimedEvent } from '$lib/core/sequence/expand';
@@ -49,6 +49,10 @@
 		onmove: (stepId: string, before: string | null) => void;
 		/** The words of what is hovered or focused. */
 		onwords: (words: string) => void;
+		/** What lies under the axis on the same time: drawn in a width from a top, px; and what stands beside it. */
+		below?: Snippet<[ScoreFrame, number, number]>;
+		beside?: Snippet<[number]>;
+		belowHeight?: number;
 	}
 	let {
 		events,
@@ -69,7 +73,10 @@
 		onlevel,
 		onsettle,
 		onmove,
-		onwords
+		onwords,
+		below,
+		beside,
+		belowHeight = 0
 	}: Props = $props();
 
 	/** Fetched with the first step that is chosen. */
@@ -175,8 +182,12 @@
 	const gapX = $derived(held?.moved ? xAt(frame, held.to ? held.to.startSeconds : total) : null);
 </script>
 
-<div class="relative flex" style="height: {height + 6}px">
-	<ScoreGutter mid={frame.mid} {height} filmY={film.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
+<div class="relative flex" style="height: {height + 6 + belowHeight}px">
+	{#if below}<div class="sea absolute inset-x-0 bottom-0" style="top: {axisY + 8}px"></div>{/if}
+	<div class="relative flex-none">
+		<ScoreGutter mid={frame.mid} {height} filmY={film.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
+		{@render beside?.(height)}
+	</div>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div
 		class="relative flex-1 overflow-x-auto overflow-y-hidden {held?.moved ? 'cursor-grabbing' : ''}"
@@ -269,6 +280,7 @@
 			<ScoreBands rows={bands} {frame} y={190} />
 			<ScoreAxis {frame} y={axisY} cursorSeconds={underThumb} />
 		</svg>
+		{#if total > 0}{@render below?.(frame, width, height)}{/if}
 		{#if total > 0}<ScoreCursor {frame} {cursorSeconds} foot={axisY} {caption} />{/if}
 		{#if total > 0}
 			<div
@@ -297,6 +309,10 @@
 </div>
 
 <style>
+	/* Paper above, water below. */
+	.sea {
+		background: linear-gradient(var(--sheet), var(--sea) 22px);
+	}
 	/* The thumb is as wide as the clock that stands over it, so that the finger meets it. */
 	input::-webkit-slider-thumb {
 		width: 40px;

@@ -14,14 +14,14 @@
 	let { mid, height, filmY, bands, bandsY }: Props = $props();
 </script>
 
-<svg width="76" {height} class="flex-none" aria-hidden="true">
+<svg width="96" {height} class="flex-none" aria-hidden="true">
 	<text x="16" y="62" class="client">Client’s</text><text x="16" y="76" class="side">left</text>
 	<text x="16" y="140" class="client">Client’s</text><text x="16" y="154" class="side">right</text>
 	{#if filmY !== null}<text x="16" y={filmY} class="client">film</text>{/if}
 	{#each bands as row, i (row.id)}<text x="16" y={bandsY + 14 * i + 10.5} class="client">{row.title}</text>{/each}
 	{#each [1, 2, 3, 4] as level (level)}
 		{#each [-1, 1] as dir (dir)}
-			<text x="68" y={mid + dir * (8 + FULL_HEIGHTS[level]!) + 4} class="level">{level}</text>
+			<text x="88" y={mid + dir * (8 + FULL_HEIGHTS[level]!) + 4} class="level">{level}</text>
 		{/each}
 	{/each}
 </svg>

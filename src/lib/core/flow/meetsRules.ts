@@ -1,0 +1,53 @@
+import type { Finding } from '../rules/rule';
+import { markWords, mlText } from './words';
+import type { Tide, TideMark } from './tide';
+
+/** Which rules speak of what the model also sees, and of which of its marks. */
+const SAME_MATTER: Readonly<Record<string, TideMark['kind']>> = {
+	stranded: 'stranded',
+	'deep-then-drain': 'stranded',
+	'receiver-closed': 'dammed',
+	'outlet-closed': 'dammed',
+	'opening-missing': 'dammed'
+};
+
+/** Why the model may see nothing where a rule speaks. */
+const WHY_NOTHING: Record<TideMark['kind'], string> = {
+	stranded: 'what is set down there is carried on by a later step, or there was little to carry',
+	dammed: 'a node group at rest is open a little all the same, and no more came than it could take'
+};
+/** Why a rule may be silent where the model sees something. */
+const WHY_SILENT: Record<TideMark['kind'], string> = {
+	stranded: 'the rules follow where strokes end, the model how much stays there',
+	dammed: 'the rules ask whether a node group was opened, the model how much room is left in it'
+};
+
+const marksOf = (tide: Pick<Tide, 'marks'>, kind: TideMark['kind'], stepIds: readonly string[]): readonly TideMark[] =>
+	tide.marks.filter((m) => m.kind === kind && stepIds.includes(m.stepId));
+
+/**
+ * What the model says to a finding: its amount, or why it sees nothing. Null for rules of which it knows nothing.
+ * @param stepIds steps of the finding, of all that were joined with it
+ */
+export function modelOnFinding(tide: Pick<Tide, 'marks'>, finding: Pick<Finding, 'ruleId' | 'stepIds'>): string | null {
+	const kind = SAME_MATTER[finding.ruleId];
+	if (!kind || !finding.stepIds.length) return null;
+	const marks = marksOf(tide, kind, finding.stepIds);
+	if (!marks.length) return `The model sees none of it: ${WHY_NOTHING[kind]}.`;
+	const sum = marks.reduce((ml, m) => ml + m.ml, 0);
+	const rest = marks.length > 1 ? `, ${mlText(sum)} in ${marks.length} places` : '';
+	return `In the model ${markWords(marks[0]!)}${rest}.`;
+}
+
+/** What only the model sees: marks of steps of which no rule says the same, each with the reason. */
+export function onlyTheModel(
+	tide: Pick<Tide, 'marks'>,
+	findings: readonly Pick<Finding, 'ruleId' | 'stepIds'>[]
+): { readonly mark: TideMark; readonly why: string }[] {
+	const told = new Set(
+		findings.flatMap((f) => f.stepIds.map((id) => (SAME_MATTER[f.ruleId] ? `${SAME_MATTER[f.ruleId]} ${id}` : '')))
+	);
+	return tide.marks
+		.filter((m) => !told.has(`${m.kind} ${m.stepId}`))
+		.map((mark) => ({ mark, why: WHY_SILENT[mark.kind] }));
+}

@@ -1,0 +1,95 @@
+import { gradesOfLook, gradesOfStart, hasPuffiness, STARTS, type StartGrades, type StartId } from '../core/flow/starts';
+import type { Tide } from '../core/flow/tide';
+import type { StepWorth } from '../core/flow/worth';
+import type { Look } from '../core/measure/records.schema';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import type { Working } from '../core/working/working.schema';
+import type { TideClient } from '../workers/tideClient';
+
+/** Where a run begins: what was felt, or a face that is made up. */
+export type TideStart = StartId | 'felt';
+
+/** The part of a client that is asked here; given, so that tests can answer themselves. */
+export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close'>;
+
+interface TideInput {
+	readonly sequence: Sequence;
+	readonly working: Working;
+	readonly look: Look | null;
+	/** The step that is looked at whole. */
+	readonly stepId: string | null;
+}
+
+/** The tide of the sequence that is edited: it follows every edit, a moment behind, and never holds one up. */
+export class TideState {
+	/** The last run; while a new one is under way it stays. */
+	tide = $state.raw<Tide | null>(null);
+	/** What the step that is looked at is worth, in the last run. */
+	worth = $state.raw<StepWorth | null>(null);
+	/** What went wrong, as a sentence. */
+	trouble = $state('');
+	#chosen = $state<TideStart | null>(null);
+	start = $derived.by<TideStart>(() => this.#chosen ?? (this.canBeFelt ? 'felt' : 'morning'));
+	grades = $derived.by<StartGrades>(() => (this.start === 'felt' ? this.#felt() : gradesOfStart(this.start)));
+
+	constructor(
+		private readonly source: TideSource,
+		private readonly input: () => TideInput
+	) {}
+
+	get canBeFelt(): boolean {
+		return hasPuffiness(this.input().look);
+	}
+
+	choose(start: TideStart): void {
+		this.#chosen = start === 'felt' && !this.canBeFelt ? null : start;
+	}
+
+	/** Follows what is edited and looked at. Must be called while a component is set up; ends with it. */
+	follow(): void {
+		$effect(() => {
+			const { sequence, working } = this.input();
+			void this.#run(sequence, working, this.grades);
+		});
+		$effect(() => {
+			const { stepId } = this.input();
+			if (this.tide && stepId) void this.#weigh(stepId);
+			else this.worth = null;
+		});
+		$effect(() => () => this.source.close());
+	}
+
+	#felt(): StartGrades {
+		const { look } = this.input();
+		return hasPuffiness(look) ? gradesOfLook(look) : gradesOfStart('morning');
+	}
+
+	async #run(sequence: Sequence, working: Working, grades: StartGrades, again = true): Promise<void> {
+		try {
+			const tide = await this.source.tide({ sequence, working, grades });
+			if (!tide) return;
+			this.tide = tide;
+			this.trouble = '';
+		} catch (error) {
+			const died = error instanceof Error && error.name === 'WorkerDied';
+			this.trouble = error instanceof Error ? error.message : String(error);
+			// It is opened anew with the next question: that one is asked at once.
+			if (died && again) await this.#run(sequence, working, grades, false);
+		}
+	}
+
+	async #weigh(stepId: string): Promise<void> {
+		try {
+			const worth = await this.source.worth(stepId);
+			if (this.input().stepId === stepId) this.worth = worth;
+		} catch {
+			this.worth = null;
+		}
+	}
+}
+
+/** The starts that can be chosen, each with its words. */
+export const startOptions = (canBeFelt: boolean, when: string): { value: TideStart; label: string }[] => [
+	...(canBeFelt ? [{ value: 'felt' as const, label: `As felt ${when}` }] : []),
+	...(Object.keys(STARTS) as StartId[]).map((value) => ({ value, label: STARTS[value].label }))
+];
