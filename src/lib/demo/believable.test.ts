@@ -43,7 +43,7 @@ describe('the records are such as a practice would have', () => {
 	});
 	test('the baker’s lids get better over the weeks, a long night aside, the translator’s chin hardly', () => {
 		const lids = of('demo-odile').map((s) => gradeOf(s.before, 'puffiness', 'lower-eyelid', 'left')!);
-		expect(mean(lids.slice(0, 5)) - mean(lids.slice(-6, -1))).toBeGreaterThan(0.7);
+		expect(mean(lids.slice(0, 5)) - mean(lids.slice(-6, -1))).toBeGreaterThan(0.5);
 		const chin = of('demo-l14').map((s) => gradeOf(s.before, 'puffiness', 'submental', 'left')!);
 		expect(Math.abs(mean(chin.slice(0, 3)) - mean(chin.slice(-3)))).toBeLessThan(1.1);
 	});

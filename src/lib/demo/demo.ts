@@ -217,6 +217,7 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 		clients,
 		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY, archived: false })),
 		kept: [],
+		comparisons: [],
 		techniques: [],
 		schools: [],
 		media: [],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ComparisonSchema } from '../core/flow/comparison.schema';
 import { ClientSchema, SessionSchema, SettingsSchema } from '../core/measure/records.schema';
 import { OwnMediumSchema, OwnSchoolSchema, OwnTechniqueSchema } from '../core/own/own.schema';
 import { HistorySchema } from '../core/sequence/history';
@@ -10,7 +11,7 @@ import { problemsOf, refuse, type Parsed, type Problem } from './problem';
 import { BACKUP_MIGRATIONS } from './migrations';
 import { readJson, upToDate } from './readJson';
 
-export const BACKUP_VERSION = 3;
+export const BACKUP_VERSION = 4;
 
 export const StoredSequenceSchema = z.strictObject({
 	sequence: SequenceSchema,
@@ -34,6 +35,8 @@ export const BackupSchema = z.strictObject({
 	media: z.array(OwnMediumSchema).max(200),
 	/** Versions that were kept, and what lies in the bin. */
 	kept: z.array(KeptSchema).max(20_000),
+	/** Comparisons by the model, each with what it was asked. */
+	comparisons: z.array(ComparisonSchema).max(2000),
 	settings: SettingsSchema.nullable()
 });
 export type Backup = z.infer<typeof BackupSchema>;
@@ -76,7 +79,7 @@ function crossCheck(backup: Backup): Problem[] {
 		'sessions',
 		backup.sessions.map((s) => s.id)
 	);
-	for (const kind of ['techniques', 'schools', 'media', 'kept'] as const)
+	for (const kind of ['techniques', 'schools', 'media', 'kept', 'comparisons'] as const)
 		twice(
 			kind,
 			backup[kind].map((r) => r.id)

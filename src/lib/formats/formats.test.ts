@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { sampleComparison } from '../core/flow/fixtures';
 import { describe, expect, test } from 'vitest';
-import { sequenceOf, step, anySequence, NOW } from '../core/testing';
+import { CONTEXT, sequenceOf, step, anySequence, NOW } from '../core/testing';
 import { EMPTY_HISTORY } from '../core/sequence/history';
 import type { Client, Session } from '../core/measure/records.schema';
 import { emptyLook } from '../core/measure/look';
@@ -133,6 +134,7 @@ describe('backups', () => {
 				history: EMPTY_HISTORY
 			}
 		],
+		comparisons: [sampleComparison([sequence, { ...sequence, id: 'other' }], CONTEXT)],
 		sessions,
 		techniques: [],
 		schools: [],

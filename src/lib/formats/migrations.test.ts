@@ -62,6 +62,13 @@ test('a backup of version 2 is read, with nothing archived, kept or in the bin',
 	expect(read.value.sequences.every((s) => s.archived === false)).toBe(true);
 });
 
+test('a backup of version 3 is read with what was kept, and no comparison', () => {
+	const read = readBackupFile(fixture('backup-3.json'));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	expect(read.value.kept.map((k) => k.name)).toEqual(['Before the holidays']);
+	expect(read.value.comparisons).toEqual([]);
+});
+
 test('a school that nobody knows gets the policies of one that clears the neck first', () => {
 	const old = JSON.parse(fixture('sequence-1.json')) as { school: Record<string, unknown> };
 	const read = readSequenceFile(JSON.stringify({ ...old, school: { ...old.school, id: 'own-school', title: 'Mine' } }));

@@ -69,11 +69,15 @@ export function backupFrom2(raw: Raw): Raw {
 	return { ...raw, sequences: Array.isArray(raw.sequences) ? raw.sequences.map(archived) : raw.sequences, kept: [] };
 }
 
+/** Saved comparisons. */
+export const backupFrom3 = (raw: Raw): Raw => ({ ...raw, comparisons: [] });
+
 /** Ways from older versions to the present one, in order. Version 1 is the first. */
 export const SEQUENCE_MIGRATIONS: readonly Migration[] = [
 	{ name: 'own media, mutes, policy links, wider schools', from: 1, migrate: sequenceFrom1 }
 ];
 export const BACKUP_MIGRATIONS: readonly Migration[] = [
 	{ name: 'own techniques, schools and media', from: 1, migrate: backupFrom1 },
-	{ name: 'kept versions, bin, archive', from: 2, migrate: backupFrom2 }
+	{ name: 'kept versions, bin, archive', from: 2, migrate: backupFrom2 },
+	{ name: 'saved comparisons', from: 3, migrate: backupFrom3 }
 ];

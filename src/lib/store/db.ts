@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
+import type { Comparison } from '../core/flow/comparison.schema';
 import type { OwnKind, OwnMedium, OwnRecord, OwnSchool, OwnTechnique } from '../core/own/own.schema';
 import { historyFrom1, sequenceFrom1, sessionFrom1 } from '../formats/migrations';
 import type { Client, Session, Settings } from '../core/measure/records.schema';
@@ -35,6 +36,7 @@ export type SoftTideDb = Dexie & {
 	settings: EntityTable<Settings, 'id'>;
 	secondVersions: EntityTable<SecondVersion, 'id'>;
 	kept: EntityTable<Kept, 'id'>;
+	comparisons: EntityTable<Comparison, 'id'>;
 };
 
 export const DB_NAME = 'soft-tide';
@@ -86,5 +88,7 @@ export function makeDb(name: string): SoftTideDb {
 		kept: 'id, sequenceId, kind, keptAt',
 		sessions: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]'
 	});
+	// Version 4: comparisons by the model that were saved.
+	db.version(4).stores({ comparisons: 'id, updatedAt' });
 	return db;
 }

@@ -18,6 +18,7 @@ export interface ImportPlan {
 	readonly settings: Backup['settings'];
 	/** Kept versions and things of the bin that are not here yet. */
 	readonly kept: Backup['kept'];
+	readonly comparisons: Backup['comparisons'];
 }
 
 /** Canonical text: the order of keys must not make a record look changed. */
@@ -51,7 +52,7 @@ const stored = (sequence: Sequence, history = EMPTY_HISTORY, archived = false): 
 export async function planImport(
 	db: SoftTideDb,
 	backup: Pick<Backup, 'clients' | 'sequences' | 'sessions' | 'settings'> &
-		Partial<Pick<Backup, 'techniques' | 'schools' | 'media' | 'kept'>>
+		Partial<Pick<Backup, 'techniques' | 'schools' | 'media' | 'kept' | 'comparisons'>>
 ): Promise<ImportPlan> {
 	const fate = (
 		kind: PlannedRecord['kind'],
@@ -96,8 +97,17 @@ export async function planImport(
 		...(backup.media ?? []).map((r) => ['medium', r] as const)
 	];
 	for (const [kind, r] of own) records.push(fate(kind, r.item.title, r, await tableOf(db, kind).get(r.id)));
-	const here = new Set(await db.kept.toCollection().primaryKeys());
-	return { records, settings: backup.settings, kept: (backup.kept ?? []).filter((k) => !here.has(k.id)) };
+	const here = new Set([
+		...(await db.kept.toCollection().primaryKeys()),
+		...(await db.comparisons.toCollection().primaryKeys())
+	]);
+	const missing = <T extends { id: string }>(list: readonly T[] = []): T[] => list.filter((r) => !here.has(r.id));
+	return {
+		records,
+		settings: backup.settings,
+		kept: missing(backup.kept),
+		comparisons: missing(backup.comparisons)
+	};
 }
 
 export const planOfSequence = (db: SoftTideDb, sequence: Sequence): Promise<ImportPlan> =>
@@ -133,6 +143,7 @@ export async function applyImport(db: SoftTideDb, plan: ImportPlan, stamp: Stamp
 			}
 		}
 		await db.kept.bulkPut([...plan.kept]);
+		await db.comparisons.bulkPut([...plan.comparisons]);
 		const mine = await db.settings.get('settings');
 		if (plan.settings && !mine) await db.settings.put(plan.settings);
 	});

@@ -1,3 +1,4 @@
+import { ComparisonSchema, type Comparison } from '../core/flow/comparison.schema';
 import {
 	ClientSchema,
 	SessionSchema,
@@ -152,6 +153,18 @@ export class Repository {
 			.filter((k) => k.kind === 'version')
 			.reverse();
 
+	/** The comparisons that were saved, latest first. */
+	comparisons = (): Promise<Comparison[]> => this.db.comparisons.orderBy('updatedAt').reverse().toArray();
+	discardComparison = (id: string): Promise<void> => this.db.comparisons.delete(id);
+
+	/** Saves a comparison with all that it was asked. It is never changed afterwards. */
+	async saveComparison(draft: Omit<Comparison, 'id' | 'revision' | 'updatedAt'>): Promise<Comparison> {
+		const { now, newId } = this.stamp();
+		const comparison = ComparisonSchema.parse({ ...draft, id: newId(), revision: 1, updatedAt: now });
+		await this.db.comparisons.put(comparison);
+		return comparison;
+	}
+
 	/** Takes a sequence out of the usual list, or back into it. */
 	async archive(id: string, archived: boolean): Promise<void> {
 		await this.db.sequences.update(id, { archived });
@@ -193,6 +206,7 @@ export class Repository {
 			clients: await db.clients.toArray(),
 			sequences: sequences.map(({ sequence, history, archived = false }) => ({ sequence, history, archived })),
 			kept: await db.kept.toArray(),
+			comparisons: await db.comparisons.toArray(),
 			sessions: await db.sessions.toArray(),
 			techniques: await db.techniques.toArray(),
 			schools: await db.schools.toArray(),

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, describe, expect, test } from 'vitest';
-import { sequenceOf, step, NOW } from '../core/testing';
+import { sampleComparison } from '../core/flow/fixtures';
+import { CONTEXT, sequenceOf, step, NOW } from '../core/testing';
 import { setHead } from '../core/sequence/edits';
 import { commit, EMPTY_HISTORY } from '../core/sequence/history';
 import { emptyLook } from '../core/measure/look';
@@ -213,4 +214,29 @@ test('storage trouble is told in plain words with what to do', () => {
 	expect(named('BlockedError')).toMatch(/Close the other windows/);
 	expect(named('OpenFailedError')).toMatch(/private window/);
 	expect(storageTrouble('odd')).toMatch(/odd/);
+});
+
+describe('comparisons by the model', () => {
+	test('are saved whole, listed, exported, brought in elsewhere once, and thrown away', async () => {
+		const repo = repository();
+		const {
+			id: _id,
+			revision: _r,
+			updatedAt: _u,
+			...draft
+		} = sampleComparison([sequence, { ...sequence, id: 's2' }], CONTEXT);
+		const saved = await repo.saveComparison(draft);
+		expect(await repo.comparisons()).toEqual([saved]);
+		await expect(repo.saveComparison({ ...draft, input: { ...draft.input, sequences: [sequence] } })).rejects.toThrow(
+			/at least 2 sequences are compared/
+		);
+		const read = readBackupFile(writeBackupFile(await repo.everything()));
+		if (!read.ok) throw new Error(JSON.stringify(read.problems));
+		const other = repository();
+		await applyImport(other.db, await planImport(other.db, read.value), other.stamp());
+		expect(await other.comparisons()).toEqual([saved]);
+		expect((await planImport(other.db, read.value)).comparisons).toEqual([]);
+		await repo.discardComparison(saved.id);
+		expect(await repo.comparisons()).toEqual([]);
+	});
 });

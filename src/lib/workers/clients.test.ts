@@ -3,7 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { describe, expect, test, vi } from 'vitest';
 import { gradesOfStart } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
-import type { ComparisonResult } from '../core/flow/verdict';
+import type { ComparisonResult } from '../core/flow/comparison.schema';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
 import { CompareClient } from './compareClient';
 import type { CompareWorker, TideWorker } from './protocol';
@@ -102,7 +102,8 @@ describe('a comparison', () => {
 					cancel: () => void (stop = true)
 				}).worker
 		);
-		const all = { ...request('a'), sequences: [], zones: [], draws: 50, seed: 1 };
+		const { working, grades } = request('a');
+		const all = { sequences: [], working, grades: [...grades], zones: [], draws: 50, seed: 1 };
 		const told: number[] = [];
 		const running = client.compare(all, (done) => told.push(done));
 		await vi.waitFor(() => expect(told.length).toBeGreaterThan(2));

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import type { ComparisonResult } from '../core/flow/verdict';
+import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
 import { Lifeline } from './lifeline';
-import type { CompareRequest, CompareWorker } from './protocol';
+import type { CompareWorker } from './protocol';
 
 const open = () => new Worker(new URL('./compare.worker.ts', import.meta.url), { type: 'module' });
 
@@ -18,8 +18,8 @@ export class CompareClient {
 	 * @returns null if it was cancelled
 	 * @throws {WorkerDied} if the worker ends before it answers
 	 */
-	async compare(request: CompareRequest, progress: (done: number) => void): Promise<ComparisonResult | null> {
-		const answer = await this.#line.ask((remote) => remote.compare(request, Comlink.proxy(progress)));
+	async compare(input: ComparisonInput, progress: (done: number) => void): Promise<ComparisonResult | null> {
+		const answer = await this.#line.ask((remote) => remote.compare(input, Comlink.proxy(progress)));
 		return answer as ComparisonResult | null;
 	}
 

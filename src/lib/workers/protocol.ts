@@ -1,8 +1,7 @@
 import type { StartGrades } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
-import type { ComparisonResult } from '../core/flow/verdict';
+import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
 import type { StepWorth } from '../core/flow/worth';
-import type { ZoneId } from '../core/atlas/zones';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
 
@@ -20,20 +19,11 @@ export interface TideWorker {
 	worth(stepId: string): StepWorth | null;
 }
 
-export interface CompareRequest {
-	/** Two or more; the first is set against each other one. */
-	readonly sequences: readonly Sequence[];
-	readonly working: Working;
-	readonly grades: StartGrades;
-	readonly zones: readonly ZoneId[];
-	readonly draws: number;
-	readonly seed: number;
-}
 export interface CompareWorker {
 	/**
 	 * @param progress told how many draws are done
 	 * @returns null if it was cancelled
 	 */
-	compare(request: CompareRequest, progress: (done: number) => void): Promise<ComparisonResult | null>;
+	compare(input: ComparisonInput, progress: (done: number) => void): Promise<ComparisonResult | null>;
 	cancel(): void;
 }

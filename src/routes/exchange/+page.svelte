@@ -151,7 +151,13 @@
 			</div>
 		{/if}
 		{#if plan}<div class="mt-3">
-				<ImportPreview records={plan.records} kept={plan.kept.length} onapply={apply} oncancel={() => (plan = null)} />
+				<ImportPreview
+					records={plan.records}
+					kept={plan.kept.length}
+					comparisons={plan.comparisons.length}
+					onapply={apply}
+					oncancel={() => (plan = null)}
+				/>
 			</div>{/if}
 		<h2 class="border-hair mt-10 border-b pb-1 text-[15px] font-semibold">All away</h2>
 		<div class="flex items-center gap-4 py-3">

@@ -31,8 +31,8 @@ export interface PairedFigures {
 	readonly parameters: Readonly<Record<FlowParameterName, Float64Array>>;
 }
 
-/** Most draws of one comparison. */
-export const MAX_DRAWS = 10_000;
+/** Most draws of one comparison, as the schema of comparisons has it. */
+const MAX_DRAWS = 10_000;
 
 /**
  * Runs programmes over many faces that could be, all programmes on the same face each time. Work is done draw by

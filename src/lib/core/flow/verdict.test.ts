@@ -9,7 +9,8 @@ import { faceNetwork } from './network';
 import { PairedRun, type PairedFigures } from './paired';
 import { FLOW_PARAMETER_NAMES } from './parameterTable';
 import { underSchool, VARIANT_IDS, variantOf } from './variants';
-import { fallOf, resultOf, toFivePercent, verdictOf, type Verdict } from './verdict';
+import type { Verdict } from './comparison.schema';
+import { fallOf, resultOf, toFivePercent, verdictOf } from './verdict';
 import { hangsOnWords, shareWords, verdictWords } from './words';
 
 /** Figures written by hand: two programmes, four draws. */

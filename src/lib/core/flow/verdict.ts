@@ -1,7 +1,8 @@
 import { quantileSorted, sampleRankCorrelation } from 'simple-statistics';
 import { MEASURE_IDS, type MeasureId } from './measures';
 import type { PairedFigures } from './paired';
-import { FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
+import type { ComparisonResult, Spread, Verdict } from './comparison.schema';
+import { FLOW_PARAMETER_NAMES } from './parameterTable';
 
 /** A median difference below this share of the fluid at the start is no practical difference. */
 export const PRACTICAL_SHARE = 0.01;
@@ -9,32 +10,6 @@ export const PRACTICAL_SHARE = 0.01;
 export const NOISE_RHO = 0.06;
 const TELLING_RHO = 0.15;
 const MOST_TELLING = 5;
-
-/** Middle and spread of a difference over the draws. */
-export interface Spread {
-	readonly median: number;
-	readonly p5: number;
-	readonly p95: number;
-}
-export interface HangsOn {
-	readonly parameter: FlowParameterName;
-	/** Rank correlation of the difference with the parameter, -1..1: with which sign, and how closely, it goes along. */
-	readonly rho: number;
-}
-
-/** What the draws say of two sequences by one measure: the first against the second. */
-export interface Verdict {
-	readonly measure: MeasureId;
-	/** Share of the draws in which the first leaves less, 0..1, as counted. */
-	readonly share: number;
-	/** Of that, the share that is shown: rounded to 5 %. */
-	readonly shownPercent: number;
-	/** How much less the first leaves: ml, and as a share of all fluid at the start. */
-	readonly ml: Spread;
-	readonly ofStart: Spread;
-	readonly practical: boolean;
-	readonly hangsOn: readonly HangsOn[];
-}
 
 function spreadOf(values: Float64Array): Spread {
 	const sorted = [...values].sort((a, b) => a - b);
@@ -45,7 +20,7 @@ function spreadOf(values: Float64Array): Spread {
 /** Per cent in steps of five: from seed to seed shares near 80 % move by about three points. */
 export const toFivePercent = (share: number): number => Math.round(share * 20) * 5;
 
-function hangsOn(figures: PairedFigures, difference: Float64Array): HangsOn[] {
+function hangsOn(figures: PairedFigures, difference: Float64Array): Verdict['hangsOn'] {
 	if (difference.length < 20 || difference.every((x) => x === difference[0])) return [];
 	const values = [...difference];
 	return FLOW_PARAMETER_NAMES.map((parameter) => ({
@@ -82,16 +57,7 @@ export function verdictOf(figures: PairedFigures, measure: MeasureId, first: num
 export const fallOf = (figures: PairedFigures, measure: MeasureId, index: number): Spread =>
 	spreadOf(figures.fallMl[measure][index]!);
 
-/** All figures of a run that are worth keeping: of each programme its fall, of each later one its verdict against the first. */
-export interface ComparisonResult {
-	readonly draws: number;
-	readonly falls: Readonly<Record<MeasureId, readonly Spread[]>>;
-	/** Of each measure, the first sequence against each other one. */
-	readonly verdicts: Readonly<Record<MeasureId, readonly Verdict[]>>;
-	/** Differences of the draws as shares of the start, in twentieths of their order: for a chart. */
-	readonly startMl: Spread;
-}
-
+/** All figures of a run that are worth keeping: of each programme its fall, of each later one the first against it. */
 export function resultOf(figures: PairedFigures): ComparisonResult {
 	const count = figures.fallMl.all.length;
 	const others = Array.from({ length: count - 1 }, (_, i) => i + 1);

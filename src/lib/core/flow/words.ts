@@ -5,7 +5,7 @@ import type { MeasureId } from './measures';
 import { faceNetwork } from './network';
 import { FLOW_PARAMETERS } from './parameterTable';
 import { WORTH_A_WORD_ML, type TideMark } from './tide';
-import type { Verdict } from './verdict';
+import type { Verdict } from './comparison.schema';
 import type { Effect, StepWorth } from './worth';
 
 /** Said wherever a figure of the model stands. */

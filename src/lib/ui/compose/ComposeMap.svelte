@@ -108,7 +108,12 @@
 		);
 </script>
 
-<section class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0" aria-label="Map" data-tour="map" bind:clientWidth={room}>
+<section
+	class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0"
+	aria-label="Map"
+	data-tour="map"
+	bind:clientWidth={room}
+>
 	<div class="absolute inset-x-3 top-2.5 z-10 flex items-start justify-between">
 		<Segmented
 			vertical

@@ -9,17 +9,18 @@
 		records: readonly Row[];
 		/** Kept versions and things of the bin that would come along. */
 		kept?: number;
+		comparisons?: number;
 		onapply: () => void;
 		oncancel: () => void;
 	}
-	let { records, kept = 0, onapply, oncancel }: Props = $props();
+	let { records, kept = 0, comparisons = 0, onapply, oncancel }: Props = $props();
 	const FATES = [
 		{ fate: 'added', words: 'new here' },
 		{ fate: 'changed', words: 'replace what is here; the present version is kept beside' },
 		{ fate: 'skipped', words: 'the same as here' }
 	] as const;
 	const of = (fate: Row['fate']) => records.filter((r) => r.fate === fate);
-	const worth = $derived(kept > 0 || records.some((r) => r.fate !== 'skipped'));
+	const worth = $derived(kept + comparisons > 0 || records.some((r) => r.fate !== 'skipped'));
 </script>
 
 <section class="border-edge bg-sheet rounded-xl border p-4" aria-label="What the file would do">
@@ -38,6 +39,10 @@
 			</details>
 		{/if}
 	{/each}
+	{#if comparisons}<p class="border-hair border-t py-1.5">
+			<b>{comparisons} {comparisons === 1 ? 'comparison' : 'comparisons'}</b>
+			<span class="text-ink2">by the model that {comparisons === 1 ? 'is' : 'are'} not here yet</span>
+		</p>{/if}
 	{#if kept}<p class="border-hair border-t py-1.5">
 			<b>{kept} kept</b> <span class="text-ink2">versions and removed sequences that are not here yet</span>
 		</p>{/if}

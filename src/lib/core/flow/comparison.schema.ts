@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { ZONE_IDS, type ZoneId } from '../atlas/zones';
+import { IdSchema, TitleSchema } from '../sequence/common.schema';
+import { SequenceSchema } from '../sequence/sequence.schema';
+import { WorkingSchema } from '../working/working.schema';
+import { MEASURE_IDS, type MeasureId } from './measures';
+import { FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
+
+/** Sequences in one comparison, and zones that can be chosen for it. */
+export const MIN_COMPARED = 2;
+export const MAX_COMPARED = 6;
+/** Most draws of one comparison. */
+export const MAX_DRAWS = 10_000;
+/** Zones of the face network: 34 a side. */
+const ZONE_COUNT = 2 * ZONE_IDS.length;
+
+/** Middle and spread of a figure over the draws. */
+export const SpreadSchema = z.strictObject({ median: z.number(), p5: z.number(), p95: z.number() });
+
+const MeasureSchema = z.enum(MEASURE_IDS as [MeasureId, ...MeasureId[]]);
+
+/** What the draws say of two sequences by one measure: the first against another one. */
+export const VerdictSchema = z.strictObject({
+	measure: MeasureSchema,
+	/** Share of the draws in which the first leaves less, as counted. */
+	share: z.number().min(0).max(1),
+	/** The share that is shown: per cent, rounded to 5. */
+	shownPercent: z.int().min(0).max(100),
+	/** How much less the first leaves: ml, and as a share of all fluid at the start. */
+	ml: SpreadSchema,
+	ofStart: SpreadSchema,
+	/** Whether the middle of the difference is of practical size. */
+	practical: z.boolean(),
+	/** Parameters with which the difference goes along, and how closely: rank correlation, -1..1. */
+	hangsOn: z.array(
+		z.strictObject({
+			parameter: z.enum(FLOW_PARAMETER_NAMES as [FlowParameterName, ...FlowParameterName[]]),
+			rho: z.number().min(-1).max(1)
+		})
+	)
+});
+
+const byMeasure = <T extends z.ZodType>(schema: T) =>
+	z.strictObject(Object.fromEntries(MEASURE_IDS.map((m) => [m, schema])) as Record<MeasureId, T>);
+
+/** All figures of a comparison that are worth keeping. */
+export const ComparisonResultSchema = z.strictObject({
+	draws: z.int().min(1).max(MAX_DRAWS),
+	/** Fluid of the whole network at the start, ml. */
+	startMl: SpreadSchema,
+	/** Of each measure how much each sequence takes away, ml. */
+	falls: byMeasure(z.array(SpreadSchema)),
+	/** Of each measure the first sequence against each other one. */
+	verdicts: byMeasure(z.array(VerdictSchema))
+});
+
+/** What is asked: everything that the figures depend on. */
+export const ComparisonInputSchema = z.strictObject({
+	sequences: z
+		.array(SequenceSchema)
+		.min(MIN_COMPARED, `at least ${MIN_COMPARED} sequences are compared: add one`)
+		.max(MAX_COMPARED, `at most ${MAX_COMPARED} sequences are compared: take one out`),
+	working: WorkingSchema,
+	/** Puffiness grade of each zone at the start, the left side first, in the order of the atlas. */
+	grades: z
+		.array(z.number().min(0).max(4))
+		.length(ZONE_COUNT, `one grade for each of the ${ZONE_COUNT} zones is needed`),
+	zones: z.array(z.enum(ZONE_IDS as [ZoneId, ...ZoneId[]])).max(ZONE_IDS.length),
+	draws: z.int().min(1).max(MAX_DRAWS),
+	seed: z.int().min(0).max(4_294_967_295)
+});
+
+/** A comparison that was saved: question, answer, and the version of the core that gave it. */
+export const ComparisonSchema = z.strictObject({
+	id: IdSchema,
+	revision: z.int().min(0),
+	updatedAt: z.iso.datetime(),
+	title: TitleSchema,
+	core: z.string().max(40),
+	/** The start in words. */
+	start: z.string().max(200),
+	input: ComparisonInputSchema,
+	result: ComparisonResultSchema
+});
+
+export type Spread = z.infer<typeof SpreadSchema>;
+export type Verdict = z.infer<typeof VerdictSchema>;
+export type ComparisonResult = z.infer<typeof ComparisonResultSchema>;
+export type ComparisonInput = z.infer<typeof ComparisonInputSchema>;
+export type Comparison = z.infer<typeof ComparisonSchema>;
