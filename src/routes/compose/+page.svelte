@@ -70,6 +70,7 @@
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Sequences</h1>
+		{#if ticked.length > 1}<a class="btn" href="/compose/tide?ids={ticked.join()}">Compare their tide</a>{/if}
 		{#if ticked.length === 2}<a class="btn" href="/compose/compare?a={ticked[0]}&b={ticked[1]}">Compare the two</a>
 		{:else if ticked.length}<span class="text-ink2 text-xs">Tick a second one to compare.</span>{/if}
 		<button type="button" class="btn btn-primary" onclick={begin}><Plus size={15} />New sequence</button>

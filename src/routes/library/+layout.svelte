@@ -12,7 +12,8 @@
 		{ href: '/library/compare', label: 'Two schools' },
 		{ href: '/library/rules', label: 'Rules' },
 		{ href: '/library/media', label: 'Media' },
-		{ href: '/library/notation', label: 'Notation' }
+		{ href: '/library/notation', label: 'Notation' },
+		{ href: '/library/model', label: 'The tide' }
 	];
 	const here = (href: string) => page.url.pathname === href;
 </script>

@@ -39,6 +39,7 @@
 
 	let view = $state<View>('front');
 	let room = $state(316);
+	let tall = $state(420);
 	/** Where one looks: as the user wishes, else down to the chest when the step lies there. */
 	let lookWish = $state<LookAt | null>(null);
 	const TRUNK = ['decollete', 'shoulder', 'axilla', 'n:axillary'];
@@ -112,7 +113,7 @@
 	class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0"
 	aria-label="Map"
 	data-tour="map"
-	bind:clientWidth={room}
+	bind:clientWidth={room} bind:clientHeight={tall}
 >
 	<div class="absolute inset-x-3 top-2.5 z-10 flex items-start justify-between">
 		<Segmented
@@ -169,7 +170,7 @@
 		{#each SIDES as side (side)}
 			<div class="pointer-events-none absolute bottom-[60px] w-[112px] text-[11px] {side === left ? 'left-3' : 'right-3'}">
 				<b class="text-ink block text-xs">Client’s {side}</b>
-				{#each readoutOf(tints, side) as row (row.zone)}
+				{#each tall < 390 ? [] : readoutOf(tints, side) as row (row.zone)}
 					<span class="text-ink2 flex justify-between gap-1 leading-[15px]"
 						><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span></span
 					>

@@ -179,6 +179,7 @@
 		<parts.TideStrip
 			state={tide}
 			cursorSeconds={draft.cursorSeconds}
+			sequenceId={draft.sequence.id}
 			{when}
 			all={allWaters}
 			more={hasMore}

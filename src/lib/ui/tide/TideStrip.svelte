@@ -9,6 +9,8 @@
 	interface Props {
 		state: TideState;
 		cursorSeconds: number;
+		/** The sequence, to set it against others. */
+		sequenceId: string;
 		/** When the client was felt, in words. */
 		when: string;
 		/** Zones whose ribbons are shown, and whether more could be. */
@@ -16,7 +18,7 @@
 		more: boolean;
 		onall: () => void;
 	}
-	let { state, cursorSeconds, when, all, more, onall }: Props = $props();
+	let { state, cursorSeconds, sequenceId, when, all, more, onall }: Props = $props();
 </script>
 
 <div class="bg-sea flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
@@ -35,6 +37,7 @@
 			onchange={(s: TideStart) => state.choose(s)}
 			class="min-h-6 py-0 text-[11.5px]"
 		/>
+		<a class="dotted whitespace-nowrap" href="/compose/tide?ids={sequenceId}">Compare</a>
 		<a class="dotted whitespace-nowrap" href="/library/model" title={MODEL_SAYS}>What this is</a>
 	</span>
 </div>

@@ -48,6 +48,7 @@
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Two sequences side by side</h1>
+		{#if first && second}<a class="btn" href="/compose/tide?ids={first.id},{second.id}">Compare their tide</a>{/if}
 		<a class="btn" href="/compose">All sequences</a>
 	</div>
 	{#if comparison && first && second}

@@ -1,0 +1,209 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { page } from '$app/state';
+	import { labelOf } from '$lib/core/atlas/places';
+	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
+	import { ComparisonInputSchema, type Comparison } from '$lib/core/flow/comparison.schema';
+	import { MEASURE_IDS } from '$lib/core/flow/measures';
+	import { gradesOfLook, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
+	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
+	import { SCHOOLS } from '$lib/core/school/schools';
+	import { isDeepEqual } from '$lib/core/sequence/deepEqual';
+	import { CORE_VERSION } from '$lib/core/version';
+	import { useApp } from '$lib/state/app.svelte';
+	import { ComparisonRun } from '$lib/state/comparisonRun.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Select from '$lib/ui/controls/Select.svelte';
+	import { entriesOf, sequenceOfEntry, type Entry } from '$lib/ui/tideCompare/entries';
+	import EntryList from '$lib/ui/tideCompare/EntryList.svelte';
+	import MeasureResult from '$lib/ui/tideCompare/MeasureResult.svelte';
+	import SavedComparisons from '$lib/ui/tideCompare/SavedComparisons.svelte';
+
+	const app = useApp();
+	const newKey = () => crypto.randomUUID();
+	const stored = liveRows(
+		() => null,
+		() => app.repo.sequences(),
+		[]
+	);
+	const saved = liveRows(
+		() => null,
+		() => app.repo.comparisons(),
+		[]
+	);
+	const sessions = liveRows(
+		() => app.settings?.currentClientId ?? null,
+		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
+		[]
+	);
+	const look = $derived(sessions.current.at(-1)?.before ?? null);
+	const asked = $derived((page.url.searchParams.get('ids') ?? '').split(',').filter((id) => stored.current.some((s) => s.id === id)));
+
+	let wish = $state.raw<readonly Entry[] | null>(null);
+	const first = $derived(entriesOf(asked.length ? asked : stored.current.slice(0, 2).map((s) => s.id), newKey));
+	const entries = $derived(wish ?? first);
+	let startWish = $state<StartId | 'felt' | null>(null);
+	const start = $derived(startWish ?? (hasPuffiness(look) ? 'felt' : 'morning'));
+	let zone = $state<ZoneId | 'none'>('none');
+	let draws = $state(1000);
+	let seed = $state(1);
+	let refusal = $state('');
+	let repeated = $state<Record<string, string>>({});
+	let savedNow = $state(false);
+
+	const run = new ComparisonRun();
+	onMount(() => () => run.close());
+	const starts = $derived([
+		...(hasPuffiness(look) ? [{ value: 'felt' as const, label: 'As the client was felt last' }] : []),
+		...START_IDS.map((value) => ({ value, label: STARTS[value].label }))
+	]);
+	const startWords = $derived(starts.find((s) => s.value === start)!.label);
+	const titles = $derived(run.input?.sequences.map((s) => s.title) ?? []);
+	const measures = $derived(MEASURE_IDS.filter((m) => m !== 'zones' || run.input?.zones.length));
+
+	function compare() {
+		refusal = '';
+		savedNow = false;
+		const { working } = app.context;
+		try {
+			const sequences = entries.flatMap((e) => {
+				const known = stored.current.find((s) => s.id === e.sequenceId)?.sequence;
+				return known ? [sequenceOfEntry(e, known, SCHOOLS, working)] : [];
+			});
+			const asked = ComparisonInputSchema.safeParse({
+				sequences,
+				working,
+				grades: start === 'felt' && look ? gradesOfLook(look) : gradesOfStart(start === 'felt' ? 'morning' : start),
+				zones: zone === 'none' ? [] : [zone],
+				draws,
+				seed
+			});
+			if (!asked.success) {
+				const issue = asked.error.issues[0]!;
+				refusal = `${String(issue.path[0] ?? 'input')}: ${issue.message}`;
+			} else void run.run(asked.data);
+		} catch (error) {
+			refusal = error instanceof Error ? error.message : String(error);
+		}
+	}
+	async function save() {
+		if (!run.input || !run.result) return;
+		const kept = { core: CORE_VERSION, title: titles.join(' · ').slice(0, 200), start: startWords, input: run.input, result: run.result };
+		savedNow = (await app.run(() => app.repo.saveComparison(kept))) !== undefined;
+	}
+	async function repeat(c: Comparison) {
+		const result = await run.run(c.input);
+		if (!result) return;
+		repeated[c.id] = isDeepEqual(result, c.result)
+			? 'Repeated: the same figures, to the last digit.'
+			: `Repeated: the figures differ. They were made by core ${c.core}, this is ${CORE_VERSION}.`;
+	}
+</script>
+
+<svelte:head><title>Compare the tide · Soft Tide</title></svelte:head>
+<div class="grid min-h-0 flex-1 lg:grid-cols-[330px_minmax(0,1fr)]">
+	<section class="border-hair overflow-y-auto px-4 pb-6 lg:border-r" aria-label="What is compared">
+		<div class="flex flex-wrap items-baseline justify-between gap-2 py-3">
+			<h1 class="text-xl font-[520]">Which leaves less?</h1>
+			<a class="dotted text-xs" href="/compose">All sequences</a>
+		</div>
+		{#if stored.current.length}
+			<EntryList
+				{entries}
+				sequences={stored.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
+				schools={SCHOOLS}
+				{newKey}
+				onchange={(e) => (wish = e)}
+			/>
+			<dl class="mt-3 grid grid-cols-[70px_minmax(0,1fr)] items-center gap-y-1.5 text-xs">
+				<dt>Start</dt>
+				<dd><Select label="The face at the start" value={start} options={starts} onchange={(s: StartId | 'felt') => (startWish = s)} /></dd>
+				<dt>Also in</dt>
+				<dd>
+					<Select
+						label="A zone of its own"
+						value={zone}
+						options={[{ value: 'none', label: 'No zone of its own' }, ...ZONE_IDS.map((value) => ({ value, label: labelOf(value) }))]}
+						onchange={(z: ZoneId | 'none') => (zone = z)}
+					/>
+				</dd>
+				<dt>Faces</dt>
+				<dd class="flex items-center gap-2">
+					<input class="field w-24" type="number" min="1" max="10000" aria-label="Modelled faces" bind:value={draws} />
+					<label class="flex items-center gap-1.5"
+						>seed <input class="field w-24" type="number" min="0" aria-label="Seed of the draws" bind:value={seed} /></label
+					>
+				</dd>
+			</dl>
+			<div class="mt-3 flex items-center gap-2">
+				{#if run.running}
+					<button type="button" class="btn" onclick={() => run.cancel()}>Cancel</button>
+					<progress class="tide h-2 flex-1" max={run.draws} value={run.done} aria-label="Faces that are done"></progress>
+					<span class="text-ink2 w-20 text-right text-xs" role="status">{run.done} of {run.draws}</span>
+				{:else}
+					<button type="button" class="btn btn-primary" onclick={compare}>Run them over {draws || 0} faces</button>
+				{/if}
+			</div>
+			{#if refusal || run.trouble}<p class="text-flag pt-2 text-xs" role="alert">{refusal || run.trouble}</p>{/if}
+			<SavedComparisons
+				saved={saved.current}
+				busy={run.running}
+				{repeated}
+				onshow={(c) => run.show(c.input, c.result)}
+				onrepeat={repeat}
+				ondiscard={(id) => app.run(() => app.repo.discardComparison(id))}
+			/>
+		{:else if stored.loaded}<p class="text-ink2 py-4">
+				There is no sequence yet. <a class="dotted" href="/compose">Make one</a> first.
+			</p>{/if}
+	</section>
+	<section class="min-w-0 overflow-y-auto px-5 pb-8" aria-label="Answer" aria-live="polite">
+		{#if run.result && run.input}
+			<div class="flex flex-wrap items-center gap-3 py-3">
+				<p class="text-ink2 min-w-[260px] flex-1 text-xs leading-4">
+					{#each titles as title, i (i)}<span class="pr-3"><b class="text-ink">{'ABCDEF'[i]}</b> {title}</span>{/each}
+					<br />{run.result.draws.toLocaleString('en')} modelled faces, seed {run.input.seed}, about {run.result.startMl.median.toFixed(1)} ml
+					at the start, looked at ten minutes after the end of the longer one. The figures hold for these paces.
+				</p>
+				<button type="button" class="btn" disabled={savedNow} onclick={save}>{savedNow ? 'Saved' : 'Save this comparison'}</button>
+			</div>
+			{#each measures as measure (measure)}
+				<MeasureResult result={run.result} {measure} {titles} zones={run.input.zones.map((z) => labelOf(z).toLowerCase()).join(', ')} />
+			{/each}
+			<p class="text-ink2 border-hair border-t pt-2 text-xs leading-4">
+				{SHARE_SAYS} The measure decides: fluid that left the face may wait in node groups or in the neck. {MODEL_SAYS}
+				<a class="dotted" href="/library/model">What this is</a>
+			</p>
+		{:else}
+			<div class="flex h-full min-h-[300px] flex-col items-center justify-center gap-3 text-center">
+				<svg width="220" height="110" viewBox="0 0 220 110" aria-hidden="true">
+					{#each [0, 1, 2, 3, 4, 5, 6] as i (i)}
+						<ellipse
+							cx={22 + 29 * i}
+							cy={54 + 8 * Math.sin(i * 1.3)}
+							rx="12"
+							ry="16"
+							fill="var(--sheet)"
+							stroke="var(--coast)"
+							stroke-width="1.3"
+						/>
+						<path d="M{15 + 29 * i} {60 + 8 * Math.sin(i * 1.3)}q3.5 -3 7 0t7 0" fill="none" stroke="var(--drain)" stroke-width="1.6" />
+					{/each}
+				</svg>
+				<p class="text-ink2 max-w-[420px] leading-5">
+					Both are run over many faces that could be, the same faces for each: other capacities, other half-lives, other ways of the fluid.
+					What comes of it says how sure the model is of itself, not what will happen to a client.
+				</p>
+			</div>
+		{/if}
+	</section>
+</div>
+
+<style>
+	dt {
+		color: var(--ink3);
+	}
+	.tide {
+		accent-color: var(--drain);
+	}
+</style>
