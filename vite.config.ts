@@ -1,9 +1,10 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { flowWorkerPlugin } from './scripts/flowWorkerPlugin.ts';
 
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit()],
+	plugins: [flowWorkerPlugin(), tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	environments: {
 		client: {

@@ -2,23 +2,10 @@ import { ZONES } from '../core/atlas/zones';
 import { checkAnswer, type CheckAnswer } from '../core/rules/answer';
 import { WorkingSchema } from '../core/working/working.schema';
 import { problemsOf } from '../formats/problem';
-import { MAX_SEQUENCE_BYTES, readJson } from '../formats/readJson';
+import { readJson } from '../formats/readJson';
 import { checkSequenceObject } from '../formats/sequenceFile';
+import { bodyOf } from './body';
 import { problemResponse } from './problemDetails';
-
-const tooLarge = () =>
-	problemResponse(413, 'Body too large', `At most ${MAX_SEQUENCE_BYTES} bytes are read. Send a smaller sequence.`);
-
-async function bodyOf(request: Request): Promise<string | Response> {
-	if (Number(request.headers.get('content-length') ?? 0) > MAX_SEQUENCE_BYTES) return tooLarge();
-	try {
-		const text = await request.text();
-		return new TextEncoder().encode(text).byteLength > MAX_SEQUENCE_BYTES ? tooLarge() : text;
-	} catch {
-		// The server under us stops reading at its own limit.
-		return tooLarge();
-	}
-}
 
 /** Timing, balance and findings of a sequence file; `{ sequence, working }` gives other working values with it. */
 export async function answerCheck(request: Request): Promise<CheckAnswer | Response> {

@@ -1,0 +1,35 @@
+import { build, type Plugin } from 'vite';
+
+const NAME = 'virtual:flow-worker';
+const ENTRY = new URL('../src/lib/server/flowWorker.ts', import.meta.url).pathname;
+
+/**
+ * The thread of the server's pool as one piece of text: whoever imports `virtual:flow-worker` gets its code and opens a
+ * thread from it, in development and in the built server alike, whatever the paths are there.
+ */
+export function flowWorkerPlugin(): Plugin {
+	return {
+		name: 'soft-tide-flow-worker',
+		resolveId: (id) => (id === NAME ? `\0${NAME}` : null),
+		async load(id) {
+			if (id !== `\0${NAME}`) return null;
+			const made = await build({
+				configFile: false,
+				publicDir: false,
+				logLevel: 'error',
+				ssr: { noExternal: true },
+				build: {
+					target: 'node20',
+					ssr: ENTRY,
+					write: false,
+					minify: true,
+					rolldownOptions: { output: { format: 'cjs', codeSplitting: false } }
+				}
+			});
+			const [first] = Array.isArray(made) ? made : [made];
+			const chunk = first && 'output' in first ? first.output.find((o) => o.type === 'chunk') : undefined;
+			if (!chunk || chunk.type !== 'chunk') throw new Error(`nothing was built from ${ENTRY}`);
+			return `export default ${JSON.stringify(chunk.code)};`;
+		}
+	};
+}

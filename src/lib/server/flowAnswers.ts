@@ -1,0 +1,93 @@
+import { ZONES } from '../core/atlas/zones';
+import { planOfSequence } from '../core/flow/compile';
+import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
+import { faceNetwork } from '../core/flow/network';
+import { PairedRun } from '../core/flow/paired';
+import type { FlowParameters } from '../core/flow/parameterTable';
+import { tideOf, type TideMark } from '../core/flow/tide';
+import { resultOf } from '../core/flow/verdict';
+import { leftOutWords, markWords, MODEL_SAYS, SHARE_SAYS } from '../core/flow/words';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import { CORE_VERSION } from '../core/version';
+import type { Working } from '../core/working/working.schema';
+
+export interface SimulateInput {
+	readonly sequence: Sequence;
+	readonly working: Working;
+	readonly grades: readonly number[];
+	readonly parameters: FlowParameters;
+}
+/** A run as the server tells it: rows of looks at the state, and what happened. */
+export interface SimulateAnswer {
+	readonly core: string;
+	readonly says: string;
+	/** Names of the columns of `grades`, and of `fill` and `open`. */
+	readonly zones: readonly string[];
+	readonly nodes: readonly string[];
+	readonly times: readonly number[];
+	/** Modelled puffiness grade; content of node groups as a share; openness above rest, 0..1. */
+	readonly grades: readonly number[][];
+	readonly fill: readonly number[][];
+	readonly open: readonly number[][];
+	/** Rows of face, neck and chest, node groups, returned; ml. */
+	readonly balance: readonly number[][];
+	readonly startMl: number;
+	readonly filteredMl: number;
+	readonly reliefMl: number;
+	readonly lastingReliefMl: number;
+	readonly marks: readonly (Omit<TideMark, 'place'> & { readonly place: string; readonly words: string })[];
+	readonly leftOut: readonly { readonly stepId: string; readonly reason: string; readonly words: string }[];
+}
+
+const rowsOf = (table: ArrayLike<number>, width: number): number[][] =>
+	Array.from({ length: table.length / width }, (_, row) =>
+		Array.from({ length: width }, (__, column) => table[row * width + column]!)
+	);
+
+/** Runs one sequence. @throws {RangeError} as `tideOf` */
+export function answerSimulate({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
+	const { ids, zoneCount, nodeCount } = faceNetwork();
+	const tide = tideOf(planOfSequence(sequence, { atlas: ZONES, working }), grades, parameters);
+	return {
+		core: CORE_VERSION,
+		says: MODEL_SAYS,
+		zones: ids.slice(0, zoneCount),
+		nodes: ids.slice(zoneCount),
+		times: [...tide.times],
+		grades: rowsOf(tide.grades, zoneCount),
+		fill: rowsOf(tide.fill, nodeCount),
+		open: rowsOf(tide.open, nodeCount),
+		balance: rowsOf(tide.balance, tide.balance.length / tide.times.length),
+		startMl: tide.startMl,
+		filteredMl: tide.filteredMl,
+		reliefMl: tide.reliefMl,
+		lastingReliefMl: tide.lastingReliefMl,
+		marks: tide.marks.map((m) => ({ ...m, place: ids[m.place]!, words: markWords(m) })),
+		leftOut: tide.leftOut.map((l) => ({ stepId: l.stepId, reason: l.reason, words: leftOutWords(l) }))
+	};
+}
+
+export interface CompareAnswer {
+	readonly core: string;
+	readonly says: string;
+	readonly titles: readonly string[];
+	readonly seed: number;
+	readonly result: ComparisonResult;
+}
+
+/** Runs sequences over many draws. */
+export function answerCompare(input: ComparisonInput): CompareAnswer {
+	const context = { atlas: ZONES, working: input.working };
+	const run = new PairedRun({
+		...input,
+		programmes: input.sequences.map((s) => planOfSequence(s, context).programme)
+	});
+	run.advance(input.draws);
+	return {
+		core: CORE_VERSION,
+		says: SHARE_SAYS,
+		titles: input.sequences.map((s) => s.title),
+		seed: input.seed,
+		result: resultOf(run.figures)
+	};
+}
