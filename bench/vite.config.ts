@@ -1,13 +1,15 @@
 import { defineConfig } from 'vite';
 
-/** Bundles the bench for plain Node, so that it measures the core and not a loader. */
+const name = process.env.SOFT_TIDE_BENCH ?? 'core';
+
+/** Bundles a bench for plain Node, so that it measures the core and not a loader. */
 export default defineConfig({
 	publicDir: false,
 	build: {
 		target: 'node20',
 		outDir: '.soft-tide',
 		emptyOutDir: false,
-		ssr: 'bench/core.bench.ts',
-		rolldownOptions: { output: { entryFileNames: 'bench.mjs', codeSplitting: false } }
+		ssr: `bench/${name}.bench.ts`,
+		rolldownOptions: { output: { entryFileNames: `${name}.bench.mjs`, codeSplitting: false } }
 	}
 });

@@ -1,7 +1,11 @@
-// Measures the core against its budgets; the figures go into docs/performance.md.
+// Measures the core and the flow model against their budgets; the figures go into docs/performance.md.
 import { bin, installPackages, root, run } from './setup.mjs';
 
 installPackages();
-const out = `${root}.soft-tide/bench.mjs`;
-const bundled = run(bin('vite'), ['build', '--config', 'bench/vite.config.ts', '--logLevel', 'error']);
-process.exit(bundled || run(process.execPath, [out]));
+for (const name of process.argv[2] ? [process.argv[2]] : ['core', 'flow']) {
+	process.env.SOFT_TIDE_BENCH = name;
+	const code =
+		run(bin('vite'), ['build', '--config', 'bench/vite.config.ts', '--logLevel', 'error']) ||
+		run(process.execPath, [`${root}.soft-tide/${name}.bench.mjs`]);
+	if (code) process.exit(code);
+}

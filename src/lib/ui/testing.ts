@@ -1,4 +1,5 @@
 import { flushSync, mount, unmount, type Component } from 'svelte';
+import TestPage from './TestPage.svelte';
 
 /** Helpers for component tests only: mounting into the page, reading it, and keys. */
 let open: Record<string, unknown>[] = [];
@@ -10,6 +11,10 @@ export function show(component: Component<never>, props: Record<string, unknown>
 	flushSync();
 	return target;
 }
+
+/** The same on a page: with what tooltips need. */
+export const showOnPage = (component: Component<never>, props: Record<string, unknown>): HTMLElement =>
+	show(TestPage as unknown as Component<never>, { component, props });
 
 /** Takes everything off the page again; to be called after each test. */
 export function clear(): void {

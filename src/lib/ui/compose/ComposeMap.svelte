@@ -113,7 +113,8 @@
 	class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0"
 	aria-label="Map"
 	data-tour="map"
-	bind:clientWidth={room} bind:clientHeight={tall}
+	bind:clientWidth={room}
+	bind:clientHeight={tall}
 >
 	<div class="absolute inset-x-3 top-2.5 z-10 flex items-start justify-between">
 		<Segmented

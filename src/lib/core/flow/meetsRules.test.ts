@@ -1,0 +1,50 @@
+import { describe, expect, test } from 'vitest';
+import { judge } from '../rules/judge';
+import { CONTEXT, pump, sequenceOf, step } from '../testing';
+import { planOfSequence } from './compile';
+import { modelOnFinding, onlyTheModel } from './meetsRules';
+import { gradesOfStart } from './starts';
+import { tideOf, type TideMark } from './tide';
+
+const mark = (kind: TideMark['kind'], stepId: string, ml: number): TideMark => ({
+	kind,
+	stepId,
+	place: 0,
+	ml,
+	atSeconds: 1
+});
+
+describe('what the model says to a finding', () => {
+	test('its amount and where, summed over the steps; why it sees nothing; nothing to rules it does not know', () => {
+		const tide = { marks: [mark('stranded', 'a', 0.4), mark('stranded', 'b', 0.2), mark('dammed', 'c', 0.3)] };
+		const say = (ruleId: string, ...stepIds: string[]) => modelOnFinding(tide, { ruleId, stepIds });
+		expect(say('stranded', 'a')).toBe(
+			'In the model 0.4 ml is set down in the left middle of the forehead and never carried on.'
+		);
+		expect(say('stranded', 'a', 'b')).toContain(', 0.6 ml in 2 places.');
+		expect(say('receiver-closed', 'c')).toContain('0.3 ml would not go into');
+		expect(say('receiver-closed', 'a')).toMatch(/^The model sees none of it: a node group at rest is open a little/);
+		expect(say('opening-missing', 'x')).toMatch(/none of it/);
+		expect(say('uneven-sides', 'a')).toBeNull();
+		expect(say('stranded')).toBeNull();
+	});
+	test('what only the model sees is told with the reason; what a rule says too is not told twice', () => {
+		const tide = { marks: [mark('stranded', 'a', 0.4), mark('dammed', 'a', 0.3), mark('dammed', 'b', 0.2)] };
+		const only = onlyTheModel(tide, [
+			{ ruleId: 'stranded', stepIds: ['a'] },
+			{ ruleId: 'outlet-closed', stepIds: ['b'] }
+		]);
+		expect(only.map((o) => [o.mark.kind, o.mark.stepId])).toEqual([['dammed', 'a']]);
+		expect(only[0]!.why).toMatch(/how much room is left/);
+	});
+	test('on a real sequence rule and model speak of the same step', () => {
+		const sequence = sequenceOf([
+			pump('o', 'terminus'),
+			step('a', ['buccal', 'jawline'], { dose: { kind: 'reps', min: 9, target: 9, max: 9 } })
+		]);
+		const found = judge(sequence, CONTEXT).findings.filter((f) => f.ruleId === 'stranded');
+		const tide = tideOf(planOfSequence(sequence, CONTEXT), gradesOfStart('morning'));
+		expect(found.length).toBeGreaterThan(0);
+		expect(modelOnFinding(tide, found[0]!)).toMatch(/In the model 0\.\d ml is set down in the (left|right) jawline/);
+	});
+});
