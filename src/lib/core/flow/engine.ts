@@ -56,7 +56,16 @@ export class FlowEngine {
 	readonly #base: Float64Array;
 	readonly #start: Float64Array;
 	readonly #receive: Float64Array;
-	readonly #change: Float64Array;
+	/** What comes into each node group in a passive step, and what leaves it. */
+	readonly #into: Float64Array;
+	readonly #gone: Float64Array;
+	/** What each zone takes in during a passive step. */
+	readonly #filtered: Float64Array;
+	/** Receiver of each edge, as a number among the node groups. */
+	readonly #edgeNode: Int32Array;
+	/** Whether any zone is warm, or cold. */
+	#warmed = false;
+	#chilled = false;
 	/** The decays of the last length of a passive step. */
 	#decayFor = -1;
 	#decayOpen = 1;
@@ -86,7 +95,10 @@ export class FlowEngine {
 		this.#base = new Float64Array(zoneCount);
 		this.#start = new Float64Array(count);
 		this.#receive = new Float64Array(nodeCount);
-		this.#change = new Float64Array(count);
+		this.#into = new Float64Array(nodeCount);
+		this.#gone = new Float64Array(nodeCount);
+		this.#filtered = new Float64Array(zoneCount);
+		this.#edgeNode = network.edgeTo.map((to) => to - zoneCount);
 	}
 
 	/**
@@ -228,6 +240,7 @@ export class FlowEngine {
 		this.cold.fill(0);
 		this.tension.fill(1);
 		this.dammedAtMl.fill(0);
+		this.#warmed = this.#chilled = false;
 		this.filteredMl = this.veinMl = this.dammedMl = this.seconds = 0;
 	}
 
@@ -254,15 +267,20 @@ export class FlowEngine {
 			const at = places[m]!;
 			if (technique === 'pump') this.#pump(at, levels[m]!);
 			else if (at >= zoneCount) continue;
-			else if (technique === 'cold') this.cold[at]! += this.#p.kC * (1 - this.cold[at]!);
-			else this.#touch(at, levels[m]!, TECHNIQUE_WARMTH[technique] ?? 0);
+			else if (technique === 'cold') {
+				this.#chilled = true;
+				this.cold[at]! += this.#p.kC * (1 - this.cold[at]!);
+			} else this.#touch(at, levels[m]!, TECHNIQUE_WARMTH[technique] ?? 0);
 		}
 	}
 
 	#touch(zone: number, level: number, extra: number): void {
 		const { omega, rho, tauMin } = this.#p;
 		const warmth = Math.min(1, WARMTH[level]! + extra);
-		this.warm[zone]! += omega * warmth * (1 - this.warm[zone]!);
+		if (warmth > 0) {
+			this.#warmed = true;
+			this.warm[zone]! += omega * warmth * (1 - this.warm[zone]!);
+		}
 		this.tension[zone]! -= rho * SOFTENING[level]! * (this.tension[zone]! - tauMin);
 	}
 
@@ -320,52 +338,100 @@ export class FlowEngine {
 		this.seconds += seconds;
 	}
 
-	/** One passive step: all fluxes from the old state, then all compartments at once. */
+	/** One passive step: all fluxes from the old state, then all compartments at once. The innermost loop of everything. */
 	#passive(h: number, deep: boolean): void {
-		const { zoneCount, nodeCount, count, edgeFrom, edgeTo } = this.network;
-		const { ml, open, warm, cold, ceilingMl } = this;
-		const { beta, fX, xC, g0 } = this.#p;
+		const { zoneCount, nodeCount, edgeStart } = this.network;
+		const ml = this.ml;
+		const open = this.open;
+		const ceilingMl = this.ceilingMl;
 		const receive = this.#receive;
-		const change = this.#change;
+		const into = this.#into;
 		const rate = this.#rate;
-		for (let j = 0; j < nodeCount; j++)
-			receive[j] = h * open[j]! * (1 - ml[zoneCount + j]! / ceilingMl[zoneCount + j]!);
-		let filtered = 0;
-		for (let i = 0; i < zoneCount; i++) {
-			const room = ceilingMl[i]! - ml[i]!;
-			const warmth = warm[i]!;
-			let q = this.#base[i]!;
-			if (warmth > 0) q += (fX * this.capacityMl[i]! * warmth * room) / ceilingMl[i]!;
-			q *= h * (1 - xC * cold[i]!);
-			if (q > room) q = room;
-			filtered += q;
-			change[i] = q;
+		const node = this.#edgeNode;
+		for (let j = 0; j < nodeCount; j++) {
+			const at = zoneCount + j;
+			receive[j] = h * open[j]! * (1 - ml[at]! / ceilingMl[at]!);
+			into[j] = 0;
 		}
-		for (let i = zoneCount; i < count; i++) change[i] = 0;
-		for (let e = 0; e < edgeFrom.length; e++) {
-			const from = edgeFrom[e]!;
-			const to = edgeTo[e]!;
-			const q = rate[e]! * ml[from]! * receive[to - zoneCount]!;
-			change[from]! -= q;
-			change[to]! += q;
+		const filtered = this.#filter(h);
+		const q = this.#filtered;
+		let e = 0;
+		for (let i = 0; i < zoneCount; i++) {
+			// What a zone gives goes to node groups only, so its own new content is known at once.
+			const here = ml[i]!;
+			const end = edgeStart[i + 1]!;
+			let out = 0;
+			do {
+				const j = node[e]!;
+				const flux = rate[e]! * here * receive[j]!;
+				out += flux;
+				into[j]! += flux;
+			} while (++e < end);
+			ml[i] = here + (q[i]! - out);
 		}
 		let vein = 0;
-		const breath = deep ? h * beta : h;
+		const gone = this.#gone;
+		const outlets = this.#vein;
+		const breath = deep ? h * this.#p.beta : h;
 		for (let j = 0; j < nodeCount; j++) {
-			if (this.#vein[j] === 0) continue;
-			const q = breath * this.#vein[j]! * open[j]! * ml[zoneCount + j]!;
-			change[zoneCount + j]! -= q;
-			vein += q;
+			const here = ml[zoneCount + j]!;
+			const end = edgeStart[zoneCount + j + 1]!;
+			let out = 0;
+			for (; e < end; e++) {
+				const to = node[e]!;
+				const flux = rate[e]! * here * receive[to]!;
+				out += flux;
+				into[to]! += flux;
+			}
+			if (outlets[j]! > 0) {
+				const back = breath * outlets[j]! * open[j]! * here;
+				vein += back;
+				out += back;
+			}
+			gone[j] = out;
 		}
-		for (let i = 0; i < count; i++) ml[i]! += change[i]!;
+		this.#setDecay(h);
+		const g0 = this.#p.g0;
+		const decay = this.#decayOpen;
+		for (let j = 0; j < nodeCount; j++) {
+			ml[zoneCount + j] = ml[zoneCount + j]! + (into[j]! - gone[j]!);
+			open[j] = g0 + (open[j]! - g0) * decay;
+		}
 		this.filteredMl += filtered;
 		this.veinMl += vein;
-		this.#setDecay(h);
-		for (let j = 0; j < nodeCount; j++) open[j] = g0 + (open[j]! - g0) * this.#decayOpen;
-		for (let i = 0; i < zoneCount; i++) {
-			warm[i]! *= this.#decayWarm;
-			cold[i]! *= this.#decayCold;
+	}
+
+	/** What each zone takes in during a passive step, and all of them together, ml. Warmth and cold fade with it. */
+	#filter(h: number): number {
+		const { ml, ceilingMl, warm, cold } = this;
+		const q = this.#filtered;
+		const base = this.#base;
+		let sum = 0;
+		if (!this.#warmed && !this.#chilled) {
+			for (let i = 0; i < q.length; i++) {
+				const room = ceilingMl[i]! - ml[i]!;
+				const wish = h * base[i]!;
+				sum += q[i] = wish < room ? wish : room;
+			}
+			return sum;
 		}
+		this.#setDecay(h);
+		const { fX, xC, mMax } = this.#p;
+		// The ceiling of a zone is mMax times its capacity, so both cancel in the share of room that is left.
+		const byWarmth = fX / mMax;
+		const [fadeWarm, fadeCold] = [this.#decayWarm, this.#decayCold];
+		const chilled = this.#chilled;
+		for (let i = 0; i < q.length; i++) {
+			const room = ceilingMl[i]! - ml[i]!;
+			let wish = h * (base[i]! + byWarmth * warm[i]! * room);
+			warm[i]! *= fadeWarm;
+			if (chilled) {
+				wish *= 1 - xC * cold[i]!;
+				cold[i]! *= fadeCold;
+			}
+			sum += q[i] = wish < room ? wish : room;
+		}
+		return sum;
 	}
 
 	#setDecay(h: number): void {

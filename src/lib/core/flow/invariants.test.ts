@@ -109,6 +109,7 @@ describe('the graph', () => {
 		expect(make([['a', 'n', 0.5]])).toThrow(/shares of a sum to 0.5/);
 		expect(make([['a', 'x', 1]])).toThrow(/unknown compartment: x/);
 		expect(make([['n', 'a', 1]])).toThrow(/node groups only: n to a/);
+		expect(make([['a', 'vein', 1]])).toThrow(/node groups only: a to vein/);
 		expect(() => networkOf({ zones: [...zones, ...zones], nodes, edges: [], pairs: [] })).toThrow(/named twice/);
 	});
 });

@@ -72,8 +72,10 @@ export function networkOf(parts: NetworkParts): FlowNetwork {
 	const sums = new Float64Array(count);
 	for (const [from, to, share] of parts.edges) {
 		sums[at(from)]! += share;
-		if (to === 'vein') veinShare[at(from)]! += share;
-		else if (at(to) < zoneCount) throw new RangeError(`fluid drains to node groups only: ${from} to ${to}`);
+		const outside = to === 'vein';
+		if (outside ? at(from) < zoneCount : at(to) < zoneCount)
+			throw new RangeError(`fluid of a zone drains to node groups only: ${from} to ${to}`);
+		if (outside) veinShare[at(from)]! += share;
 		else rows.push([at(from), at(to), share]);
 	}
 	sums.forEach((sum, i) => {

@@ -116,7 +116,7 @@
 	bind:clientWidth={room}
 	bind:clientHeight={tall}
 >
-	<div class="absolute inset-x-3 top-2.5 z-10 flex items-start justify-between">
+	<div class="pointer-events-none absolute inset-x-3 top-2.5 z-10 flex items-start justify-between *:pointer-events-auto">
 		<Segmented
 			vertical
 			label="View"
@@ -127,7 +127,7 @@
 			]}
 			onchange={(v) => (view = v)}
 		/>
-		<div class="flex flex-col items-end gap-1.5">
+		<div class="!pointer-events-none flex flex-col items-end gap-1.5 *:pointer-events-auto">
 			<Select
 				label="Look at"
 				value={lookAt}
@@ -183,7 +183,7 @@
 			<b class="text-ink block text-xs">Client’s left</b>the right is its mirror image
 		</p>
 	{/if}
-	<MapLegend {layer} />
+	{#if tall > 410}<MapLegend {layer} />{/if}
 	<div class="flex flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-2">
 		<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layerWish = l)} />
 		<Select

@@ -15,11 +15,11 @@
 
 <!-- Names of waters, set oblique as on a chart, with their start: the client's left above, the right below. -->
 <div class="text-ink2 absolute right-0 left-4 text-[11.5px]" style="top: {top}px" aria-hidden="true">
-	<p class="text-[11px] leading-[17px] whitespace-nowrap" style="height: {LANE_PX}px">modelled tide, %</p>
+	<p class="text-[11px] leading-[15px] whitespace-nowrap" style="height: {LANE_PX}px">modelled tide, %</p>
 	{#each ribbons as { zone } (zone)}
 		<div class="flex items-center justify-between gap-1" style="height: {RIBBON_PX}px">
-			<span class="water text-ink min-w-0 flex-1 text-[11.5px] leading-[12px]">{ZONES[zone].label}</span>
-			<span class="text-right text-[10.5px] leading-[11px] font-semibold">{at(zone, 'left')}<br />{at(zone, 'right')}</span>
+			<span class="water text-ink min-w-0 flex-1 text-[11px] leading-[10.5px]">{ZONES[zone].label}</span>
+			<span class="text-right text-[10px] leading-[10.5px] font-semibold">{at(zone, 'left')}<br />{at(zone, 'right')}</span>
 		</div>
 	{/each}
 </div>

@@ -64,7 +64,7 @@
 		<path d={s.inner} fill="var(--{s.tone})" fill-opacity="0.15" />
 		{#each s.banks as d, k (k)}<path {d} fill="none" stroke="var(--{s.tone})" stroke-width="1.2" />{/each}
 		{#if s.beyond}<path d={s.beyond} stroke="var(--{s.tone})" stroke-width="2.4" />{/if}
-		<text x={frame.x1 + 8} y={rowY(i) - 1} class="end">{ends[i]!.left}</text>
+		<text x={frame.x1 + 8} y={rowY(i) - 0.5} class="end">{ends[i]!.left}</text>
 		<text x={frame.x1 + 8} y={rowY(i) + 9} class="end">{ends[i]!.right}</text>
 	{/each}
 </svg>
@@ -92,7 +92,7 @@
 	<path d="M0 -2V{height - 5}" stroke="var(--ink)" stroke-width="1.2" />
 	<path d="M-3.4 {height - 6}h6.8L0 {height}Z" fill="var(--ink)" />
 	{#each now as v, i (ribbons[i]!.zone)}
-		<text x="7" y={rowY(i) - 1.5} class="now">{v.left}</text>
+		<text x="7" y={rowY(i) - 0.5} class="now">{v.left}</text>
 		<text x="7" y={rowY(i) + 9.5} class="now">{v.right}</text>
 	{/each}
 </svg>

@@ -21,7 +21,7 @@
 	let { state, cursorSeconds, sequenceId, when, all, more, onall }: Props = $props();
 </script>
 
-<div class="bg-sea flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
+<div class="bg-sea flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1">
 	{#if state.tide}<BalanceBar tide={state.tide} seconds={cursorSeconds} />{/if}
 	{#if state.trouble}<p class="text-flag text-[11.5px]" role="alert">{state.trouble}</p>{/if}
 	<span class="text-ink2 ml-auto flex items-center gap-2 text-[11.5px]">
@@ -35,7 +35,7 @@
 			value={state.start}
 			options={startOptions(state.canBeFelt, when)}
 			onchange={(s: TideStart) => state.choose(s)}
-			class="min-h-6 py-0 text-[11.5px]"
+			class="!min-h-6 !py-0 text-[11.5px]"
 		/>
 		<a class="dotted whitespace-nowrap" href="/compose/tide?ids={sequenceId}">Compare</a>
 		<a class="dotted whitespace-nowrap" href="/library/model" title={MODEL_SAYS}>What this is</a>

@@ -5,10 +5,10 @@ import { rowAt, valueAt, type Tide } from '$lib/core/flow/tide';
 import { undulation, xAt, type ScoreFrame } from '../score/scoreGeometry';
 
 /** Height of one ribbon's row and of the lane of marks above them, px. */
-export const RIBBON_PX = 25;
-export const LANE_PX = 17;
+export const RIBBON_PX = 22;
+export const LANE_PX = 15;
 /** Half as thick as its row at most, so that two never touch. */
-const MAX_HALF = 11;
+const MAX_HALF = 10.5;
 /** Modelled tide of grade 4, per cent: above it the ribbon is capped. */
 const FULL = 100;
 /** One point every so many px is enough for a smooth bank. */
@@ -51,7 +51,7 @@ export const gradeAt = (tide: Tide, zone: ZoneId, side: Side, seconds: number): 
 	valueAt(tide.grades, faceNetwork().zoneCount, faceIndex(zone, side), rowAt(tide, seconds));
 
 /** Half thickness of a ribbon, px. */
-const half = (grade: number): number => Math.min(MAX_HALF, 0.11 * tidePercent(grade));
+const half = (grade: number): number => Math.min(MAX_HALF, 0.105 * tidePercent(grade));
 
 export interface RibbonShape {
 	/** The whole ribbon, and the quieter one inside it. */
