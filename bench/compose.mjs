@@ -92,6 +92,27 @@ async function editToPaint(times) {
 	return page.evaluate(() => window.painted);
 }
 
+/** Time from a key to the ribbons of the tide that show what it did: the worker's answer drawn. */
+const editToRibbons = (times) =>
+	page.evaluate(async (count) => {
+		const drawing = document.querySelector('[data-tide]');
+		const waits = [];
+		for (let i = 0; i < count; i++) {
+			const begun = performance.now();
+			const drawn = new Promise((done) => {
+				const watch = new MutationObserver(() => {
+					watch.disconnect();
+					done(performance.now() - begun);
+				});
+				watch.observe(drawing, { attributes: true, subtree: true, attributeFilter: ['d'] });
+			});
+			document.body.dispatchEvent(new KeyboardEvent('keydown', { key: i % 2 ? '-' : '+', bubbles: true }));
+			waits.push(await Promise.race([drawn, new Promise((done) => setTimeout(() => done(NaN), 3000))]));
+			await new Promise((done) => setTimeout(done, 250));
+		}
+		return waits;
+	}, times);
+
 /** Moves the clock at every frame for a while; the intervals of the frames. */
 const scrub = () =>
 	page.evaluate(async () => {
@@ -119,7 +140,7 @@ try {
 	let x = 1;
 	for (let i = 0; i < 1e7; i++) x = x * 1.0000001 + 1e-9;
 	console.log(`calibration: 10,000,000 dependent multiply-adds in Node ${ms(performance.now() - begun)} (${x > 0})`);
-	for (const count of [24, 120, 2000]) {
+	for (const count of [24, 60, 120, 2000]) {
 		await makeLong(`bench-${count}`, count);
 		const t0 = performance.now();
 		await page.goto(`${base}/compose/bench-${count}`);
@@ -131,6 +152,14 @@ try {
 		console.log(
 			`  edit to paint: median ${ms(at(painted, 0.5))}, p95 ${ms(at(painted, 0.95))}; longest task ${ms(trace.longest)}, tasks over 50 ms: ${trace.over50}`
 		);
+		const ribbons = await page.locator('[data-ribbon]').count();
+		if (ribbons) {
+			let waits = [];
+			const tide = await traced(async () => (waits = await editToRibbons(12)));
+			console.log(
+				`  edit to refreshed ribbons: median ${ms(at(waits, 0.5))}, p95 ${ms(at(waits, 0.95))}; longest task ${ms(tide.longest)}, tasks over 50 ms: ${tide.over50}`
+			);
+		}
 		let frames = [];
 		const scrubbed = await traced(async () => (frames = await scrub()));
 		console.log(

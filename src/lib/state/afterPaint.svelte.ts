@@ -1,6 +1,19 @@
 /** ms after which a value follows in a hidden tab, where no frame comes. */
 const NO_FRAME_MS = 120;
 
+/** Does something once the next frame is on the screen. Returns what calls it off. */
+export function oncePainted(work: () => void): () => void {
+	let timer = setTimeout(work, NO_FRAME_MS);
+	const frame = requestAnimationFrame(() => {
+		clearTimeout(timer);
+		timer = setTimeout(work);
+	});
+	return () => {
+		cancelAnimationFrame(frame);
+		clearTimeout(timer);
+	};
+}
+
 /**
  * A value that follows another one a frame later: what is drawn from it waits until what was edited is on the screen.
  * Must be called while a component is set up.
@@ -11,15 +24,7 @@ export function afterPaint<T>(value: () => T): { readonly current: T } {
 	$effect(() => {
 		const next = value();
 		if (next === shown) return;
-		let timer = setTimeout(() => (shown = next), NO_FRAME_MS);
-		const frame = requestAnimationFrame(() => {
-			clearTimeout(timer);
-			timer = setTimeout(() => (shown = next));
-		});
-		return () => {
-			cancelAnimationFrame(frame);
-			clearTimeout(timer);
-		};
+		return oncePainted(() => (shown = next));
 	});
 	return {
 		get current() {

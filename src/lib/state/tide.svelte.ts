@@ -4,6 +4,7 @@ import type { StepWorth } from '../core/flow/worth';
 import type { Look } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
+import { oncePainted } from './afterPaint.svelte';
 import type { TideClient } from '../workers/tideClient';
 
 /** Where a run begins: what was felt, or a face that is made up. */
@@ -49,7 +50,9 @@ export class TideState {
 	follow(): void {
 		$effect(() => {
 			const { sequence, working } = this.input();
-			void this.#run(sequence, working, this.grades);
+			const grades = this.grades;
+			// Handing a sequence to the worker copies it: that waits until the edit is on the screen.
+			return oncePainted(() => void this.#run(sequence, working, grades));
 		});
 		$effect(() => {
 			const { stepId } = this.input();

@@ -94,6 +94,7 @@
 			{width}
 			{top}
 			cursorSeconds={draft.cursorSeconds}
+			lookSeconds={draft.lookSeconds}
 			numberOf={(id) => byId.get(id)?.number ?? 0}
 			onselect={(id) => draft.select(id)}
 		/>
@@ -178,7 +179,7 @@
 	{#if parts && tide && (run || tide.trouble)}
 		<parts.TideStrip
 			state={tide}
-			cursorSeconds={draft.cursorSeconds}
+			cursorSeconds={draft.lookSeconds}
 			sequenceId={draft.sequence.id}
 			{when}
 			all={allWaters}

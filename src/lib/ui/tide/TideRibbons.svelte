@@ -15,11 +15,13 @@
 		width: number;
 		top: number;
 		cursorSeconds: number;
+		/** The cursor as the figures follow it, a moment behind a quick hand. */
+		lookSeconds: number;
 		/** Number of each step, as shown on the shore. */
 		numberOf: (stepId: string) => number;
 		onselect: (stepId: string) => void;
 	}
-	let { tide, ribbons, frame, width, top, cursorSeconds, numberOf, onselect }: Props = $props();
+	let { tide, ribbons, frame, width, top, cursorSeconds, lookSeconds, numberOf, onselect }: Props = $props();
 	const TONES = ['water1', 'water3', 'water4', 'water2'] as const;
 	const height = $derived(LANE_PX + RIBBON_PX * ribbons.length + 4);
 	const rowY = (i: number) => LANE_PX + RIBBON_PX * (i + 0.5);
@@ -31,7 +33,7 @@
 		left: Math.round(tidePercent(gradeAt(tide, zone, 'left', seconds))),
 		right: Math.round(tidePercent(gradeAt(tide, zone, 'right', seconds)))
 	});
-	const now = $derived(ribbons.map((r) => shown(r.zone, cursorSeconds)));
+	const now = $derived(ribbons.map((r) => shown(r.zone, lookSeconds)));
 	const ends = $derived(ribbons.map((r) => shown(r.zone, tide.seconds)));
 	/** What a screen reader is told of a ribbon: start, lowest point and end would be too much; start and end say it. */
 	const words = $derived(

@@ -67,6 +67,7 @@ describe('ribbons', () => {
 			width: 460,
 			top: 200,
 			cursorSeconds: 0,
+			lookSeconds: 0,
 			numberOf: (id: string) => ({ o: 1, a: 2, up: 3 })[id],
 			onselect
 		});
