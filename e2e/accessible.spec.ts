@@ -6,6 +6,7 @@ const PAGES = [
 	'/compose',
 	'/compose/demo-bakers-dawn',
 	'/compose/compare?a=demo-bakers-dawn&b=demo-glass-jaw',
+	'/compose/tide?ids=demo-bakers-dawn',
 	'/session',
 	'/progress',
 	'/clients',
@@ -17,6 +18,7 @@ const PAGES = [
 	'/library/rules',
 	'/library/media',
 	'/library/notation',
+	'/library/model',
 	'/exchange',
 	'/settings',
 	'/print/demo-bakers-dawn'

@@ -113,6 +113,7 @@ test('one sequence out and, changed, in again: the preview says changed, the old
 	await offer(text.replace('Nape to collarbone', 'Nape, slower'));
 	await expect(page.getByText('1 changed')).toBeVisible();
 	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await expect(page.getByText('1 record is in.')).toBeVisible();
 	await page.goto(`${demoURL}/compose/demo-nape-collarbone`);
 	await expect(page.getByRole('alertdialog', { name: 'Two versions of this sequence' })).toContainText(
 		'Nape to collarbone'

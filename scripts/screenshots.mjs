@@ -32,6 +32,7 @@ try {
 	await open('/compose');
 	await shot('sequences');
 	await open('/compose/demo-bakers-dawn');
+	await page.locator('[data-ribbon]').first().waitFor();
 	await page.locator('[data-row="s13"] [data-step-button]').click();
 	const clock = page.getByRole('slider', { name: 'Moment in the sequence' });
 	for (let i = 0; i < 9; i++) await clock.press('ArrowRight');
@@ -47,8 +48,11 @@ try {
 	for (let i = 0; i < 4; i++) await clock.press('ArrowRight');
 	await shot('compose-profile');
 	await open('/compose/demo-stone-knuckle');
+	await page.locator('[data-ribbon]').first().waitFor();
 	await page.getByRole('tab', { name: /Findings/ }).click();
 	await page.getByRole('radio', { name: 'Evening' }).click();
+	await clock.press('End');
+	for (let i = 0; i < 140; i++) await clock.press('ArrowLeft');
 	await shot('compose-evening');
 	await page.getByRole('radio', { name: 'Day' }).click();
 	await open('/compose');
@@ -88,11 +92,12 @@ try {
 	await page.locator('[data-move]').first().waitFor();
 	await page.getByRole('button', { name: 'drain', exact: true }).click();
 	await shot('library');
-	await open('/library/sequences');
-	await page.locator('[data-ready]').first().waitFor();
-	await shot('library-sequences');
-	await open('/library/rules?rule=receiver-closed');
-	await shot('library-rule');
+	await open('/library/model');
+	await shot('tide-explained');
+	await open('/compose/tide?ids=demo-bakers-dawn,demo-glass-jaw');
+	await page.getByRole('button', { name: /^Run them over/ }).click();
+	await page.getByRole('button', { name: 'Save this comparison' }).waitFor();
+	await shot('tide-compare');
 	await open('/compose/compare?a=demo-bakers-dawn&b=demo-glass-jaw');
 	await page.getByRole('region', { name: 'Time per zone' }).waitFor();
 	await shot('compare');

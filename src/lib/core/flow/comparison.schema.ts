@@ -3,7 +3,7 @@ import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import { IdSchema, TitleSchema } from '../sequence/common.schema';
 import { SequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
-import { MEASURE_IDS, type MeasureId } from './measures';
+import { MEASURE_IDS, type MeasureId } from './measureIds';
 import { FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
 
 /** Sequences in one comparison, and zones that can be chosen for it. */

@@ -2,17 +2,8 @@ import { ZONE_GROUP } from '../atlas/graph';
 import type { PlaceId } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { FlowEngine } from './engine';
+import type { MeasureId } from './measureIds';
 import { faceIndex } from './network';
-
-/** What two sequences can be compared by. */
-export const MEASURES = {
-	all: 'All fluid',
-	face: 'Face',
-	eyes: 'Under the eyes',
-	zones: 'Chosen zones'
-} as const;
-export type MeasureId = keyof typeof MEASURES;
-export const MEASURE_IDS = Object.keys(MEASURES) as MeasureId[];
 
 /** Minutes after the end at which a comparison looks: what was only parked has seeped back by then. */
 export const LOOK_AFTER_SECONDS = 600;

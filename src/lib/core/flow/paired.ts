@@ -1,7 +1,8 @@
 import type { ZoneId } from '../atlas/zones';
 import { Draws } from './draws';
 import { FlowEngine } from './engine';
-import { LOOK_AFTER_SECONDS, MEASURE_IDS, measureMl, zonesOfMeasure, type MeasureId } from './measures';
+import { MEASURE_IDS, type MeasureId } from './measureIds';
+import { LOOK_AFTER_SECONDS, measureMl, zonesOfMeasure } from './measures';
 import { faceNetwork } from './network';
 import { COARSE_STEP_SECONDS, FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
 import { programmeSeconds, type Programme } from './programme';

@@ -1,5 +1,5 @@
 import { quantileSorted, sampleRankCorrelation } from 'simple-statistics';
-import { MEASURE_IDS, type MeasureId } from './measures';
+import { MEASURE_IDS, type MeasureId } from './measureIds';
 import type { PairedFigures } from './paired';
 import type { ComparisonResult, Spread, Verdict } from './comparison.schema';
 import { FLOW_PARAMETER_NAMES } from './parameterTable';

@@ -1,7 +1,7 @@
 import { labelOf, type PlaceId, type Side } from '../atlas/places';
 import { LEFT_OUT } from './mapping';
 import type { LeftOut } from './compile';
-import type { MeasureId } from './measures';
+import type { MeasureId } from './measureIds';
 import { faceNetwork } from './network';
 import { FLOW_PARAMETERS } from './parameterTable';
 import { WORTH_A_WORD_ML, type TideMark } from './tide';

@@ -62,26 +62,21 @@
 >
 	{#each shapes as s, i (s.zone)}
 		<path d={s.highWater} fill="none" stroke="var(--{s.tone})" stroke-width="1" stroke-dasharray="1 4" stroke-opacity="0.8" />
-		<path d={s.body} fill="var(--{s.tone})" fill-opacity="0.17" data-ribbon={s.zone} />
-		<path d={s.inner} fill="var(--{s.tone})" fill-opacity="0.15" />
+		<path d={s.body} fill="var(--{s.tone})" fill-opacity="0.42" data-ribbon={s.zone} />
+		<path d={s.inner} fill="var(--{s.tone})" fill-opacity="0.34" />
 		{#each s.banks as d, k (k)}<path {d} fill="none" stroke="var(--{s.tone})" stroke-width="1.2" />{/each}
 		{#if s.beyond}<path d={s.beyond} stroke="var(--{s.tone})" stroke-width="2.4" />{/if}
 		<text x={frame.x1 + 8} y={rowY(i) - 0.5} class="end">{ends[i]!.left}</text>
 		<text x={frame.x1 + 8} y={rowY(i) + 9} class="end">{ends[i]!.right}</text>
 	{/each}
 </svg>
-<!-- What is over stands in deeper water: a layer that is only moved, so that scrubbing does not draw the ribbons again. -->
+<!-- What is to come lies in haze: one plain sheet that is moved, so that scrubbing does not draw the ribbons again. -->
 <div
-	class="pointer-events-none absolute left-0 overflow-hidden will-change-transform"
-	style="top: {top}px; width: {width}px; height: {height}px; transform: translateX({x - width}px)"
+	class="pointer-events-none absolute overflow-hidden"
+	style="top: {top + LANE_PX}px; left: {frame.x0}px; width: {frame.x1 - frame.x0}px; height: {height - LANE_PX}px"
 	aria-hidden="true"
 >
-	<svg {width} {height} viewBox="0 0 {width} {height}" class="will-change-transform" style="transform: translateX({width - x}px)">
-		{#each shapes as s (s.zone)}
-			<path d={s.body} fill="var(--{s.tone})" fill-opacity="0.36" />
-			<path d={s.inner} fill="var(--{s.tone})" fill-opacity="0.3" />
-		{/each}
-	</svg>
+	<div class="bg-sea h-full w-full opacity-50 will-change-transform" style="transform: translateX({x - frame.x0}px)"></div>
 </div>
 <svg
 	class="pointer-events-none absolute left-0 will-change-transform"

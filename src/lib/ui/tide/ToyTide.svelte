@@ -61,7 +61,7 @@
 		/>
 	</div>
 	<svg
-		viewBox="0 28 400 158"
+		viewBox="0 28 424 158"
 		class="mt-2 w-full max-w-[560px]"
 		role="img"
 		aria-label="At {clock(now.seconds)}: {toyWords(rows.slice(0, at + 1))}"
@@ -101,8 +101,8 @@
 				{/if}
 			{/if}
 		{/each}
-		<text x="396" y="74" class="name last">veins</text>
-		<text x="396" y="88" class="figure last">{now.returnedMl.toFixed(2)}</text>
+		<text x="420" y="74" class="name last">veins</text>
+		<text x="420" y="88" class="figure last">{now.returnedMl.toFixed(2)}</text>
 	</svg>
 	<label class="flex items-center gap-3 text-xs"
 		><span class="text-ink2 w-32">{clock(now.seconds)} · {phase}</span>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ComparisonResult } from '$lib/core/flow/comparison.schema';
-	import { MEASURES, type MeasureId } from '$lib/core/flow/measures';
+	import { MEASURES, type MeasureId } from '$lib/core/flow/measureIds';
 	import { PRACTICAL_SHARE } from '$lib/core/flow/verdict';
 	import { hangsOnWords, verdictWords } from '$lib/core/flow/words';
 	import ShareFaces from './ShareFaces.svelte';

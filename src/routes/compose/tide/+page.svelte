@@ -4,7 +4,7 @@
 	import { labelOf } from '$lib/core/atlas/places';
 	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
 	import { ComparisonInputSchema, type Comparison } from '$lib/core/flow/comparison.schema';
-	import { MEASURE_IDS } from '$lib/core/flow/measures';
+	import { MEASURE_IDS } from '$lib/core/flow/measureIds';
 	import { gradesOfLook, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
 	import { SCHOOLS } from '$lib/core/school/schools';
