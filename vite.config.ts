@@ -27,7 +27,11 @@ export default defineConfig({
 								},
 								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state|formats)[\\/]/, minShareCount: 4 },
 								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
-								{ name: 'judging', test: /src[\\/]lib[\\/]core[\\/](?!fit|notation|compare|perform|flow)/, minShareCount: 6 }
+								{
+									name: 'judging',
+									test: /src[\\/]lib[\\/]core[\\/](?!fit|notation|compare|perform|flow)/,
+									minShareCount: 6
+								}
 							]
 						}
 					}

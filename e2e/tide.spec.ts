@@ -78,6 +78,7 @@ test('what computes the tide may die: it is started again, nothing is lost', asy
 	await page.keyboard.press('+');
 	await expect.poll(d).not.toBe(before);
 	expect(await page.evaluate(() => (window as unknown as { opened: Worker[] }).opened.length)).toBe(2);
+	await expect(page.getByText(/was started again\. Nothing is lost\./)).toBeVisible();
 });
 
 test('two sequences over a thousand faces: sentences, charts, tables; cancelled; saved and repeated to the same figures, the server’s too', async ({

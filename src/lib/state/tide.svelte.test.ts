@@ -97,6 +97,7 @@ describe('the tide of what is edited', () => {
 		});
 		await vi.waitFor(() => expect(t.state.tide?.startMl).toBe(3));
 		expect([t.requests.length, t.state.trouble]).toEqual([2, '']);
+		expect(t.state.notice).toMatch(/was started again\. Nothing is lost\./);
 		deaths = 9;
 		t.edit('another');
 		await vi.waitFor(() => expect(t.state.trouble).toBe('It stopped by itself.'));

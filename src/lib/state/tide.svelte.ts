@@ -10,6 +10,9 @@ import type { TideClient } from '../workers/tideClient';
 /** Where a run begins: what was felt, or a face that is made up. */
 export type TideStart = StartId | 'felt';
 
+/** Said once what computes had to be started again. */
+const RESTARTED = 'What computes the tide had stopped by itself and was started again. Nothing is lost.';
+
 /** The part of a client that is asked here; given, so that tests can answer themselves. */
 export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close'>;
 
@@ -29,6 +32,8 @@ export class TideState {
 	worth = $state.raw<StepWorth | null>(null);
 	/** What went wrong, as a sentence. */
 	trouble = $state('');
+	/** What stopped and goes on again, as a sentence. */
+	notice = $state('');
 	#chosen = $state<TideStart | null>(null);
 	start = $derived.by<TideStart>(() => this.#chosen ?? (this.canBeFelt ? 'felt' : 'morning'));
 	grades = $derived.by<StartGrades>(() => (this.start === 'felt' ? this.#felt() : gradesOfStart(this.start)));
@@ -73,11 +78,12 @@ export class TideState {
 			if (!tide) return;
 			this.tide = tide;
 			this.trouble = '';
+			if (!again) this.notice = RESTARTED;
 		} catch (error) {
 			const died = error instanceof Error && error.name === 'WorkerDied';
-			this.trouble = error instanceof Error ? error.message : String(error);
 			// It is opened anew with the next question: that one is asked at once.
-			if (died && again) await this.#run(sequence, working, grades, false);
+			if (died && again) return this.#run(sequence, working, grades, false);
+			this.trouble = error instanceof Error ? error.message : String(error);
 		}
 	}
 

@@ -1,4 +1,4 @@
-import type { GraphJitter } from './engine';
+import type { GraphJitter } from './coefficients';
 import type { FlowNetwork } from './network';
 import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS, type FlowParameters } from './parameterTable';
 import { seededRandom } from './random';

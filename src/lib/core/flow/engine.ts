@@ -1,25 +1,19 @@
+import { FlowCoefficients, type GraphJitter } from './coefficients';
 import type { FlowNetwork } from './network';
 import { COARSE_STEP_SECONDS, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
 import type { CompiledPath, FlowTechnique, Programme } from './programme';
+import { outflow, settle } from './steadyState';
 
 /** Warmth by pressure level, and what a technique adds to it. */
 const WARMTH = [0, 0, 0.15, 0.5, 1];
 const TECHNIQUE_WARMTH: Partial<Record<FlowTechnique, number>> = { tap: 0.4, rub: 0.7 };
 /** Loss of tension by pressure level. */
 const SOFTENING = [0.1, 0.2, 0.5, 0.9, 1];
-/** Sweeps of the steady state: until nothing changes by more than this, or so many. */
-const STEADY_ML = 1e-13;
-const MAX_SWEEPS = 500;
-
-/** One face of a draw: factors on every share and capacity. */
-export interface GraphJitter {
-	readonly shares: Float64Array;
-	readonly capacities: Float64Array;
-}
-
 /**
  * The drainage model on one network. Its state lies in flat arrays that are read, never written, from outside; nothing
  * is allocated in a step. Equations and meanings: docs/model.md.
+ *
+ * One class, for its loops share the arrays of one state and are run a million times in a comparison.
  *
  * Order of use: `setParameters`, `prepare`, then for each programme `reset` and `run`.
  */
@@ -46,13 +40,7 @@ export class FlowEngine {
 	seconds = 0;
 
 	#p!: FlowParameters;
-	readonly #share: Float64Array;
-	readonly #rate: Float64Array;
-	/** Of each node group: share of its outflow that returns to the veins, and the rate of it, 1/s. */
-	readonly #outlet: Float64Array;
-	readonly #vein: Float64Array;
-	readonly #eta = new Float64Array(5);
-	readonly #factor = new Float64Array(5);
+	readonly #k: FlowCoefficients;
 	readonly #base: Float64Array;
 	readonly #start: Float64Array;
 	readonly #receive: Float64Array;
@@ -79,19 +67,16 @@ export class FlowEngine {
 	) {
 		if (!(longestStepSeconds > 0 && longestStepSeconds <= COARSE_STEP_SECONDS))
 			throw new RangeError(`a passive step lasts at most ${COARSE_STEP_SECONDS} s: ${longestStepSeconds}`);
-		const { count, zoneCount, nodeCount, edgeFrom } = network;
+		const { count, zoneCount, nodeCount } = network;
 		this.ml = new Float64Array(count);
-		this.ceilingMl = new Float64Array(count);
-		this.capacityMl = new Float64Array(count);
+		this.#k = new FlowCoefficients(network);
+		this.ceilingMl = this.#k.ceilingMl;
+		this.capacityMl = this.#k.capacityMl;
 		this.open = new Float64Array(nodeCount);
 		this.warm = new Float64Array(zoneCount);
 		this.cold = new Float64Array(zoneCount);
 		this.tension = new Float64Array(zoneCount);
 		this.dammedAtMl = new Float64Array(count);
-		this.#share = new Float64Array(edgeFrom.length);
-		this.#rate = new Float64Array(edgeFrom.length);
-		this.#outlet = new Float64Array(nodeCount);
-		this.#vein = new Float64Array(nodeCount);
 		this.#base = new Float64Array(zoneCount);
 		this.#start = new Float64Array(count);
 		this.#receive = new Float64Array(nodeCount);
@@ -106,49 +91,14 @@ export class FlowEngine {
 	 * @throws {RangeError} if the passive step is too long for them to keep every compartment between empty and full
 	 */
 	setParameters(p: FlowParameters, jitter?: GraphJitter): void {
-		const { network } = this;
-		const { zoneCount, count, edgeStart, edgeShare, veinShare } = network;
 		this.#p = p;
 		this.#decayFor = -1;
-		for (let level = 0; level < 5; level++) this.#eta[level] = level ? Math.exp(-p.sEta * (level - 1)) : p.eta0;
-		this.#factor.set([1, p.aN, p.aR, p.aW, p.aV]);
-		for (let i = 0; i < count; i++) {
-			const scale = (i < zoneCount ? p.scK : p.scC) * (jitter ? jitter.capacities[i]! : 1);
-			this.capacityMl[i] = network.capacityMl[i]! * scale;
-			this.ceilingMl[i] = this.capacityMl[i]! * (i < zoneCount ? p.mMax : 1);
-		}
-		const [zoneRate, nodeRate, outletRate] = [Math.LN2 / p.tZ, Math.LN2 / p.tN, Math.LN2 / p.tO];
-		for (let i = 0; i < count; i++) {
-			let sum = veinShare[i]!;
-			for (let e = edgeStart[i]!; e < edgeStart[i + 1]!; e++)
-				sum += this.#share[e] = edgeShare[e]! * (jitter ? jitter.shares[e]! : 1);
-			for (let e = edgeStart[i]!; e < edgeStart[i + 1]!; e++) {
-				this.#share[e]! /= sum;
-				this.#rate[e] = (i < zoneCount ? zoneRate : nodeRate) * this.#share[e]!;
-			}
-			if (i < zoneCount) continue;
-			this.#outlet[i - zoneCount] = veinShare[i]! / sum;
-			this.#vein[i - zoneCount] = outletRate * this.#outlet[i - zoneCount]!;
-		}
-		const bound = this.longestStepSeconds * this.#fastest();
+		this.#k.set(p, jitter);
+		const bound = this.longestStepSeconds * this.#k.fastest(p.beta);
 		if (!(bound <= 1))
 			throw new RangeError(
 				`a passive step of ${this.longestStepSeconds} s is too long for these parameters: at most ${(this.longestStepSeconds / bound).toFixed(3)} s`
 			);
-	}
-
-	/** The fastest relative change of any compartment, 1/s: by what it gives, and by what it may be given. */
-	#fastest(): number {
-		const { zoneCount, nodeCount, count, edgeFrom, edgeTo } = this.network;
-		const give = new Float64Array(count);
-		const take = new Float64Array(count);
-		for (let e = 0; e < edgeFrom.length; e++) {
-			const [u, v] = [edgeFrom[e]!, edgeTo[e]!];
-			give[u]! += this.#rate[e]!;
-			take[v]! += (this.#rate[e]! * this.ceilingMl[u]!) / this.ceilingMl[v]!;
-		}
-		for (let j = 0; j < nodeCount; j++) give[zoneCount + j]! += this.#vein[j]! * this.#p.beta;
-		return Math.max(...give, ...take);
 	}
 
 	/** Fluid of a zone at a puffiness grade, ml. */
@@ -174,8 +124,8 @@ export class FlowEngine {
 		const ml = this.#start;
 		for (let i = 0; i < zoneCount; i++) ml[i] = this.mlAtGrade(i, 0);
 		ml.fill(0, zoneCount, count);
-		this.#settle(ml);
-		for (let i = 0; i < zoneCount; i++) this.#base[i] = (1 - hold) * this.#outflow(ml, i);
+		settle(this.network, this.#k, ml, this.#p.g0);
+		for (let i = 0; i < zoneCount; i++) this.#base[i] = (1 - hold) * outflow(this.network, this.#k, ml, i, this.#p.g0);
 		for (let i = 0; i < zoneCount; i++) {
 			const start = this.mlAtGrade(i, gradeOf(i));
 			if (!(start >= 0 && start <= this.ceilingMl[i]!))
@@ -184,8 +134,8 @@ export class FlowEngine {
 				);
 			ml[i] = start;
 		}
-		this.#settle(ml);
-		for (let i = 0; i < zoneCount; i++) this.#base[i]! += hold * this.#outflow(ml, i);
+		settle(this.network, this.#k, ml, this.#p.g0);
+		for (let i = 0; i < zoneCount; i++) this.#base[i]! += hold * outflow(this.network, this.#k, ml, i, this.#p.g0);
 		this.reset();
 	}
 
@@ -194,42 +144,6 @@ export class FlowEngine {
 		this.#start.set(ml);
 		this.#base.set(baseMlPerSecond);
 		this.reset();
-	}
-
-	/** Node contents that do not change by themselves, resting openness, calm breath: Gauss-Seidel sweeps. */
-	#settle(ml: Float64Array): void {
-		const { zoneCount, nodeCount, edgeFrom, edgeTo, edgeStart } = this.network;
-		const { g0 } = this.#p;
-		const into = this.#receive;
-		for (let sweep = 0; sweep < MAX_SWEEPS; sweep++) {
-			let largest = 0;
-			into.fill(0);
-			for (let e = 0; e < edgeFrom.length; e++) into[edgeTo[e]! - zoneCount]! += this.#rate[e]! * ml[edgeFrom[e]!]!;
-			for (let j = 0; j < nodeCount; j++) {
-				const at = zoneCount + j;
-				let out = this.#vein[j]!;
-				for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
-					out += this.#rate[e]! * (1 - ml[edgeTo[e]!]! / this.ceilingMl[edgeTo[e]!]!);
-				const inflow = g0 * into[j]!;
-				const next = inflow / (g0 * out + inflow / this.ceilingMl[at]!);
-				const change = next - ml[at]!;
-				if (Math.abs(change) > largest) largest = Math.abs(change);
-				ml[at] = next;
-				for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
-					into[edgeTo[e]! - zoneCount]! += this.#rate[e]! * change;
-			}
-			if (largest < STEADY_ML) return;
-		}
-	}
-
-	#outflow(ml: Float64Array, zone: number): number {
-		const { edgeTo, edgeStart } = this.network;
-		let sum = 0;
-		for (let e = edgeStart[zone]!; e < edgeStart[zone + 1]!; e++) {
-			const v = edgeTo[e]!;
-			sum += this.#rate[e]! * ml[zone]! * this.#p.g0 * (1 - ml[v]! / this.ceilingMl[v]!);
-		}
-		return sum;
 	}
 
 	/** Back to the start, untouched. */
@@ -306,12 +220,12 @@ export class FlowEngine {
 		for (let m = 0; m < places.length; m++) {
 			const at = places[m]!;
 			if (at < zoneCount) this.#touch(at, levels[m]!, 0);
-			else this.open[at - zoneCount]! += pOpen * psi * this.#eta[levels[m]!]! * (1 - this.open[at - zoneCount]!);
+			else this.open[at - zoneCount]! += pOpen * psi * this.#k.eta[levels[m]!]! * (1 - this.open[at - zoneCount]!);
 			if (m === 0) continue;
 			const from = places[m - 1]!;
 			// The hand presses the fluid out of the place it leaves: with a level a place, that one's counts.
-			const phi = (from < zoneCount ? phiZ : phiN) * this.#eta[levels[m - 1]!]!;
-			this.#move(from, at, phi * this.#factor[alignments[m]!]! * this.ml[from]!);
+			const phi = (from < zoneCount ? phiZ : phiN) * this.#k.eta[levels[m - 1]!]!;
+			this.#move(from, at, phi * this.#k.factor[alignments[m]!]! * this.ml[from]!);
 		}
 	}
 
@@ -319,12 +233,12 @@ export class FlowEngine {
 		const { zoneCount, edgeTo, edgeStart } = this.network;
 		const { pOpen, phiN } = this.#p;
 		const j = at - zoneCount;
-		const eta = this.#eta[level]!;
+		const eta = this.#k.eta[level]!;
 		this.open[j]! += pOpen * eta * (1 - this.open[j]!);
 		const content = this.ml[at]!;
 		for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
-			this.#move(at, edgeTo[e]!, phiN * eta * this.#share[e]! * content);
-		const q = phiN * eta * this.#outlet[j]! * this.open[j]! * content;
+			this.#move(at, edgeTo[e]!, phiN * eta * this.#k.share[e]! * content);
+		const q = phiN * eta * this.#k.outlet[j]! * this.open[j]! * content;
 		this.ml[at]! -= q;
 		this.veinMl += q;
 	}
@@ -346,7 +260,7 @@ export class FlowEngine {
 		const ceilingMl = this.ceilingMl;
 		const receive = this.#receive;
 		const into = this.#into;
-		const rate = this.#rate;
+		const rate = this.#k.rate;
 		const node = this.#edgeNode;
 		for (let j = 0; j < nodeCount; j++) {
 			const at = zoneCount + j;
@@ -371,7 +285,7 @@ export class FlowEngine {
 		}
 		let vein = 0;
 		const gone = this.#gone;
-		const outlets = this.#vein;
+		const outlets = this.#k.vein;
 		const breath = deep ? h * this.#p.beta : h;
 		for (let j = 0; j < nodeCount; j++) {
 			const here = ml[zoneCount + j]!;

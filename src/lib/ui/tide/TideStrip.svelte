@@ -23,6 +23,7 @@
 
 <div class="bg-sea flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1">
 	{#if state.tide}<BalanceBar tide={state.tide} seconds={cursorSeconds} />{/if}
+	{#if state.notice && !state.trouble}<p class="text-ink2 text-[11.5px]" role="status">{state.notice}</p>{/if}
 	{#if state.trouble}<p class="text-flag text-[11.5px]" role="alert">{state.trouble}</p>{/if}
 	<span class="text-ink2 ml-auto flex items-center gap-2 text-[11.5px]">
 		{#if more || all}

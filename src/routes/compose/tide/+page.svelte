@@ -44,7 +44,7 @@
 	const entries = $derived(wish ?? first);
 	let startWish = $state<StartId | 'felt' | null>(null);
 	const start = $derived(startWish ?? (hasPuffiness(look) ? 'felt' : 'morning'));
-	let zone = $state<ZoneId | 'none'>('none');
+	let zones = $state.raw<readonly ZoneId[]>([]);
 	let draws = $state(1000);
 	let seed = $state(1);
 	let refusal = $state('');
@@ -74,7 +74,7 @@
 				sequences,
 				working,
 				grades: start === 'felt' && look ? gradesOfLook(look) : gradesOfStart(start === 'felt' ? 'morning' : start),
-				zones: zone === 'none' ? [] : [zone],
+				zones: [...zones],
 				draws,
 				seed
 			});
@@ -121,11 +121,19 @@
 				<dt>Also in</dt>
 				<dd>
 					<Select
-						label="A zone of its own"
-						value={zone}
-						options={[{ value: 'none', label: 'No zone of its own' }, ...ZONE_IDS.map((value) => ({ value, label: labelOf(value) }))]}
-						onchange={(z: ZoneId | 'none') => (zone = z)}
+						label="Zones of their own"
+						value="none"
+						options={[
+							{ value: 'none', label: zones.length ? 'Add a zone' : 'No zone of its own' },
+							...ZONE_IDS.filter((z) => !zones.includes(z)).map((value) => ({ value, label: labelOf(value) }))
+						]}
+						onchange={(z: ZoneId | 'none') => z !== 'none' && (zones = [...zones, z])}
 					/>
+					{#each zones as z (z)}
+						<button type="button" class="dotted mr-2 min-h-6" onclick={() => (zones = zones.filter((other) => other !== z))}
+							>{labelOf(z).toLowerCase()}, take out</button
+						>
+					{/each}
 				</dd>
 				<dt>Faces</dt>
 				<dd class="flex items-center gap-2">
