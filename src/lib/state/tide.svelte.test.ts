@@ -15,7 +15,7 @@ import { startOptions, TideState } from './tide.svelte';
 const named = (title: string) => sequenceOf([step('a', ['chin', 'jawline'])], { title });
 const died = () => Object.assign(new Error('It stopped by itself.'), { name: 'WorkerDied' });
 
-function made(answer: (request: TideRequest) => Promise<Tide | null>) {
+function made(answer: (request: TideRequest) => Promise<Tide | null>, deaths = () => 0) {
 	let sequence = $state.raw(named('one'));
 	let stepId = $state<string | null>(null);
 	let look = $state.raw<Look | null>(null);
@@ -28,7 +28,10 @@ function made(answer: (request: TideRequest) => Promise<Tide | null>) {
 				return answer(request);
 			},
 			worth: async (id) => ({ stepId: id }) as never,
-			close
+			close,
+			get deaths() {
+				return deaths();
+			}
 		},
 		() => ({ sequence, working: CONTEXT.working, look, stepId })
 	);
@@ -91,10 +94,15 @@ describe('the tide of what is edited', () => {
 	});
 	test('a worker that died is asked again at once; if that fails too, the page says so and keeps the last tide', async () => {
 		let deaths = 1;
-		const t = made(async (r) => {
-			if (deaths-- > 0) throw died();
-			return tideOf(r);
-		});
+		let count = 0;
+		const t = made(
+			async (r) => {
+				if (deaths-- <= 0) return tideOf(r);
+				count++;
+				throw died();
+			},
+			() => count
+		);
 		await vi.waitFor(() => expect(t.state.tide?.startMl).toBe(3));
 		expect([t.requests.length, t.state.trouble]).toEqual([2, '']);
 		expect(t.state.notice).toMatch(/was started again\. Nothing is lost\./);

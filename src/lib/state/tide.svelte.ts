@@ -14,7 +14,7 @@ export type TideStart = StartId | 'felt';
 const RESTARTED = 'What computes the tide had stopped by itself and was started again. Nothing is lost.';
 
 /** The part of a client that is asked here; given, so that tests can answer themselves. */
-export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close'>;
+export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close' | 'deaths'>;
 
 interface TideInput {
 	readonly sequence: Sequence;
@@ -34,6 +34,7 @@ export class TideState {
 	trouble = $state('');
 	/** What stopped and goes on again, as a sentence. */
 	notice = $state('');
+	#deaths = 0;
 	#chosen = $state<TideStart | null>(null);
 	start = $derived.by<TideStart>(() => this.#chosen ?? (this.canBeFelt ? 'felt' : 'morning'));
 	grades = $derived.by<StartGrades>(() => (this.start === 'felt' ? this.#felt() : gradesOfStart(this.start)));
@@ -78,7 +79,8 @@ export class TideState {
 			if (!tide) return;
 			this.tide = tide;
 			this.trouble = '';
-			if (!again) this.notice = RESTARTED;
+			if (this.source.deaths > this.#deaths) this.notice = RESTARTED;
+			this.#deaths = this.source.deaths;
 		} catch (error) {
 			const died = error instanceof Error && error.name === 'WorkerDied';
 			// It is opened anew with the next question: that one is asked at once.

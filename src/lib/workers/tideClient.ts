@@ -26,6 +26,11 @@ export class TideClient {
 		return result;
 	}
 
+	/** How often the worker has died by itself. */
+	get deaths(): number {
+		return this.#line.deaths;
+	}
+
 	/** What a step is worth in the sequence that was run last. */
 	worth(stepId: string): Promise<StepWorth | null> {
 		return this.#line.ask((remote) => remote.worth(stepId));

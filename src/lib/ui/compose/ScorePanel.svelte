@@ -182,8 +182,8 @@
 			cursorSeconds={draft.lookSeconds}
 			sequenceId={draft.sequence.id}
 			{when}
-			all={allWaters}
-			more={hasMore}
+			all={allWaters && total > 0}
+			more={hasMore && total > 0}
 			onall={() => (allWaters = !allWaters)}
 		/>
 	{/if}
