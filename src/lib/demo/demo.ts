@@ -8,7 +8,8 @@ import { EMPTY_HISTORY } from '../core/sequence/history';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
 import type { Backup } from '../formats/backupFile';
-import { normal, seeded } from './random';
+import { seededRandom } from '../core/random';
+import { normal } from './random';
 import { demoSequences } from './sequences';
 
 /** A room above a bakery in a canal town: people who start early, blow glass, row and read by lamplight. All invented. */
@@ -184,7 +185,7 @@ function sessionOf(
  * @param now the day on which it is made; its zone offset gives the hours on the wall
  */
 export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' | 'caution'> {
-	const random = seeded(20260301);
+	const random = seededRandom(20260301);
 	const offset = -now.getTimezoneOffset();
 	const today = Math.floor((now.getTime() + offset * 60_000) / DAY_MS) * DAY_MS - offset * 60_000;
 	const begin = new Date(today - WEEKS * 7 * DAY_MS).toISOString();

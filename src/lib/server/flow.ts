@@ -9,13 +9,11 @@ import { secondsOf } from '../core/sequence/expand';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { ZONES } from '../core/atlas/zones';
 import { WorkingSchema, type Working } from '../core/working/working.schema';
-import { problemsOf, type Problem } from '../formats/problem';
-import { readJson } from '../formats/readJson';
-import { checkSequenceObject } from '../formats/sequenceFile';
-import { bodyOf } from './body';
+import { problemsOf } from '../formats/problem';
 import type { FlowPool } from './flowPool';
 import { flowPool } from './flowPool';
 import { problemResponse } from './problemDetails';
+import { readBody, readPart, readSequence } from './reading';
 
 /** Most work for one question: modelled seconds over all sequences and draws. About ten seconds of one core. */
 export const MAX_MODELLED_SECONDS = 16_000_000;
@@ -41,34 +39,6 @@ function gradesOf(start: z.infer<typeof StartSchema>): number[] {
 	const grades = new Array<number>(faceNetwork().zoneCount).fill(0);
 	for (const { zone, side, grade } of start) grades[faceIndex(zone, side as Side)] = grade;
 	return grades;
-}
-
-type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly response: Response };
-const no = (response: Response) => ({ ok: false as const, response });
-const within = (path: string, problems: readonly Problem[]): Problem[] =>
-	problems.map((p) => ({ ...p, path: p.path ? `${path}.${p.path}` : path }));
-
-async function readBody(request: Request): Promise<Read<Record<string, unknown>>> {
-	const text = await bodyOf(request);
-	if (text instanceof Response) return no(text);
-	const raw = readJson(text);
-	if (!raw.ok) return no(problemResponse(400, 'Not readable', raw.problems[0]!.message, raw.problems));
-	return raw;
-}
-
-function readSequence(raw: unknown, path: string): Read<Sequence> {
-	const given = typeof raw === 'object' && raw !== null ? (raw as Record<string, unknown>) : {};
-	const checked = checkSequenceObject(given);
-	if (checked.ok) return checked;
-	const errors = within(path, checked.problems);
-	return no(problemResponse(422, 'Not a valid sequence', errors[0]!.message, errors));
-}
-
-function readPart<T>(schema: z.ZodType<T>, raw: unknown, path: string, title: string): Read<T> {
-	const read = schema.safeParse(raw);
-	if (read.success) return { ok: true, value: read.data };
-	const errors = within(path, problemsOf(read.error));
-	return no(problemResponse(422, title, errors[0]!.message, errors));
 }
 
 const secondsIn = (sequence: Sequence, working: Working): number =>

@@ -1,18 +1,4 @@
-/** ms after which a value follows in a hidden tab, where no frame comes. */
-const NO_FRAME_MS = 120;
-
-/** Does something once the next frame is on the screen. Returns what calls it off. */
-export function oncePainted(work: () => void): () => void {
-	let timer = setTimeout(work, NO_FRAME_MS);
-	const frame = requestAnimationFrame(() => {
-		clearTimeout(timer);
-		timer = setTimeout(work);
-	});
-	return () => {
-		cancelAnimationFrame(frame);
-		clearTimeout(timer);
-	};
-}
+import { oncePainted } from './oncePainted';
 
 /**
  * A value that follows another one a frame later: what is drawn from it waits until what was edited is on the screen.

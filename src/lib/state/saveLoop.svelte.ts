@@ -1,13 +1,10 @@
 import { storageTrouble } from '../store/plainWords';
+import { oncePainted } from './oncePainted';
 
 export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version';
 
-/** After the next frame, or soon where none comes: what was changed is on the screen before it is written away. */
-const painted = (): Promise<void> =>
-	new Promise((done) => {
-		setTimeout(done, 120);
-		if (typeof requestAnimationFrame === 'function') requestAnimationFrame(() => setTimeout(done));
-	});
+/** What was changed is on the screen before it is written away. */
+const painted = (): Promise<void> => new Promise((done) => oncePainted(done));
 
 /**
  * Saves after every change, one save at a time: what changes meanwhile is saved next, never lost and never from an

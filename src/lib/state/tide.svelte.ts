@@ -4,7 +4,7 @@ import type { StepWorth } from '../core/flow/worth';
 import type { Look } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
-import { oncePainted } from './afterPaint.svelte';
+import { oncePainted } from './oncePainted';
 import type { TideClient } from '../workers/tideClient';
 
 /** Where a run begins: what was felt, or a face that is made up. */

@@ -4,13 +4,11 @@ import { IdSchema, TitleSchema } from '../sequence/common.schema';
 import { SequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
 import { MEASURE_IDS, type MeasureId } from './measureIds';
-import { FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
+import { FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
 
 /** Sequences in one comparison, and zones that can be chosen for it. */
 export const MIN_COMPARED = 2;
 export const MAX_COMPARED = 6;
-/** Most draws of one comparison. */
-export const MAX_DRAWS = 10_000;
 /** Zones of the face network: 34 a side. */
 const ZONE_COUNT = 2 * ZONE_IDS.length;
 

@@ -4,7 +4,7 @@ import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { expand } from '../sequence/expand';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import { MOTIONS, type Motion } from '../technique/vocabulary';
-import { isLinkOrigin, planOfSequence, stepOfOrigin } from './compile';
+import { originOf, planOfSequence, stepOfOrigin } from './compile';
 import { LEFT_OUT, MOTION_MAPPING } from './mapping';
 import { faceNetwork } from './network';
 import type { ProgrammeOp } from './programme';
@@ -89,7 +89,7 @@ describe('a sequence in the words of the model', () => {
 			'stroke temple:left>preauricular:left>n:preauricular:left>n:tonsillar:left @1111 1x2',
 			'pump n:tonsillar:left @1 3x1'
 		]);
-		expect(plan.programme.map((op) => isLinkOrigin(op.origin))).toEqual([false, true, true]);
+		expect(plan.programme.map((op) => op.origin === originOf(0, 'link'))).toEqual([false, true, true]);
 	});
 	test('pumps, taps, rubs and holds; breaths are deep; a dose in time goes from place to place', () => {
 		const dose = { kind: 'seconds' as const, min: 4, target: 4, max: 4 };

@@ -32,7 +32,6 @@ export interface FlowPlan {
 export const originOf = (stepNumber: number, part: 'work' | 'link'): number =>
 	2 * stepNumber + (part === 'link' ? 1 : 0);
 export const stepOfOrigin = (origin: number): number => origin >> 1;
-export const isLinkOrigin = (origin: number): boolean => (origin & 1) === 1;
 
 /** A rest is cut into pieces of at most so many seconds, so that the tide can be looked at meanwhile. */
 const REST_PIECE_SECONDS = 4;

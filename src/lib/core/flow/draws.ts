@@ -1,7 +1,7 @@
 import type { GraphJitter } from './coefficients';
 import type { FlowNetwork } from './network';
 import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS, type FlowParameters } from './parameterTable';
-import { seededRandom } from './random';
+import { seededRandom } from '../random';
 
 /** How far a draw may change a share of the graph, and a capacity: factors, evenly in their logarithm. */
 const SHARE_FACTOR = [0.5, 2] as const;

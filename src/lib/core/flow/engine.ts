@@ -9,6 +9,7 @@ const WARMTH = [0, 0, 0.15, 0.5, 1];
 const TECHNIQUE_WARMTH: Partial<Record<FlowTechnique, number>> = { tap: 0.4, rub: 0.7 };
 /** Loss of tension by pressure level. */
 const SOFTENING = [0.1, 0.2, 0.5, 0.9, 1];
+
 /**
  * The drainage model on one network. Its state lies in flat arrays that are read, never written, from outside; nothing
  * is allocated in a step. Equations and meanings: docs/model.md.
@@ -355,6 +356,11 @@ export class FlowEngine {
 		this.#decayOpen = 2 ** (-h / tG);
 		this.#decayWarm = 2 ** (-h / tW);
 		this.#decayCold = 2 ** (-h / tC);
+	}
+
+	/** Relief: what is gone from all compartments together since `reset`, ml. The running sums are exact where a difference of totals is not. */
+	get reliefMl(): number {
+		return this.veinMl - this.filteredMl;
 	}
 
 	/** All fluid of the network, ml. */

@@ -75,7 +75,7 @@ export function faceEngine(
 	return engine;
 }
 /** Relief: what is gone from all compartments together, ml. */
-export const reliefMl = (engine: FlowEngine): number => engine.veinMl - engine.filteredMl;
+export const reliefMl = (engine: FlowEngine): number => engine.reliefMl;
 
 /** A small comparison as it is saved: two sequences, a few draws. */
 export function sampleComparison(sequences: Comparison['input']['sequences'], context: ExpandContext): Comparison {

@@ -4,7 +4,7 @@ import { FlowEngine } from './engine';
 import { MEASURE_IDS, type MeasureId } from './measureIds';
 import { LOOK_AFTER_SECONDS, measureMl, zonesOfMeasure } from './measures';
 import { faceNetwork } from './network';
-import { COARSE_STEP_SECONDS, FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
+import { COARSE_STEP_SECONDS, FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
 import { programmeSeconds, type Programme } from './programme';
 
 export interface PairedInput {
@@ -31,9 +31,6 @@ export interface PairedFigures {
 	readonly fallMl: Readonly<Record<MeasureId, readonly Float64Array[]>>;
 	readonly parameters: Readonly<Record<FlowParameterName, Float64Array>>;
 }
-
-/** Most draws of one comparison, as the schema of comparisons has it. */
-const MAX_DRAWS = 10_000;
 
 /**
  * Runs programmes over many faces that could be, all programmes on the same face each time. Work is done draw by
@@ -98,8 +95,7 @@ export class PairedRun {
 			engine.rest(this.#rests[i]!);
 			MEASURE_IDS.forEach((m, k) => {
 				// Of all fluid the running sums are exact where a difference of totals is not.
-				const fall =
-					m === 'all' ? engine.veinMl - engine.filteredMl : measureStartMl[m][at]! - measureMl(engine, this.#zones[k]!);
+				const fall = m === 'all' ? engine.reliefMl : measureStartMl[m][at]! - measureMl(engine, this.#zones[k]!);
 				fallMl[m][i]![at] = fall;
 			});
 		});

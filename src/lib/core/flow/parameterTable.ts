@@ -84,6 +84,9 @@ export const DEFAULT_FLOW: FlowParameters = Object.fromEntries(
 	FLOW_PARAMETER_NAMES.map((name) => [name, FLOW_PARAMETERS[name].default])
 ) as Record<FlowParameterName, number>;
 
+/** Most draws of one comparison. */
+export const MAX_DRAWS = 10_000;
+
 /** Longest passive step, seconds: all figures; and what the many draws of a comparison may use. */
 export const FINE_STEP_SECONDS = 2;
 export const COARSE_STEP_SECONDS = 4;

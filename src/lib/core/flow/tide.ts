@@ -68,32 +68,28 @@ class Marker {
 		string,
 		{ stepId: string; place: number; before: number; after: number; atSeconds: number }
 	>();
-	readonly #last: Float64Array;
-	#before = new Float64Array(0);
-	#at = -1;
+	/** What was dammed, and where the fluid was, before the last repetition. */
+	readonly #dammedBefore: Float64Array;
+	readonly #before: Float64Array;
 
 	constructor(
 		private readonly engine: FlowEngine,
 		private readonly plan: FlowPlan
 	) {
-		this.#last = engine.dammedAtMl.slice();
+		this.#dammedBefore = engine.dammedAtMl.slice();
 		this.#before = engine.ml.slice();
 	}
 
-	/** After every repetition; all of an op's are taken together. */
-	after(op: number, startMl: Float64Array): void {
-		if (op !== this.#at) {
-			this.#at = op;
-			this.#before.set(startMl);
-		}
+	/** To be called after every repetition. */
+	after(op: number): void {
 		const { dammedAtMl, ml } = this.engine;
 		const stepNumber = stepOfOrigin(this.plan.programme[op]!.origin);
 		const stepId = this.plan.stepIds[stepNumber]!;
 		const atSeconds = this.plan.opStarts[op]!;
 		for (let i = 0; i < dammedAtMl.length; i++) {
-			const more = dammedAtMl[i]! - this.#last[i]!;
+			const more = dammedAtMl[i]! - this.#dammedBefore[i]!;
 			if (more <= 0) continue;
-			this.#last[i] = dammedAtMl[i]!;
+			this.#dammedBefore[i] = dammedAtMl[i]!;
 			const key = `${stepNumber} ${i}`;
 			const known = this.#dammed.get(key);
 			if (known) known.ml += more;
@@ -105,6 +101,7 @@ class Marker {
 			if (known) known.after = Math.max(known.after, ml[place]!);
 			else this.#set.set(key, { stepId, place, before: this.#before[place]!, after: ml[place]!, atSeconds });
 		}
+		this.#before.set(ml);
 	}
 
 	/** What is worth a word, the most first. A zone tells how much more it holds at the end than before the step. */
@@ -162,24 +159,17 @@ export function tideOf(plan: FlowPlan, grades: StartGrades, parameters: FlowPara
 	};
 	const startMl = engine.totalMl();
 	const marker = new Marker(engine, plan);
-	const before = engine.ml.slice();
 	look();
-	let op = -1;
 	let looked = 0;
-	engine.run(plan.programme, (k) => {
-		marker.after(k, before);
-		// What the next op finds is what this repetition left.
-		before.set(engine.ml);
-		if (engine.seconds - looked < every && k === op) return;
-		op = k;
+	engine.run(plan.programme, (op) => {
+		marker.after(op);
 		if (row >= rows - 1 || engine.seconds - looked < every) return;
 		looked = engine.seconds;
 		look();
 	});
 	if (out.times[row - 1]! < engine.seconds) look();
 	const marks = marker.marks();
-	const reliefMl = engine.veinMl - engine.filteredMl;
-	const { seconds, filteredMl } = engine;
+	const { seconds, filteredMl, reliefMl } = engine;
 	engine.rest(LOOK_AFTER_SECONDS);
 	return {
 		times: out.times.slice(0, row),
@@ -191,7 +181,7 @@ export function tideOf(plan: FlowPlan, grades: StartGrades, parameters: FlowPara
 		filteredMl,
 		seconds,
 		reliefMl,
-		lastingReliefMl: engine.veinMl - engine.filteredMl,
+		lastingReliefMl: engine.reliefMl,
 		marks,
 		leftOut: plan.leftOut
 	};

@@ -6,8 +6,7 @@ import { FLOW_PARAMETER_NAMES } from './parameterTable';
 
 /** A median difference below this share of the fluid at the start is no practical difference. */
 export const PRACTICAL_SHARE = 0.01;
-/** Rank correlations below this are noise in a thousand draws; what an answer hangs on is shown from here on. */
-export const NOISE_RHO = 0.06;
+/** What an answer hangs on is shown from this rank correlation on; below 0.06 it is noise in a thousand draws. */
 const TELLING_RHO = 0.15;
 const MOST_TELLING = 5;
 

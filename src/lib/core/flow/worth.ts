@@ -1,4 +1,4 @@
-import { isLinkOrigin, originOf, restingWhere, stepOfOrigin, type FlowPlan } from './compile';
+import { originOf, restingWhere, stepOfOrigin, type FlowPlan } from './compile';
 import { FlowEngine } from './engine';
 import { LOOK_AFTER_SECONDS } from './measures';
 import { faceNetwork } from './network';
@@ -78,7 +78,7 @@ export class WorthRun {
 	of(number: number): StepWorth {
 		const { programme, stepIds } = this.plan;
 		const [work, link] = [originOf(number, 'work'), originOf(number, 'link')];
-		const linked = programme.some((op) => isLinkOrigin(op.origin) && op.origin === link);
+		const linked = programme.some((op) => op.origin === link);
 		return {
 			stepId: stepIds[number]!,
 			without: this.#effect((origin) => origin === work || origin === link),
@@ -94,7 +94,7 @@ export class WorthRun {
 		engine.run(programme);
 		const ml = engine.ml.slice();
 		engine.rest(LOOK_AFTER_SECONDS);
-		return { ml, lastingReliefMl: engine.veinMl - engine.filteredMl };
+		return { ml, lastingReliefMl: engine.reliefMl };
 	}
 
 	#effect(rests: (origin: number) => boolean): Effect {
