@@ -22,7 +22,7 @@ test('a move is found by words, area, aim and goal, seen whole, and added to a s
 	await expect(page.locator('[data-row]')).toHaveCount(13);
 });
 
-test('arrows walk the soundings, and Enter opens one', async ({ page }) => {
+test('arrows walk the chartMarks, and Enter opens one', async ({ page }) => {
 	await beginDemo(page, '/library');
 	await page.getByRole('group', { name: 'Aim' }).getByRole('button', { name: 'lift' }).click();
 	await page.locator('[data-move]').first().focus();

@@ -6,15 +6,15 @@
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { makeDemoOnce, openRepository } from '$lib/store/openStore';
-	import Header from '$lib/ui/shell/Header.svelte';
-	import TroubleBar from '$lib/ui/shell/TroubleBar.svelte';
+	import Header from '$lib/ui/parts/shell/Header.svelte';
+	import TroubleBar from '$lib/ui/parts/shell/TroubleBar.svelte';
 
 	let { children }: { children: Snippet } = $props();
 	const demo = env.PUBLIC_SOFT_TIDE_DEMO === '1';
 	const app = provideApp(new AppState(openRepository(demo), demo));
 	let ready = $state(false);
 	/** Asked once; those who have agreed never fetch it. */
-	const cautionDialog = () => import('$lib/ui/shell/CautionDialog.svelte');
+	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
 
 	onMount(() => {
 		void app.run(async () => demo && (await makeDemoOnce(app.repo))).then(() => (ready = true));

@@ -1,15 +1,15 @@
 <script lang="ts">
 	import { judge } from '$lib/core/rules/judge';
-	import { clock } from '$lib/core/sequence/describe';
+	import { clock } from '$lib/core/step/describe';
 	import { zoneChanges } from '$lib/core/measure/look';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import type { Session } from '$lib/core/measure/records.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import MiniScore from '$lib/ui/score/MiniScore.svelte';
-	import KeepBar from '$lib/ui/shell/KeepBar.svelte';
-	import Shore from '$lib/ui/shell/Shore.svelte';
-	import WelcomeSteps from '$lib/ui/shell/WelcomeSteps.svelte';
+	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
+	import KeepBar from '$lib/ui/views/today/KeepBar.svelte';
+	import Shore from '$lib/ui/views/today/Shore.svelte';
+	import WelcomeSteps from '$lib/ui/views/today/WelcomeSteps.svelte';
 
 	const app = useApp();
 	const WEEK_MS = 7 * 86_400_000;

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { ZONES } from './atlas/zones';
 import { PLACE_IDS, type PlaceId, type PlaceRef } from './atlas/places';
-import type { Level } from './pressure/levels';
+import type { Level } from './step/levels';
 import { schoolById, SCHOOLS } from './school/schools';
 import type { ExpandContext } from './sequence/expand';
-import { isMidlinePlace } from './sequence/crossFieldChecks';
+import { isMidlinePlace } from './sequence/checkSequence';
 import { newSequence } from './sequence/newSequence';
 import { SequenceSchema, StepSchema, type Sequence, type Step, type StepSide } from './sequence/sequence.schema';
 import { makeStep } from './technique/makeStep';

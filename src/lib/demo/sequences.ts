@@ -1,6 +1,6 @@
 import type { PlaceRef } from '../core/atlas/places';
-import { sequenceFromScore, type Row, type Score } from '../core/ready/score';
-import { linkRoute } from '../core/sequence/route';
+import { sequenceFromSpec, type Row, type TemplateSpec } from '../core/template/spec';
+import { linkRoute } from '../core/atlas/route';
 import type { Sequence, Step } from '../core/sequence/sequence.schema';
 
 type Phases = readonly (readonly [title: string, rows: readonly Row[]])[];
@@ -204,9 +204,9 @@ const NAPE_TO_COLLARBONE: Phases = [
 	]
 ];
 
-type DemoScore = Omit<Score, 'phases'> & { readonly phases: Phases };
+type DemoSpec = Omit<TemplateSpec, 'phases'> & { readonly phases: Phases };
 
-const SCORES: readonly DemoScore[] = [
+const SPECS: readonly DemoSpec[] = [
 	{
 		id: 'bakers-dawn',
 		title: 'Baker’s dawn, light eyes',
@@ -265,8 +265,8 @@ const SCORES: readonly DemoScore[] = [
 
 /** The six sequences of the demo practice. */
 export const demoSequences = (updatedAt: string): Sequence[] =>
-	SCORES.map(({ phases, ...score }) =>
-		sequenceFromScore(
+	SPECS.map(({ phases, ...score }) =>
+		sequenceFromSpec(
 			{ ...score, phases: phases.map(([title, rows]) => ({ title, rows })) },
 			{ id: `demo-${score.id}`, updatedAt }
 		)

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ComparisonSchema } from '../core/flow/comparison.schema';
 import { ClientSchema, SessionSchema, SettingsSchema } from '../core/measure/records.schema';
-import { OwnMediumSchema, OwnSchoolSchema, OwnTechniqueSchema } from '../core/own/own.schema';
+import { CustomMediumSchema, CustomSchoolSchema, CustomTechniqueSchema } from '../core/own/own.schema';
 import { HistorySchema } from '../core/sequence/history';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../core/version';
@@ -30,9 +30,9 @@ export const BackupSchema = z.strictObject({
 	clients: z.array(ClientSchema).max(10_000),
 	sequences: z.array(StoredSequenceSchema).max(10_000),
 	sessions: z.array(SessionSchema).max(100_000),
-	techniques: z.array(OwnTechniqueSchema).max(2000),
-	schools: z.array(OwnSchoolSchema).max(200),
-	media: z.array(OwnMediumSchema).max(200),
+	techniques: z.array(CustomTechniqueSchema).max(2000),
+	schools: z.array(CustomSchoolSchema).max(200),
+	media: z.array(CustomMediumSchema).max(200),
 	/** Versions that were kept, and what lies in the bin. */
 	kept: z.array(KeptSchema).max(20_000),
 	/** Comparisons by the model, each with what it was asked. */

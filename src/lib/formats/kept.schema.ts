@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IdSchema, MAX_TITLE } from '../core/sequence/common.schema';
+import { IdSchema, MAX_TITLE } from '../core/step/common.schema';
 import { HistorySchema } from '../core/sequence/history';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { ZONE_IDS } from '../core/atlas/zones';
-import { MediumSchema } from '../core/glide/medium.schema';
+import { MediumSchema } from '../core/medium/medium.schema';
 import { GOAL_IDS } from '../core/goal/goals';
 import { SchoolSchema, SeveritySchema } from '../core/school/school.schema';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { TechniqueSchema } from '../core/technique/technique.schema';
-import { AIMS, idsOf } from '../core/technique/vocabulary';
+import { AIMS, idsOf } from '../core/step/vocabulary';
 
 const RuleInfoSchema = z.strictObject({
 	id: z.string(),

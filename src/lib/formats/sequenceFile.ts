@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { TextSchema } from '../core/sequence/common.schema';
+import { TextSchema } from '../core/step/common.schema';
 import { MAX_STEPS, SEQUENCE_VERSION, SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';

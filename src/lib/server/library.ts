@@ -1,5 +1,5 @@
 import { GOAL_IDS, goalInfo } from '../core/goal/goals';
-import { MEDIA } from '../core/glide/media';
+import { MEDIA } from '../core/medium/media';
 import { RULES } from '../core/rules';
 import { RULE_TEXTS } from '../core/rules/texts';
 import { fixLabel } from '../core/rules/wording';
@@ -7,7 +7,7 @@ import { SCHOOLS } from '../core/school/schools';
 import { contraOf } from '../core/technique/contra';
 import { TECHNIQUES } from '../core/technique/library';
 import { LIBRARY_KINDS, type LibraryKind } from '../formats/librarySchemas';
-import { READY } from '../core/ready/ready';
+import { TEMPLATES } from '../core/template/templates';
 import { usefulFor } from '../core/goal/useful';
 import { CORE_VERSION } from '../core/version';
 
@@ -28,7 +28,7 @@ const LISTS = {
 	schools: () => SCHOOLS,
 	goals: () => GOAL_IDS.map((id) => ({ id, ...goalInfo(id), techniques: usefulFor(TECHNIQUES, id).map((t) => t.id) })),
 	media: () => MEDIA,
-	sequences: () => READY
+	sequences: () => TEMPLATES
 } as const satisfies Record<LibraryKind, () => readonly unknown[]>;
 
 export { LIBRARY_KINDS };

@@ -6,7 +6,7 @@ import type { ExpandContext } from '../core/sequence/expand';
 import { applySkin } from './skinTones';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
 import { askToPersist, storageTrouble } from '../store/plainWords';
-import type { OwnLibrary, Repository } from '../store/repository';
+import type { CustomLibrary, Repository } from '../store/repository';
 
 const KEY = Symbol('soft-tide');
 const THEME_KEY = 'soft-tide-theme';
@@ -19,7 +19,7 @@ export class AppState {
 	/** Whether the browser has promised to keep the records. */
 	persisted = $state<boolean | null>(null);
 	/** What the practitioner has added to the shipped library. */
-	own = $state.raw<OwnLibrary>({ techniques: [], schools: [], media: [] });
+	own = $state.raw<CustomLibrary>({ techniques: [], schools: [], media: [] });
 	/** What a page puts into the header, right of the navigation. */
 	headerExtra = $state.raw<Snippet | null>(null);
 	/** What the core reads: the atlas and the working values. */
@@ -41,7 +41,7 @@ export class AppState {
 			},
 			error: (error) => (this.trouble = storageTrouble(error))
 		});
-		const library = liveQuery(() => this.repo.ownLibrary()).subscribe({
+		const library = liveQuery(() => this.repo.customLibrary()).subscribe({
 			next: (own) => (this.own = own),
 			error: (error) => (this.trouble = storageTrouble(error))
 		});

@@ -8,7 +8,7 @@ import { MAX_STEPS, type Sequence, type Step } from '../core/sequence/sequence.s
 import { stepsOf } from '../core/sequence/walk';
 import type { Technique } from '../core/technique/technique.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
-import { moveByName } from './textSync.svelte';
+import { techniqueByName } from './textSync.svelte';
 
 /** The chosen steps as text. Out of a block that is done side by side they take its sides along. */
 export function copiedText(sequence: Sequence, ids: ReadonlySet<string>): string {
@@ -32,7 +32,7 @@ export function stepsFromText(
 	newId: () => string
 ): Pasted {
 	const parsed = parse(text, {
-		techniqueOf: (name) => moveByName(moves, name),
+		techniqueOf: (name) => techniqueByName(moves, name),
 		cheekRoute: sequence.school.cheekRoute
 	});
 	if (parsed.troubles.length) return { troubles: parsed.troubles };

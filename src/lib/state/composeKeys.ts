@@ -1,6 +1,6 @@
 import { tinykeys } from 'tinykeys';
-import type { Level } from '../core/pressure/levels';
-import { stepped } from '../core/sequence/dose';
+import type { Level } from '../core/step/levels';
+import { stepped } from '../core/step/dose';
 import { moveStep, removeSteps, setStep, type Edit } from '../core/sequence/edits';
 import {
 	duplicateSteps,
@@ -11,7 +11,7 @@ import {
 	repeatOnOtherSide,
 	setSteps
 } from '../core/sequence/manyEdits';
-import { linkRoute } from '../core/sequence/route';
+import { linkRoute } from '../core/atlas/route';
 import type { Step, StepSide } from '../core/sequence/sequence.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 

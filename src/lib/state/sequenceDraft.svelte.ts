@@ -1,6 +1,6 @@
 import { ZodError } from 'zod';
 import type { ExpandContext } from '../core/sequence/expand';
-import { withUpkeep } from '../core/school/drainPolicy';
+import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edits';
 import { editTo } from '../core/sequence/editTo';
 import { Chosen } from './chosen.svelte';

@@ -6,7 +6,7 @@ import type { Technique } from '../core/technique/technique.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
 /** The library's move of this id or title. */
-export function moveByName(all: readonly Technique[], name: string): Technique | undefined {
+export function techniqueByName(all: readonly Technique[], name: string): Technique | undefined {
 	const wish = name.toLowerCase();
 	return all.find((t) => t.id === wish) ?? all.find((t) => t.title.toLowerCase() === wish);
 }
@@ -56,7 +56,7 @@ export class TextSync {
 
 	#parse(text: string): Parsed {
 		return parse(text, {
-			techniqueOf: (name) => moveByName(this.moves(), name),
+			techniqueOf: (name) => techniqueByName(this.moves(), name),
 			cheekRoute: this.draft.sequence.school.cheekRoute
 		});
 	}

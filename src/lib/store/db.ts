@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { Comparison } from '../core/flow/comparison.schema';
-import type { OwnKind, OwnMedium, OwnRecord, OwnSchool, OwnTechnique } from '../core/own/own.schema';
+import type { CustomKind, CustomMedium, CustomRecord, CustomSchool, CustomTechnique } from '../core/own/own.schema';
 import { historyFrom1, sequenceFrom1, sessionFrom1 } from '../formats/migrations';
 import type { Client, Session, Settings } from '../core/measure/records.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
@@ -20,19 +20,19 @@ export interface StoredSequence {
 /** A save that came from an older revision: kept, and offered beside the other one. */
 export interface SecondVersion {
 	readonly id: string;
-	readonly kind: 'sequence' | 'client' | 'session' | OwnKind;
+	readonly kind: 'sequence' | 'client' | 'session' | CustomKind;
 	readonly recordId: string;
 	readonly savedAt: string;
-	readonly record: StoredSequence | Client | Session | OwnRecord;
+	readonly record: StoredSequence | Client | Session | CustomRecord;
 }
 
 export type SoftTideDb = Dexie & {
 	clients: EntityTable<Client, 'id'>;
 	sequences: EntityTable<StoredSequence, 'id'>;
 	sessions: EntityTable<Session, 'id'>;
-	techniques: EntityTable<OwnTechnique, 'id'>;
-	schools: EntityTable<OwnSchool, 'id'>;
-	media: EntityTable<OwnMedium, 'id'>;
+	techniques: EntityTable<CustomTechnique, 'id'>;
+	schools: EntityTable<CustomSchool, 'id'>;
+	media: EntityTable<CustomMedium, 'id'>;
 	settings: EntityTable<Settings, 'id'>;
 	secondVersions: EntityTable<SecondVersion, 'id'>;
 	kept: EntityTable<Kept, 'id'>;

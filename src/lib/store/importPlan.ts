@@ -4,12 +4,12 @@ import { EMPTY_HISTORY } from '../core/sequence/history';
 import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
 import { tableOf, type PlainRecord, type Stamp } from './saveRecord';
 
-export type Fate = 'added' | 'changed' | 'skipped';
+export type ImportEffect = 'added' | 'changed' | 'skipped';
 export interface PlannedRecord {
 	readonly kind: SecondVersion['kind'];
 	readonly id: string;
 	readonly title: string;
-	readonly fate: Fate;
+	readonly effect: ImportEffect;
 	readonly record: StoredSequence | PlainRecord;
 	readonly known: StoredSequence | PlainRecord | null;
 }
@@ -54,7 +54,7 @@ export async function planImport(
 	backup: Pick<Backup, 'clients' | 'sequences' | 'sessions' | 'settings'> &
 		Partial<Pick<Backup, 'techniques' | 'schools' | 'media' | 'kept' | 'comparisons'>>
 ): Promise<ImportPlan> {
-	const fate = (
+	const effect = (
 		kind: PlannedRecord['kind'],
 		title: string,
 		record: PlannedRecord['record'],
@@ -65,14 +65,14 @@ export async function planImport(
 		title,
 		record,
 		known: known ?? null,
-		fate: !known ? 'added' : contentOf(known) === contentOf(record) ? 'skipped' : 'changed'
+		effect: !known ? 'added' : contentOf(known) === contentOf(record) ? 'skipped' : 'changed'
 	});
 	const names = new Map(backup.clients.map((c) => [c.id, c.name]));
 	const records = [
-		...(await Promise.all(backup.clients.map(async (c) => fate('client', c.name, c, await db.clients.get(c.id))))),
+		...(await Promise.all(backup.clients.map(async (c) => effect('client', c.name, c, await db.clients.get(c.id))))),
 		...(await Promise.all(
 			backup.sequences.map(async (s) =>
-				fate(
+				effect(
 					'sequence',
 					s.sequence.title,
 					stored(s.sequence, s.history, s.archived),
@@ -82,7 +82,7 @@ export async function planImport(
 		)),
 		...(await Promise.all(
 			backup.sessions.map(async (s) =>
-				fate(
+				effect(
 					'session',
 					`${names.get(s.clientId) ?? s.clientId}, ${s.startedAt.slice(0, 10)}`,
 					s,
@@ -96,7 +96,7 @@ export async function planImport(
 		...(backup.schools ?? []).map((r) => ['school', r] as const),
 		...(backup.media ?? []).map((r) => ['medium', r] as const)
 	];
-	for (const [kind, r] of own) records.push(fate(kind, r.item.title, r, await tableOf(db, kind).get(r.id)));
+	for (const [kind, r] of own) records.push(effect(kind, r.item.title, r, await tableOf(db, kind).get(r.id)));
 	const here = new Set([
 		...(await db.kept.toCollection().primaryKeys()),
 		...(await db.comparisons.toCollection().primaryKeys())
@@ -121,8 +121,8 @@ export const planOfSequence = (db: SoftTideDb, sequence: Sequence): Promise<Impo
 /** Writes a plan, all or nothing. What is replaced is kept as a second version. */
 export async function applyImport(db: SoftTideDb, plan: ImportPlan, stamp: Stamp): Promise<void> {
 	await db.transaction('rw', db.tables, async () => {
-		for (const { kind, record, known, fate, id } of plan.records) {
-			if (fate === 'skipped') continue;
+		for (const { kind, record, known, effect, id } of plan.records) {
+			if (effect === 'skipped') continue;
 			if (known)
 				await db.secondVersions.put({
 					id: stamp.newId(),

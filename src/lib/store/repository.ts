@@ -8,18 +8,18 @@ import {
 	type Settings
 } from '../core/measure/records.schema';
 import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
-import type { Medium } from '../core/glide/medium.schema';
+import type { Medium } from '../core/medium/medium.schema';
 import type { School } from '../core/school/school.schema';
 import type { Technique } from '../core/technique/technique.schema';
 import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
 import type { Backup } from '../formats/backupFile';
 import { KeptSchema, type Kept } from '../formats/kept.schema';
-import { OWN_SCHEMAS, type OwnKind, type OwnRecord } from '../core/own/own.schema';
+import { CUSTOM_SCHEMAS, type CustomKind, type CustomRecord } from '../core/own/own.schema';
 import type { SoftTideDb, StoredSequence } from './db';
 import { saveRecord, saveSequence, tableOf, type Saved, type Stamp } from './saveRecord';
 
 /** One’s own additions to the library. */
-export interface OwnLibrary {
+export interface CustomLibrary {
 	readonly techniques: readonly Technique[];
 	readonly schools: readonly School[];
 	readonly media: readonly Medium[];
@@ -67,7 +67,7 @@ export class Repository {
 	media = () => this.db.media.toArray();
 
 	/** All that she has added to the shipped library, by title. */
-	async ownLibrary(): Promise<OwnLibrary> {
+	async customLibrary(): Promise<CustomLibrary> {
 		const items = async <T extends { title: string }>(rows: Promise<readonly { item: T }[]>): Promise<T[]> =>
 			(await rows).map((r) => r.item).sort((a, b) => a.title.localeCompare(b.title));
 		return {
@@ -78,25 +78,25 @@ export class Repository {
 	}
 
 	/** Saves one's own technique, school or medium; its id is that of the item. */
-	async saveOwn(kind: OwnKind, draft: unknown): Promise<Saved<OwnRecord>> {
-		return saveRecord<OwnRecord>(this.db, kind, OWN_SCHEMAS[kind].parse(draft), this.stamp());
+	async saveCustom(kind: CustomKind, draft: unknown): Promise<Saved<CustomRecord>> {
+		return saveRecord<CustomRecord>(this.db, kind, CUSTOM_SCHEMAS[kind].parse(draft), this.stamp());
 	}
 
 	/** Keeps an item of her own library, new or changed. */
-	async keepOwn(kind: OwnKind, item: OwnRecord['item']): Promise<Saved<OwnRecord>> {
+	async keepCustom(kind: CustomKind, item: CustomRecord['item']): Promise<Saved<CustomRecord>> {
 		const known = await tableOf(this.db, kind).get(item.id);
-		return this.saveOwn(kind, { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item });
+		return this.saveCustom(kind, { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item });
 	}
 
 	/** Removes one's own technique, school or medium and hands it over, so that it can be put back. Sequences keep their copies. */
-	async removeOwn(kind: OwnKind, id: string): Promise<OwnRecord | undefined> {
+	async removeCustom(kind: CustomKind, id: string): Promise<CustomRecord | undefined> {
 		const table = tableOf(this.db, kind);
-		const known = (await table.get(id)) as OwnRecord | undefined;
+		const known = (await table.get(id)) as CustomRecord | undefined;
 		await table.delete(id);
 		return known;
 	}
 
-	async putOwnBack(kind: OwnKind, record: OwnRecord): Promise<void> {
+	async putCustomBack(kind: CustomKind, record: CustomRecord): Promise<void> {
 		await tableOf(this.db, kind).put(record);
 	}
 

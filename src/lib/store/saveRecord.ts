@@ -1,7 +1,7 @@
 import type { EntityTable } from 'dexie';
 import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
 import type { Client, Session } from '../core/measure/records.schema';
-import type { OwnRecord } from '../core/own/own.schema';
+import type { CustomRecord } from '../core/own/own.schema';
 
 export interface Saved<T> {
 	readonly record: T;
@@ -17,7 +17,7 @@ export interface Stamp {
 type Kind = SecondVersion['kind'];
 
 type PlainKind = Exclude<Kind, 'sequence'>;
-export type PlainRecord = Client | Session | OwnRecord;
+export type PlainRecord = Client | Session | CustomRecord;
 
 /** The table of each kind of record that is stored as it is. */
 export function tableOf(db: SoftTideDb, kind: PlainKind): EntityTable<PlainRecord, 'id'> {

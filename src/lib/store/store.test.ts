@@ -178,7 +178,7 @@ describe('backup, wipe, import', () => {
 		const read = readBackupFile(text);
 		if (!read.ok) throw new Error('refused');
 		const plan = await planImport(repo.db, read.value);
-		expect(plan.records.map((r) => r.fate)).toEqual(['added', 'added', 'added']);
+		expect(plan.records.map((r) => r.effect)).toEqual(['added', 'added', 'added']);
 		await applyImport(repo.db, plan, repo.stamp());
 		expect(await repo.everything()).toEqual(before);
 	});
@@ -187,7 +187,7 @@ describe('backup, wipe, import', () => {
 		const content = await repo.everything();
 		const changed = { ...content, clients: [{ ...content.clients[0]!, name: 'Bo the second' }] };
 		const plan = await planImport(repo.db, changed);
-		expect(plan.records.map((r) => `${r.kind} ${r.fate}`)).toEqual([
+		expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual([
 			'client changed',
 			'sequence skipped',
 			'session skipped'

@@ -5,7 +5,7 @@ import { expect, test } from 'vitest';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { HistorySchema } from '../core/sequence/history';
 import { SessionSchema } from '../core/measure/records.schema';
-import { MEDIA } from '../core/glide/media';
+import { MEDIA } from '../core/medium/media';
 import { SCHOOLS } from '../core/school/schools';
 import { TECHNIQUES } from '../core/technique/library';
 import { NOW } from '../core/testing';
@@ -68,13 +68,13 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 	const db = makeDb('own-test');
 	const repo = repositoryOf(db);
 	for (const [kind, item] of Object.entries(own) as ['technique', (typeof own)['technique']][])
-		await repo.saveOwn(kind, {
+		await repo.saveCustom(kind, {
 			id: 'mine',
 			revision: 0,
 			updatedAt: NOW,
 			item: { ...item, id: 'mine', title: `My ${kind}` }
 		});
-	const library = await repo.ownLibrary();
+	const library = await repo.customLibrary();
 	expect([library.techniques, library.schools, library.media].map((list) => list.map((i) => i.title))).toEqual([
 		['My technique'],
 		['My school'],
@@ -84,16 +84,16 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	const other = makeDb('own-test-other');
 	const plan = await planImport(other, read.value);
-	expect(plan.records.map((r) => `${r.kind} ${r.fate}`)).toEqual(['technique added', 'school added', 'medium added']);
+	expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual(['technique added', 'school added', 'medium added']);
 	await applyImport(other, plan, repo.stamp());
-	expect(await repositoryOf(other).ownLibrary()).toEqual(library);
-	expect((await planImport(other, read.value)).records.every((r) => r.fate === 'skipped')).toBe(true);
-	const gone = (await repo.removeOwn('technique', 'mine'))!;
-	expect((await repo.ownLibrary()).techniques).toEqual([]);
-	await repo.putOwnBack('technique', gone);
-	expect((await repo.ownLibrary()).techniques).toHaveLength(1);
+	expect(await repositoryOf(other).customLibrary()).toEqual(library);
+	expect((await planImport(other, read.value)).records.every((r) => r.effect === 'skipped')).toBe(true);
+	const gone = (await repo.removeCustom('technique', 'mine'))!;
+	expect((await repo.customLibrary()).techniques).toEqual([]);
+	await repo.putCustomBack('technique', gone);
+	expect((await repo.customLibrary()).techniques).toHaveLength(1);
 	await expect(
-		repo.saveOwn('school', { id: 'x', revision: 0, updatedAt: NOW, item: { title: 'no school' } })
+		repo.saveCustom('school', { id: 'x', revision: 0, updatedAt: NOW, item: { title: 'no school' } })
 	).rejects.toThrow();
 	await db.delete();
 	await other.delete();

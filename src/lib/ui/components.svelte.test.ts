@@ -9,22 +9,22 @@ import { stepsOf } from '$lib/core/sequence/walk';
 import { PUFFINESS_WORDS } from '$lib/core/measure/grades';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '$lib/core/testing';
 import { all, clear, press, show } from './testing';
-import DistanceTable from './session/DistanceTable.svelte';
-import GradeCell from './session/GradeCell.svelte';
-import Gauge from './session/Gauge.svelte';
-import StepWaves from './session/StepWaves.svelte';
-import Finding from './inspector/Finding.svelte';
-import AddPanel from './inspector/AddPanel.svelte';
-import DistanceChanges from './progress/DistanceChanges.svelte';
-import SandBar from './progress/SandBar.svelte';
-import FaceMap from './map/FaceMap.svelte';
-import MiniScore from './score/MiniScore.svelte';
-import ImportPreview from './exchange/ImportPreview.svelte';
-import Ripples from './glyphs/Ripples.svelte';
-import SideGlyph from './glyphs/SideGlyph.svelte';
-import Pennant from './glyphs/Pennant.svelte';
-import ClientForm from './session/ClientForm.svelte';
-import Stepper from './controls/Stepper.svelte';
+import DistanceTable from './views/session/DistanceTable.svelte';
+import GradeCell from './views/session/GradeCell.svelte';
+import Gauge from './views/session/Gauge.svelte';
+import StepWaves from './views/session/StepWaves.svelte';
+import Finding from './views/compose/inspector/Finding.svelte';
+import AddPanel from './views/compose/inspector/AddPanel.svelte';
+import DistanceChanges from './views/progress/DistanceChanges.svelte';
+import SandBar from './views/progress/SandBar.svelte';
+import FaceMap from './parts/map/FaceMap.svelte';
+import MiniScore from './parts/score/MiniScore.svelte';
+import ImportPreview from './views/exchange/ImportPreview.svelte';
+import Ripples from './parts/glyphs/Ripples.svelte';
+import SideGlyph from './parts/glyphs/SideGlyph.svelte';
+import Pennant from './parts/glyphs/Pennant.svelte';
+import ClientForm from './parts/shell/ClientForm.svelte';
+import Stepper from './parts/controls/Stepper.svelte';
 import { schoolById } from '$lib/core/school/schools';
 import { techniqueById, techniquesFor, TECHNIQUES } from '$lib/core/technique/library';
 import type { PlaceId } from '$lib/core/atlas/places';
@@ -261,12 +261,12 @@ describe('panels', () => {
 		expect(onadd.mock.calls[0]![0].id).toBe('ring-finger-stroke');
 		expect(show(AddPanel, { ...props, places: [] }).textContent).toContain('Spread the oil');
 	});
-	test('the preview of an import counts by fate and offers nothing where nothing is new', () => {
-		const record = (id: string, fate: 'added' | 'changed' | 'skipped') => ({
+	test('the preview of an import counts by effect and offers nothing where nothing is new', () => {
+		const record = (id: string, effect: 'added' | 'changed' | 'skipped') => ({
 			kind: 'client' as const,
 			id,
 			title: id,
-			fate
+			effect
 		});
 		const onapply = vi.fn();
 		const root = show(ImportPreview, {

@@ -5,8 +5,8 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleRecord } from '$lib/store/saveRecord';
-	import OtherVersion from '$lib/ui/shell/OtherVersion.svelte';
-	import ClientForm from '$lib/ui/session/ClientForm.svelte';
+	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
+	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
 
 	const app = useApp();
 	const clients = liveRows(

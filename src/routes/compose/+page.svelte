@@ -6,11 +6,11 @@
 	import { newSequence } from '$lib/core/sequence/newSequence';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Segmented from '$lib/ui/controls/Segmented.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import Bin from '$lib/ui/overview/Bin.svelte';
-	import SequenceCard from '$lib/ui/overview/SequenceCard.svelte';
-	import { rowOf, SORTS, wishedRows, type OverviewRow, type Sort } from '$lib/ui/overview/overview';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import Bin from '$lib/ui/views/sequences/Bin.svelte';
+	import SequenceCard from '$lib/ui/views/sequences/SequenceCard.svelte';
+	import { rowOf, SORTS, wishedRows, type OverviewRow, type Sort } from '$lib/ui/views/sequences/overview';
 
 	const app = useApp();
 	const stored = liveRows(

@@ -11,14 +11,14 @@ import { CONTEXT, NOW, pump, sequenceOf, step } from '$lib/core/testing';
 import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 import { makeDb, type SoftTideDb } from '$lib/store/db';
 import { Repository } from '$lib/store/repository';
-import DivideField from '$lib/ui/inspector/DivideField.svelte';
-import ManyPanel from '$lib/ui/inspector/ManyPanel.svelte';
-import StepList from '$lib/ui/steps/StepList.svelte';
+import DivideField from '$lib/ui/views/compose/inspector/DivideField.svelte';
+import ManyPanel from '$lib/ui/views/compose/inspector/ManyPanel.svelte';
+import StepList from '$lib/ui/views/compose/steps/StepList.svelte';
 import { all, button, clear, click, press, show } from '$lib/ui/testing';
-import EmptyHint from '$lib/ui/compose/EmptyHint.svelte';
-import Glance from '$lib/ui/compose/Glance.svelte';
-import MapLegend from '$lib/ui/compose/MapLegend.svelte';
-import { mapFlags, readoutOf, tintsOf } from '$lib/ui/compose/mapLayers';
+import EmptyHint from '$lib/ui/views/compose/EmptyHint.svelte';
+import ComposeFacts from '$lib/ui/views/compose/ComposeFacts.svelte';
+import MapLegend from '$lib/ui/views/compose/MapLegend.svelte';
+import { mapFlags, readoutOf, tintsOf } from '$lib/ui/views/compose/mapLayers';
 
 let db: SoftTideDb;
 let draft: SequenceDraft;
@@ -145,7 +145,7 @@ test('a step can be divided where its way bends, and begin a phase where it is n
 
 test('the sequence at a glance: steps, time, sides, and findings that lead on', () => {
 	const onfindings = vi.fn();
-	const root = show(Glance, { draft, onfindings });
+	const root = show(ComposeFacts, { draft, onfindings });
 	expect(root.querySelector('h2')!.textContent).toBe('4 steps');
 	expect(root.textContent).toContain('outlet first');
 	const counts = all(root, 'dd button');

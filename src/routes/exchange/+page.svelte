@@ -10,9 +10,9 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { applyImport, planImport, planOfSequence, type ImportPlan } from '$lib/store/importPlan';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import ImportPreview from '$lib/ui/exchange/ImportPreview.svelte';
-	import SeaEdge from '$lib/ui/exchange/SeaEdge.svelte';
-	import { saveFile } from '$lib/ui/exchange/saveFile';
+	import ImportPreview from '$lib/ui/views/exchange/ImportPreview.svelte';
+	import SeaEdge from '$lib/ui/views/exchange/SeaEdge.svelte';
+	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 
 	const app = useApp();
 	const sequences = liveRows(
@@ -71,7 +71,7 @@
 			return true;
 		});
 		if (!done) return;
-		const n = taken.records.filter((r) => r.fate !== 'skipped').length;
+		const n = taken.records.filter((r) => r.effect !== 'skipped').length;
 		said = `${n} ${n === 1 ? 'record is' : 'records are'} in.`;
 		plan = null;
 	}

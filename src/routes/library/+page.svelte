@@ -9,18 +9,18 @@
 	import { page } from '$app/state';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
-	import { ANY_MOVE, moveIndex, type MoveFilter } from '$lib/core/technique/search';
+	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
 	import type { Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS, TOOLS, type Aim } from '$lib/core/technique/vocabulary';
-	import { addMoveTo } from '$lib/state/addMove';
+	import { AIMS, TOOLS, type Aim } from '$lib/core/step/vocabulary';
+	import { addTechniqueTo } from '$lib/state/addTechnique';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import AimGlyph from '$lib/ui/glyphs/AimGlyph.svelte';
-	import MoveDetail from '$lib/ui/library/MoveDetail.svelte';
-	import MoveForm from '$lib/ui/library/MoveForm.svelte';
-	import Soundings from '$lib/ui/library/Soundings.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';
+	import TechniqueDetail from '$lib/ui/views/library/TechniqueDetail.svelte';
+	import TechniqueForm from '$lib/ui/views/library/TechniqueForm.svelte';
+	import TechniqueChart from '$lib/ui/views/library/TechniqueChart.svelte';
 
 	const app = useApp();
 	const library = useTechniques();
@@ -32,9 +32,9 @@
 	const sequences = $derived(rows.current.map((r) => r.sequence));
 	/** A goal of a sequence leads here. */
 	const goal = GOAL_IDS.find((g) => g === page.url.searchParams.get('goal')) ?? 'any';
-	let filter = $state<MoveFilter>({ ...ANY_MOVE, goal });
+	let filter = $state<TechniqueFilter>({ ...ANY_TECHNIQUE, goal });
 	let editing = $state.raw<Technique | null>(null);
-	const find = $derived(moveIndex(library.all));
+	const find = $derived(techniqueIndex(library.all));
 	const found = $derived(find(filter));
 	const ownIds = $derived(new Set(app.own.techniques.map((t) => t.id)));
 	const openId = $derived(page.url.searchParams.get('move'));
@@ -42,11 +42,11 @@
 		library.all.find((t) => t.id === openId) ?? found.find((t) => t.shape === 'stroke' && t.paths.length) ?? found[0] ?? null
 	);
 	const show = (id: string) => goto(`/library?move=${encodeURIComponent(id)}`, { replaceState: true, keepFocus: true, noScroll: true });
-	const set = (change: Partial<MoveFilter>) => (filter = { ...filter, ...change });
+	const set = (change: Partial<TechniqueFilter>) => (filter = { ...filter, ...change });
 	const any = <T extends string>(list: { value: T; label: string }[], label: string) => [{ value: 'any' as const, label }, ...list];
 
 	async function add(sequenceId: string, technique: Technique) {
-		const stepId = await app.run(() => addMoveTo(app.repo, sequenceId, technique, ownIds.has(technique.id)));
+		const stepId = await app.run(() => addTechniqueTo(app.repo, sequenceId, technique, ownIds.has(technique.id)));
 		const title = sequences.find((s) => s.id === sequenceId)?.title ?? '';
 		if (stepId)
 			toast(`“${technique.title}” is in “${title}”.`, {
@@ -57,16 +57,16 @@
 		editing = { ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) };
 	}
 	async function save(technique: Technique) {
-		if (!(await app.run(() => app.repo.keepOwn('technique', technique)))) return;
+		if (!(await app.run(() => app.repo.keepCustom('technique', technique)))) return;
 		editing = null;
 		await show(technique.id);
 	}
 	async function remove(technique: Technique) {
-		const record = await app.run(() => app.repo.removeOwn('technique', technique.id));
+		const record = await app.run(() => app.repo.removeCustom('technique', technique.id));
 		if (!record) return;
 		toast(`“${technique.title}” is removed. Sequences keep their copies.`, {
 			duration: 15_000,
-			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putOwnBack('technique', record)) }
+			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putCustomBack('technique', record)) }
 		});
 	}
 </script>
@@ -131,18 +131,18 @@
 			{/each}
 		</div>
 		{#if found.length}
-			<Soundings techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
+			<TechniqueChart techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
 		{:else if library.loaded}
 			<p class="text-ink2 px-4 py-6 text-[13.5px]">
-				No move has all of this. <button type="button" class="dotted" onclick={() => (filter = ANY_MOVE)}>Show all again</button>
+				No move has all of this. <button type="button" class="dotted" onclick={() => (filter = ANY_TECHNIQUE)}>Show all again</button>
 			</p>
 		{/if}
 	</section>
 	<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
 		{#if editing}
-			<MoveForm technique={editing} onsave={save} oncancel={() => (editing = null)} />
+			<TechniqueForm technique={editing} onsave={save} oncancel={() => (editing = null)} />
 		{:else if open}
-			<MoveDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences}>
+			<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences}>
 				{#snippet actions()}
 					<DropdownMenu.Root>
 						<DropdownMenu.Trigger class="btn btn-primary" disabled={!sequences.length}
@@ -162,7 +162,7 @@
 						<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
 					{/if}
 				{/snippet}
-			</MoveDetail>
+			</TechniqueDetail>
 		{/if}
 	</aside>
 </div>

@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { clock } from '$lib/core/sequence/describe';
+	import { clock } from '$lib/core/step/describe';
 	import { comparableSessions, distanceRows, zoneChanges } from '$lib/core/measure/look';
 	import { changeSentence } from '$lib/core/measure/wording';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Segmented from '$lib/ui/controls/Segmented.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import DistanceChanges from '$lib/ui/progress/DistanceChanges.svelte';
-	import SessionStrip from '$lib/ui/progress/SessionStrip.svelte';
-	import ZoneChangeMap from '$lib/ui/progress/ZoneChangeMap.svelte';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import DistanceChanges from '$lib/ui/views/progress/DistanceChanges.svelte';
+	import SessionStrip from '$lib/ui/views/progress/SessionStrip.svelte';
+	import ZoneChangeMap from '$lib/ui/views/progress/ZoneChangeMap.svelte';
 
 	const app = useApp();
 	const clients = liveRows(

@@ -6,17 +6,17 @@
 	import type { ZoneId } from '$lib/core/atlas/zones';
 	import { emptyLook } from '$lib/core/measure/look';
 	import type { Look } from '$lib/core/measure/records.schema';
-	import { clock } from '$lib/core/sequence/describe';
+	import { clock } from '$lib/core/step/describe';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { judge } from '$lib/core/rules/judge';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import ClientForm from '$lib/ui/session/ClientForm.svelte';
-	import DistanceTable from '$lib/ui/session/DistanceTable.svelte';
-	import GradeBoard from '$lib/ui/session/GradeBoard.svelte';
-	import Segmented from '$lib/ui/controls/Segmented.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
+	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
+	import DistanceTable from '$lib/ui/views/session/DistanceTable.svelte';
+	import GradeBoard from '$lib/ui/views/session/GradeBoard.svelte';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
 
 	const app = useApp();
 	const clients = liveRows(

@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { Switch } from 'bits-ui';
-	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/pressure/levels';
+	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/step/levels';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { SKIN_TONES } from '$lib/core/measure/records.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
 	import { fillWithDemo } from '$lib/store/openStore';
-	import Segmented from '$lib/ui/controls/Segmented.svelte';
-	import Ripples from '$lib/ui/glyphs/Ripples.svelte';
-	import CautionText from '$lib/ui/shell/CautionText.svelte';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
+	import CautionText from '$lib/ui/parts/shell/CautionText.svelte';
 
 	const app = useApp();
 	const settings = $derived(app.settings);

@@ -1,6 +1,6 @@
 import { worthOf } from '../goal/coverage';
-import { clock, stepTitle } from '../sequence/describe';
-import { keepPolicyLinks } from '../school/drainPolicy';
+import { clock, stepTitle } from '../step/describe';
+import { keepPolicyLinks } from '../links/drainPolicy';
 import { applyEdit, makeEdit, type Edit } from '../sequence/edits';
 import { secondsOf, type ExpandContext } from '../sequence/expand';
 import type { Dose, Sequence, Step } from '../sequence/sequence.schema';

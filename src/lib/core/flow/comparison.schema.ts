@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { IdSchema, TitleSchema } from '../sequence/common.schema';
+import { IdSchema, TitleSchema } from '../step/common.schema';
 import { SequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
-import { MEASURE_IDS, type MeasureId } from './measureIds';
+import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
 import { FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
 
 /** Sequences in one comparison, and zones that can be chosen for it. */
@@ -15,11 +15,11 @@ const ZONE_COUNT = 2 * ZONE_IDS.length;
 /** Middle and spread of a figure over the draws. */
 export const SpreadSchema = z.strictObject({ median: z.number(), p5: z.number(), p95: z.number() });
 
-const MeasureSchema = z.enum(MEASURE_IDS as [MeasureId, ...MeasureId[]]);
+const OutcomeSchema = z.enum(OUTCOME_IDS as [OutcomeId, ...OutcomeId[]]);
 
-/** What the draws say of two sequences by one measure: the first against another one. */
-export const VerdictSchema = z.strictObject({
-	measure: MeasureSchema,
+/** What the draws say of two sequences by one outcome: the first against another one. */
+export const OutcomeVerdictSchema = z.strictObject({
+	outcome: OutcomeSchema,
 	/** Share of the draws in which the first leaves less, as counted. */
 	share: z.number().min(0).max(1),
 	/** The share that is shown: per cent, rounded to 5. */
@@ -38,18 +38,18 @@ export const VerdictSchema = z.strictObject({
 	)
 });
 
-const byMeasure = <T extends z.ZodType>(schema: T) =>
-	z.strictObject(Object.fromEntries(MEASURE_IDS.map((m) => [m, schema])) as Record<MeasureId, T>);
+const byOutcome = <T extends z.ZodType>(schema: T) =>
+	z.strictObject(Object.fromEntries(OUTCOME_IDS.map((m) => [m, schema])) as Record<OutcomeId, T>);
 
 /** All figures of a comparison that are worth keeping. */
 export const ComparisonResultSchema = z.strictObject({
 	draws: z.int().min(1).max(MAX_DRAWS),
 	/** Fluid of the whole network at the start, ml. */
 	startMl: SpreadSchema,
-	/** Of each measure how much each sequence takes away, ml. */
-	falls: byMeasure(z.array(SpreadSchema)),
-	/** Of each measure the first sequence against each other one. */
-	verdicts: byMeasure(z.array(VerdictSchema))
+	/** Of each outcome how much each sequence takes away, ml. */
+	falls: byOutcome(z.array(SpreadSchema)),
+	/** Of each outcome the first sequence against each other one. */
+	verdicts: byOutcome(z.array(OutcomeVerdictSchema))
 });
 
 /** What is asked: everything that the figures depend on. */
@@ -82,7 +82,7 @@ export const ComparisonSchema = z.strictObject({
 });
 
 export type Spread = z.infer<typeof SpreadSchema>;
-export type Verdict = z.infer<typeof VerdictSchema>;
+export type OutcomeVerdict = z.infer<typeof OutcomeVerdictSchema>;
 export type ComparisonResult = z.infer<typeof ComparisonResultSchema>;
 export type ComparisonInput = z.infer<typeof ComparisonInputSchema>;
 export type Comparison = z.infer<typeof ComparisonSchema>;

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { expand } from '../sequence/expand';
 import type { Sequence, Step } from '../sequence/sequence.schema';
-import { MOTIONS, type Motion } from '../technique/vocabulary';
+import { MOTIONS, type Motion } from '../step/vocabulary';
 import { originOf, planOfSequence, stepOfOrigin } from './compile';
 import { LEFT_OUT, MOTION_MAPPING } from './mapping';
 import { faceNetwork } from './network';

@@ -1,8 +1,8 @@
 import { otherSide, ownSideOf, placeOf, type PlaceRef, type Side } from '../atlas/places';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
-import { fillPath, type CheekRoute } from '../sequence/route';
+import { fillPath, type CheekRoute } from '../atlas/route';
 import { endPlace, stepsOf, type PlacedStep } from '../sequence/walk';
-import { isStationary } from '../technique/vocabulary';
+import { isStationary } from '../step/vocabulary';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import type { Working } from '../working/working.schema';
 import { besideTheFace, breathesDeeply, cools, leftOutWhole, MOTION_MAPPING, type LeftOutReason } from './mapping';

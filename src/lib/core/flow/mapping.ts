@@ -1,4 +1,4 @@
-import type { Motion } from '../technique/vocabulary';
+import type { Motion } from '../step/vocabulary';
 import type { Step } from '../sequence/sequence.schema';
 import type { FlowTechnique } from './programme';
 

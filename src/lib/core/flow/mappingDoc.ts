@@ -1,4 +1,4 @@
-import { CONTACTS, MOTIONS, type Motion } from '../technique/vocabulary';
+import { CONTACTS, MOTIONS, type Motion } from '../step/vocabulary';
 import { LEFT_OUT, MOTION_MAPPING } from './mapping';
 import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS } from './parameterTable';
 

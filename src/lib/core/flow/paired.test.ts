@@ -71,7 +71,7 @@ describe('draws', () => {
 		expect(few(8).fallMl.all[0]).not.toEqual(few(7).fallMl.all[0]);
 	});
 	test('parts add up: the face is part of all, the chosen zones part of the face', () => {
-		const { startMl, measureStartMl: part } = few(3);
+		const { startMl, outcomeStartMl: part } = few(3);
 		startMl.forEach((all, i) => {
 			expect(part.all[i]).toBe(all);
 			expect(all).toBeGreaterThan(part.face[i]!);
@@ -87,7 +87,7 @@ describe('draws', () => {
 			zones: ['lower-eyelid']
 		});
 		run.advance(1);
-		expect(run.figures.measureStartMl.zones[0]).toBe(run.figures.measureStartMl.eyes[0]);
+		expect(run.figures.outcomeStartMl.zones[0]).toBe(run.figures.outcomeStartMl.eyes[0]);
 		expect(faceIndex('lower-eyelid', 'left')).not.toBe(faceIndex('lower-eyelid', 'right'));
 	});
 	test('nothing to compare, and too many draws, are refused', () => {

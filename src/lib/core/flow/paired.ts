@@ -1,8 +1,8 @@
 import type { ZoneId } from '../atlas/zones';
 import { Draws } from './draws';
 import { FlowEngine } from './engine';
-import { MEASURE_IDS, type MeasureId } from './measureIds';
-import { LOOK_AFTER_SECONDS, measureMl, zonesOfMeasure } from './measures';
+import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
+import { LOOK_AFTER_SECONDS, outcomeMl, zonesOfOutcome } from './outcomes';
 import { faceNetwork } from './network';
 import { COARSE_STEP_SECONDS, FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
 import { programmeSeconds, type Programme } from './programme';
@@ -21,14 +21,14 @@ export interface PairedInput {
 	readonly lookAfterSeconds?: number;
 }
 
-/** What each draw gave: of each measure, for each programme, the fall in ml. */
+/** What each draw gave: of each outcome, for each programme, the fall in ml. */
 export interface PairedFigures {
 	readonly draws: number;
 	/** All fluid at the start, ml. */
 	readonly startMl: Float64Array;
-	/** Fluid of each measure at the start, ml. */
-	readonly measureStartMl: Readonly<Record<MeasureId, Float64Array>>;
-	readonly fallMl: Readonly<Record<MeasureId, readonly Float64Array[]>>;
+	/** Fluid of each outcome at the start, ml. */
+	readonly outcomeStartMl: Readonly<Record<OutcomeId, Float64Array>>;
+	readonly fallMl: Readonly<Record<OutcomeId, readonly Float64Array[]>>;
 	readonly parameters: Readonly<Record<FlowParameterName, Float64Array>>;
 }
 
@@ -55,14 +55,14 @@ export class PairedRun {
 		const seconds = programmes.map(programmeSeconds);
 		const look = Math.max(...seconds) + (input.lookAfterSeconds ?? LOOK_AFTER_SECONDS);
 		this.#rests = seconds.map((s) => look - s);
-		this.#zones = MEASURE_IDS.map((m) => zonesOfMeasure(m, zones));
+		this.#zones = OUTCOME_IDS.map((m) => zonesOfOutcome(m, zones));
 		const column = () => new Float64Array(draws);
 		this.figures = {
 			draws,
 			startMl: column(),
-			measureStartMl: Object.fromEntries(MEASURE_IDS.map((m) => [m, column()])) as Record<MeasureId, Float64Array>,
-			fallMl: Object.fromEntries(MEASURE_IDS.map((m) => [m, programmes.map(column)])) as Record<
-				MeasureId,
+			outcomeStartMl: Object.fromEntries(OUTCOME_IDS.map((m) => [m, column()])) as Record<OutcomeId, Float64Array>,
+			fallMl: Object.fromEntries(OUTCOME_IDS.map((m) => [m, programmes.map(column)])) as Record<
+				OutcomeId,
 				Float64Array[]
 			>,
 			parameters: Object.fromEntries(FLOW_PARAMETER_NAMES.map((n) => [n, column()])) as Record<
@@ -81,21 +81,21 @@ export class PairedRun {
 
 	#one(at: number): void {
 		const { programmes, grades } = this.input;
-		const { startMl, measureStartMl, fallMl, parameters: columns } = this.figures;
+		const { startMl, outcomeStartMl, fallMl, parameters: columns } = this.figures;
 		const engine = this.#engine;
 		const { parameters, jitter } = this.#draws.next();
 		for (const name of FLOW_PARAMETER_NAMES) columns[name][at] = parameters[name];
 		engine.setParameters(parameters, jitter);
 		engine.prepare((zone) => grades[zone]!);
 		startMl[at] = engine.totalMl();
-		MEASURE_IDS.forEach((m, k) => (measureStartMl[m][at] = measureMl(engine, this.#zones[k]!)));
+		OUTCOME_IDS.forEach((m, k) => (outcomeStartMl[m][at] = outcomeMl(engine, this.#zones[k]!)));
 		programmes.forEach((programme, i) => {
 			engine.reset();
 			engine.run(programme);
 			engine.rest(this.#rests[i]!);
-			MEASURE_IDS.forEach((m, k) => {
+			OUTCOME_IDS.forEach((m, k) => {
 				// Of all fluid the running sums are exact where a difference of totals is not.
-				const fall = m === 'all' ? engine.reliefMl : measureStartMl[m][at]! - measureMl(engine, this.#zones[k]!);
+				const fall = m === 'all' ? engine.reliefMl : outcomeStartMl[m][at]! - outcomeMl(engine, this.#zones[k]!);
 				fallMl[m][i]![at] = fall;
 			});
 		});

@@ -2,7 +2,7 @@ import { ZONE_GROUP } from '../atlas/graph';
 import type { ZoneId } from '../atlas/zones';
 import { stepOfOrigin, type FlowPlan, type LeftOut } from './compile';
 import { FlowEngine } from './engine';
-import { LOOK_AFTER_SECONDS } from './measures';
+import { LOOK_AFTER_SECONDS } from './outcomes';
 import { faceNetwork } from './network';
 import { DEFAULT_FLOW, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
 import type { ProgrammeOp } from './programme';

@@ -1,8 +1,8 @@
-import { withUpkeep } from '../school/drainPolicy';
+import { withUpkeep } from '../links/drainPolicy';
 import type { School } from '../school/school.schema';
 import { applyEdit, makeEdit } from '../sequence/edits';
 import type { Sequence, Step } from '../sequence/sequence.schema';
-import type { Level } from '../pressure/levels';
+import type { Level } from '../step/levels';
 import { movesFluid } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 

@@ -9,7 +9,7 @@ import { faceNetwork } from './network';
 import { PairedRun, type PairedFigures } from './paired';
 import { FLOW_PARAMETER_NAMES } from './parameterTable';
 import { underSchool, VARIANT_IDS, variantOf } from './variants';
-import type { Verdict } from './comparison.schema';
+import type { OutcomeVerdict } from './comparison.schema';
 import { fallOf, resultOf, toFivePercent, verdictOf } from './verdict';
 import { hangsOnWords, shareWords, verdictWords } from './words';
 
@@ -20,7 +20,7 @@ const figures = (a: number[], b: number[], start = 20): PairedFigures => {
 	return {
 		draws: a.length,
 		startMl: new Float64Array(a.length).fill(start),
-		measureStartMl: {} as PairedFigures['measureStartMl'],
+		outcomeStartMl: {} as PairedFigures['outcomeStartMl'],
 		fallMl: Object.fromEntries(
 			Object.entries(columns).map(([k, v]) => [k, all(v)])
 		) as unknown as PairedFigures['fallMl'],
@@ -72,7 +72,7 @@ describe('a verdict', () => {
 		});
 		run.advance(300);
 		const result = resultOf(run.figures);
-		const v: Verdict = result.verdicts.all[0]!;
+		const v: OutcomeVerdict = result.verdicts.all[0]!;
 		const names = v.hangsOn.map((h) => h.parameter);
 		expect(names).toContain('fX');
 		expect(names).toContain('sEta');

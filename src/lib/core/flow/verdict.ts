@@ -1,7 +1,7 @@
 import { quantileSorted, sampleRankCorrelation } from 'simple-statistics';
-import { MEASURE_IDS, type MeasureId } from './measureIds';
+import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
 import type { PairedFigures } from './paired';
-import type { ComparisonResult, Spread, Verdict } from './comparison.schema';
+import type { ComparisonResult, Spread, OutcomeVerdict } from './comparison.schema';
 import { FLOW_PARAMETER_NAMES } from './parameterTable';
 
 /** A median difference below this share of the fluid at the start is no practical difference. */
@@ -19,7 +19,7 @@ function spreadOf(values: Float64Array): Spread {
 /** Per cent in steps of five: from seed to seed shares near 80 % move by about three points. */
 export const toFivePercent = (share: number): number => Math.round(share * 20) * 5;
 
-function hangsOn(figures: PairedFigures, difference: Float64Array): Verdict['hangsOn'] {
+function hangsOn(figures: PairedFigures, difference: Float64Array): OutcomeVerdict['hangsOn'] {
 	if (difference.length < 20 || difference.every((x) => x === difference[0])) return [];
 	const values = [...difference];
 	return FLOW_PARAMETER_NAMES.map((parameter) => ({
@@ -35,14 +35,14 @@ function hangsOn(figures: PairedFigures, difference: Float64Array): Verdict['han
  * The first of two programmes of a run against the second.
  * @param first, second their numbers in the run
  */
-export function verdictOf(figures: PairedFigures, measure: MeasureId, first: number, second: number): Verdict {
-	const [a, b] = [figures.fallMl[measure][first]!, figures.fallMl[measure][second]!];
+export function verdictOf(figures: PairedFigures, outcome: OutcomeId, first: number, second: number): OutcomeVerdict {
+	const [a, b] = [figures.fallMl[outcome][first]!, figures.fallMl[outcome][second]!];
 	const ml = a.map((x, i) => x - b[i]!);
 	const ofStart = ml.map((x, i) => x / figures.startMl[i]!);
 	const share = ml.reduce((n, x) => n + (x > 0 ? 1 : 0), 0) / figures.draws;
 	const spread = spreadOf(ofStart);
 	return {
-		measure,
+		outcome,
 		share,
 		shownPercent: toFivePercent(share),
 		ml: spreadOf(ml),
@@ -52,9 +52,9 @@ export function verdictOf(figures: PairedFigures, measure: MeasureId, first: num
 	};
 }
 
-/** How much less of a measure one programme leaves than was there at the start, ml. */
-export const fallOf = (figures: PairedFigures, measure: MeasureId, index: number): Spread =>
-	spreadOf(figures.fallMl[measure][index]!);
+/** How much less of a outcome one programme leaves than was there at the start, ml. */
+export const fallOf = (figures: PairedFigures, outcome: OutcomeId, index: number): Spread =>
+	spreadOf(figures.fallMl[outcome][index]!);
 
 /** All figures of a run that are worth keeping: of each programme its fall, of each later one the first against it. */
 export function resultOf(figures: PairedFigures): ComparisonResult {
@@ -62,11 +62,11 @@ export function resultOf(figures: PairedFigures): ComparisonResult {
 	const others = Array.from({ length: count - 1 }, (_, i) => i + 1);
 	return {
 		draws: figures.draws,
-		falls: byMeasure((m) => Array.from({ length: count }, (_, i) => fallOf(figures, m, i))),
-		verdicts: byMeasure((m) => others.map((i) => verdictOf(figures, m, 0, i))),
+		falls: byOutcome((m) => Array.from({ length: count }, (_, i) => fallOf(figures, m, i))),
+		verdicts: byOutcome((m) => others.map((i) => verdictOf(figures, m, 0, i))),
 		startMl: spreadOf(figures.startMl)
 	};
 }
 
-const byMeasure = <T>(of: (measure: MeasureId) => T): Record<MeasureId, T> =>
-	Object.fromEntries(MEASURE_IDS.map((m) => [m, of(m)])) as Record<MeasureId, T>;
+const byOutcome = <T>(of: (outcome: OutcomeId) => T): Record<OutcomeId, T> =>
+	Object.fromEntries(OUTCOME_IDS.map((m) => [m, of(m)])) as Record<OutcomeId, T>;

@@ -1,11 +1,11 @@
 import { labelOf, type PlaceId, type Side } from '../atlas/places';
 import { LEFT_OUT } from './mapping';
 import type { LeftOut } from './compile';
-import type { MeasureId } from './measureIds';
+import type { OutcomeId } from './outcomeIds';
 import { faceNetwork } from './network';
 import { FLOW_PARAMETERS } from './parameterTable';
 import { WORTH_A_WORD_ML, type TideMark } from './tide';
-import type { Verdict } from './comparison.schema';
+import type { OutcomeVerdict } from './comparison.schema';
 import type { Effect, StepWorth } from './worth';
 
 /** Said wherever a figure of the model stands. */
@@ -64,7 +64,7 @@ export function worthWords(worth: StepWorth): string[] {
 	];
 }
 
-const WHERE: Record<MeasureId, string> = {
+const WHERE: Record<OutcomeId, string> = {
 	all: 'in all',
 	face: 'in the face',
 	eyes: 'under the eyes',
@@ -79,9 +79,9 @@ export const shareWords = (percent: number): string =>
  * The sentence that the draws allow about two sequences.
  * @param first, second their titles
  */
-export function verdictWords(verdict: Verdict, first: string, second: string, draws: number): string {
-	const { shownPercent, measure, practical, ml } = verdict;
-	const where = WHERE[measure];
+export function verdictWords(verdict: OutcomeVerdict, first: string, second: string, draws: number): string {
+	const { shownPercent, outcome, practical, ml } = verdict;
+	const where = WHERE[outcome];
 	// Whoever leaves less more often is named first.
 	const turned = ml.median < 0;
 	const [less, more] = turned ? [second, first] : [first, second];
@@ -93,7 +93,7 @@ export function verdictWords(verdict: Verdict, first: string, second: string, dr
 }
 
 /** What an answer hangs on, in words. */
-export const hangsOnWords = ({ hangsOn }: Pick<Verdict, 'hangsOn'>): string[] =>
+export const hangsOnWords = ({ hangsOn }: Pick<OutcomeVerdict, 'hangsOn'>): string[] =>
 	hangsOn.map(
 		({ parameter, rho }) =>
 			`${FLOW_PARAMETERS[parameter].meaning}: the larger it is, the ${rho > 0 ? 'larger' : 'smaller'} the difference`

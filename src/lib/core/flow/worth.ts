@@ -1,6 +1,6 @@
 import { originOf, restingWhere, stepOfOrigin, type FlowPlan } from './compile';
 import { FlowEngine } from './engine';
-import { LOOK_AFTER_SECONDS } from './measures';
+import { LOOK_AFTER_SECONDS } from './outcomes';
 import { faceNetwork } from './network';
 import { DEFAULT_FLOW, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
 import type { Programme, ProgrammeOp } from './programme';

@@ -6,8 +6,8 @@ import type { Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { filmFactsOf, filmLineOf, HAND_NEEDS, mlFor, needsFilm, zonesUnder } from './film';
-import { MediumSchema } from './medium.schema';
-import { amountText, MEDIA, mediumById } from './media';
+import { MediumSchema } from '../medium/medium.schema';
+import { amountText, MEDIA, mediumById } from '../medium/media';
 
 const film = (sequence: Sequence) => {
 	const events = expand(sequence, CONTEXT);

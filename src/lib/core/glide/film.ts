@@ -8,8 +8,8 @@ import { sidesOf } from '../sequence/passes';
 import type { School } from '../school/school.schema';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import type { PlacedStep } from '../sequence/walk';
-import { isStationary } from '../technique/vocabulary';
-import { mediumById } from './media';
+import { isStationary } from '../step/vocabulary';
+import { mediumById } from '../medium/media';
 
 /** Film to begin with, µl/cm² (working value). */
 export const FULL_FILM = 1;

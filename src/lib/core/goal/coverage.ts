@@ -4,8 +4,8 @@ import { shareOfSide } from '../sequence/balance';
 import type { TimedEvent } from '../sequence/expand';
 import type { Sequence, Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
-import { typicalDose } from '../technique/typicalDose';
-import type { Aim } from '../technique/vocabulary';
+import { typicalDose } from '../step/typicalDose';
+import type { Aim } from '../step/vocabulary';
 import { goalInfo, type GoalId } from './goals';
 
 /** From this level on, work counts as deep. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { IdSchema, TextSchema, TitleSchema } from '../sequence/common.schema';
+import { IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
 import { SequenceSchema } from '../sequence/sequence.schema';
 import { DISTANCE_IDS, DISTANCE_MAX_MM, DISTANCE_MIN_MM } from './distances';
 

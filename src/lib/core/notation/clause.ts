@@ -1,4 +1,4 @@
-import type { CheekRoute } from '../sequence/route';
+import type { CheekRoute } from '../atlas/route';
 import type { Step } from '../sequence/sequence.schema';
 import type { Reader } from './reader';
 

@@ -1,6 +1,6 @@
-import type { Level } from '../pressure/levels';
+import type { Level } from '../step/levels';
 import type { Dose, Step } from '../sequence/sequence.schema';
-import type { Aim, Contact, Motion } from '../technique/vocabulary';
+import type { Aim, Contact, Motion } from '../step/vocabulary';
 
 /** What a line leaves unsaid, by the aim of the step (working values). */
 export interface AimDefaults {

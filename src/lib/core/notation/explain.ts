@@ -1,7 +1,7 @@
 import { isNode, labelOf, nodeOf, placeOf } from '../atlas/places';
 import { NODES } from '../atlas/nodes';
 import { ZONES, type ZoneId } from '../atlas/zones';
-import { AIMS } from '../technique/vocabulary';
+import { AIMS } from '../step/vocabulary';
 import { AIM_DEFAULTS } from './defaults';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
@@ -9,7 +9,7 @@ import { PLACE_WORDS } from './placeWords';
 import { clausesOf, Misread, plain, Reader, tokensOf } from './reader';
 import { AIM_WORDS } from './stepLine';
 import { contactWord, motionWord } from './words';
-import { LEVEL_NAMES } from '../pressure/levels';
+import { LEVEL_NAMES } from '../step/levels';
 
 export interface Explanation {
 	/** Indexes in the line. */

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { MediumSchema } from '../glide/medium.schema';
-import { GOAL_IDS, type GoalId } from '../goal/goalIds';
+import { MediumSchema } from '../medium/medium.schema';
+import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
 import { SCHOOL_IDS, SchoolSchema, type School } from '../school/school.schema';
 import { schoolById, SCHOOLS } from '../school/schools';
-import { clock } from '../sequence/describe';
+import { clock } from '../step/describe';
 import { isDeepEqual } from '../sequence/deepEqual';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';

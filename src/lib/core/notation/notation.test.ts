@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { READY } from '../ready/ready';
+import { TEMPLATES } from '../template/templates';
 import { MAX_STEPS, type Sequence, type Step } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { techniqueById } from '../technique/library';
-import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../technique/vocabulary';
+import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../step/vocabulary';
 import { schoolById } from '../school/schools';
 import { anySequence, pump, sequenceOf, step } from '../testing';
 import { editTo } from '../sequence/editTo';
@@ -184,7 +184,7 @@ describe('a whole sequence', () => {
 		expect(Object.keys(STONE_EDGES).length * Object.keys(TOOLS).length).toBeGreaterThan(0);
 	});
 	test('all ready sequences', () => {
-		for (const ready of READY) expect(said(readBack(ready))).toEqual(said(ready));
+		for (const ready of TEMPLATES) expect(said(readBack(ready))).toEqual(said(ready));
 	});
 	test('survives what a mail does to it: quotation signs, spaces that do not break, curly marks, line ends', () => {
 		const mail =

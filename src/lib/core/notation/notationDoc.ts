@@ -1,5 +1,5 @@
-import { LEVEL_NAMES } from '../pressure/levels';
-import { AIMS, CONTACTS, type Aim, type Contact } from '../technique/vocabulary';
+import { LEVEL_NAMES } from '../step/levels';
+import { AIMS, CONTACTS, type Aim, type Contact } from '../step/vocabulary';
 import { CLAUSES } from './clauses';
 import { AIM_DEFAULTS } from './defaults';
 import { HEAD_LINES } from './headLines';

@@ -1,7 +1,7 @@
-import { MAX_TITLE } from '../sequence/common.schema';
+import { MAX_TITLE } from '../step/common.schema';
 import type { Block, Step } from '../sequence/sequence.schema';
 import { MAX_STEPS } from '../sequence/sequence.schema';
-import type { CheekRoute } from '../sequence/route';
+import type { CheekRoute } from '../atlas/route';
 import type { Technique } from '../technique/technique.schema';
 import { HEAD_LINES, readTitle, type Head } from './headLines';
 import { Misread, Reader, readerOf, tokensOf, type Trouble } from './reader';

@@ -2,7 +2,7 @@ import type { PlaceRef } from '../atlas/places';
 import { StepSchema, type Step } from '../sequence/sequence.schema';
 import { makeStep } from '../technique/makeStep';
 import type { Technique } from '../technique/technique.schema';
-import { AIMS, isStationary, type Aim } from '../technique/vocabulary';
+import { AIMS, isStationary, type Aim } from '../step/vocabulary';
 import type { ReadContext } from './clause';
 import { CLAUSES } from './clauses';
 import { AIM_DEFAULTS, bareStep, defaultMotion } from './defaults';

@@ -1,5 +1,5 @@
-import { LEVEL_NAMES, LEVELS, type Level } from '../pressure/levels';
-import { CONTACTS, MOTIONS, type Contact, type Motion } from '../technique/vocabulary';
+import { LEVEL_NAMES, LEVELS, type Level } from '../step/levels';
+import { CONTACTS, MOTIONS, type Contact, type Motion } from '../step/vocabulary';
 import { plain } from './reader';
 
 /** An id as it is written in a clause: hyphens as spaces. */

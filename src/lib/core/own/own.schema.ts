@@ -1,19 +1,19 @@
 import { z } from 'zod';
-import { MediumSchema } from '../glide/medium.schema';
+import { MediumSchema } from '../medium/medium.schema';
 import { SchoolSchema } from '../school/school.schema';
-import { IdSchema } from '../sequence/common.schema';
+import { IdSchema } from '../step/common.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 
 const record = <T extends z.ZodType>(item: T) =>
 	z.strictObject({ id: IdSchema, revision: z.int().min(0), updatedAt: z.iso.datetime(), item });
 
 /** What a practitioner adds to the shipped library, as records: her techniques, schools and media. */
-export const OwnTechniqueSchema = record(TechniqueSchema);
-export const OwnSchoolSchema = record(SchoolSchema);
-export const OwnMediumSchema = record(MediumSchema);
-export type OwnTechnique = z.infer<typeof OwnTechniqueSchema>;
-export type OwnSchool = z.infer<typeof OwnSchoolSchema>;
-export type OwnMedium = z.infer<typeof OwnMediumSchema>;
-export type OwnKind = 'technique' | 'school' | 'medium';
-export const OWN_SCHEMAS = { technique: OwnTechniqueSchema, school: OwnSchoolSchema, medium: OwnMediumSchema } as const;
-export type OwnRecord = OwnTechnique | OwnSchool | OwnMedium;
+export const CustomTechniqueSchema = record(TechniqueSchema);
+export const CustomSchoolSchema = record(SchoolSchema);
+export const CustomMediumSchema = record(MediumSchema);
+export type CustomTechnique = z.infer<typeof CustomTechniqueSchema>;
+export type CustomSchool = z.infer<typeof CustomSchoolSchema>;
+export type CustomMedium = z.infer<typeof CustomMediumSchema>;
+export type CustomKind = 'technique' | 'school' | 'medium';
+export const CUSTOM_SCHEMAS = { technique: CustomTechniqueSchema, school: CustomSchoolSchema, medium: CustomMediumSchema } as const;
+export type CustomRecord = CustomTechnique | CustomSchool | CustomMedium;

@@ -2,8 +2,8 @@ import { isNode, placeOf, type PlaceRef } from '../atlas/places';
 import type { School, Severity } from '../school/school.schema';
 import type { Step } from '../sequence/sequence.schema';
 import { movesFluid } from '../sequence/walk';
-import { staysOnNode } from '../technique/vocabulary';
-import type { Level } from './levels';
+import { staysOnNode } from '../step/vocabulary';
+import type { Level } from '../step/levels';
 
 export type CapReason = 'eye' | 'throat' | 'node' | 'fluid' | 'muscle' | 'edge';
 export interface Cap {

@@ -1,7 +1,7 @@
 import type { NodeId } from '../atlas/nodes';
 import type { PlaceRef } from '../atlas/places';
 import type { Step } from '../sequence/sequence.schema';
-import type { Row } from '../ready/score';
+import type { Row } from '../template/spec';
 
 /** Short ways to write rows, for the examples of the rules. */
 const LEFT_RIGHT = { each: true, first: 'left' } as const;

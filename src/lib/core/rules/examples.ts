@@ -1,5 +1,5 @@
 import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from './exampleParts';
-import { sequenceFromScore, type Row } from '../ready/score';
+import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 
@@ -157,7 +157,7 @@ export function exampleOf(ruleId: string): Sequence {
 		{ title: 'Work', rows, exitAfter: then !== undefined },
 		...(then ? [{ title: 'More', rows: then }] : [])
 	];
-	const sequence = sequenceFromScore(
+	const sequence = sequenceFromSpec(
 		{ id: ruleId, title: 'Example', school, minutes, goals: [], notes: '', performer, medium: null, phases },
 		{ id: `example-${ruleId}`, updatedAt: '2026-01-01T00:00:00.000Z' }
 	);

@@ -4,7 +4,7 @@ import type { Region } from '../atlas/regions';
 import type { ZoneId } from '../atlas/zones';
 import type { Step } from '../sequence/sequence.schema';
 import { levelsOf } from '../sequence/walk';
-import { isStationary } from '../technique/vocabulary';
+import { isStationary } from '../step/vocabulary';
 
 /** From this level on, work counts as deep. */
 export const DEEP_LEVEL = 3;

@@ -4,7 +4,7 @@ import { safeLevel } from '../pressure/caps';
 import type { Step } from '../sequence/sequence.schema';
 import { setStep } from '../sequence/edits';
 import { movesFluid, peakLevel } from '../sequence/walk';
-import { isStationary } from '../technique/vocabulary';
+import { isStationary } from '../step/vocabulary';
 import type { JudgeContext } from './rule';
 import type { Edit } from '../sequence/edits';
 

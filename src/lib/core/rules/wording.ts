@@ -1,5 +1,5 @@
 import type { Finding } from './rule';
-import { BODY_WORDS, EFFORT_WORDS, HYGIENE_WORDS, INSIDE_WORDS, TAPE_WORDS } from './words/care';
+import { BODY_WORDS, EFFORT_WORDS, HYGIENE_WORDS, INSIDE_WORDS, TAPE_WORDS } from './words/tapeInsideHygiene';
 import { DIRECTION_WORDS } from './words/direction';
 import { DOSE_WORDS, GLIDE_WORDS } from './words/dose';
 import { ORDER_WORDS } from './words/order';

@@ -1,6 +1,6 @@
 import { NODES } from '../atlas/nodes';
-import { AIMS, type Aim } from '../technique/vocabulary';
-import { DRAIN_POLICIES } from './drainPolicy';
+import { AIMS, type Aim } from '../step/vocabulary';
+import { DRAIN_POLICIES } from '../links/drainPolicy';
 import { regionsOf } from './regionOrder';
 import { REGIONS } from '../atlas/regions';
 import type { School } from './school.schema';

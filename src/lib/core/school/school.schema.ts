@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { NODE_IDS, type NodeId } from '../atlas/nodes';
-import { LevelSchema } from '../pressure/levels';
-import { AIMS, idsOf } from '../technique/vocabulary';
+import { LevelSchema } from '../step/levels';
+import { AIMS, idsOf } from '../step/vocabulary';
 import { checkSchool } from './checkSchool';
 
 export const SEVERITIES = ['stop', 'caution', 'advice'] as const;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { MEDIA } from '../glide/media';
+import { MEDIA } from '../medium/media';
 import { TECHNIQUES } from '../technique/library';
 import { CONTEXT, sequenceOf, step } from '../testing';
 import { dissolveBlock, groupSideBySide, mayFollow, setFirstSide } from './blocks';

@@ -1,7 +1,7 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
-import { LEVEL_NAMES } from '../pressure/levels';
-import { BREATHS, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../technique/vocabulary';
-import { clock, doseText, sideText, stepTitle } from './describe';
+import { LEVEL_NAMES } from '../step/levels';
+import { BREATHS, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../step/vocabulary';
+import { clock, doseText, sideText, stepTitle } from '../step/describe';
 import type { Sequence, Step } from './sequence.schema';
 import { levelsOf, stepsOf } from './walk';
 

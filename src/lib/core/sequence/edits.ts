@@ -1,8 +1,8 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
 import { z, ZodError } from 'zod';
 import { otherSide, type PlaceRef } from '../atlas/places';
-import { isMidlinePlace, sequenceProblems } from './crossFieldChecks';
-import { stepTitle } from './describe';
+import { isMidlinePlace, sequenceProblems } from './checkSequence';
+import { stepTitle } from '../step/describe';
 import { SequenceSchema, type Block, type Phase, type Sequence, type Step, type StepSide } from './sequence.schema';
 import { findStep, peakLevel } from './walk';
 

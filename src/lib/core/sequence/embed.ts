@@ -1,4 +1,4 @@
-import type { Medium } from '../glide/medium.schema';
+import type { Medium } from '../medium/medium.schema';
 import type { Technique } from '../technique/technique.schema';
 import { insertStep, joinEdits, makeEdit, type Edit, type Spot } from './edits';
 import type { Sequence, Step } from './sequence.schema';
@@ -25,7 +25,7 @@ export function embedMedium(sequence: Sequence, medium: Medium): Edit | null {
 }
 
 /** Adds a step made from a technique; one's own technique comes along, as part of the same edit. */
-export function insertMove(sequence: Sequence, step: Step, spot: Spot, own: Technique | null): Edit {
+export function insertTechnique(sequence: Sequence, step: Step, spot: Spot, own: Technique | null): Edit {
 	const insertion = insertStep(sequence, step, spot);
 	const along = own && embedTechnique(sequence, own);
 	return along ? joinEdits(insertion.label, [insertion, along]) : insertion;

@@ -1,7 +1,7 @@
 import { ZONES } from '../atlas/zones';
 import { otherSide, type PlaceRef, type Side } from '../atlas/places';
-import type { Level } from '../pressure/levels';
-import { isStationary } from '../technique/vocabulary';
+import type { Level } from '../step/levels';
+import { isStationary } from '../step/vocabulary';
 import type { Working } from '../working/working.schema';
 import type { Block, Phase, Sequence, Step } from './sequence.schema';
 import { levelsOf } from './walk';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { placeOf, isZone, SIDES, type Side } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
-import { isStationary } from '../technique/vocabulary';
+import { isStationary } from '../step/vocabulary';
 import { anySequence, anyStep, CONTEXT, sequenceOf } from '../testing';
 import { balanceOf, shareOfSide } from './balance';
 import { expand, holdSeconds, secondsOf, type TimedEvent } from './expand';

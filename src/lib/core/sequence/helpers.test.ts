@@ -5,7 +5,7 @@ import { SchoolSchema, SCHOOL_IDS } from '../school/school.schema';
 import { anySequence, CONTEXT, NOW, pump, sequenceOf, step } from '../testing';
 import { makeStep } from '../technique/makeStep';
 import { techniqueById } from '../technique/library';
-import { clock, doseText, sideText, stepTitle } from './describe';
+import { clock, doseText, sideText, stepTitle } from '../step/describe';
 import { applyEdit, insertStep } from './edits';
 import { expand } from './expand';
 import { newSequence } from './newSequence';

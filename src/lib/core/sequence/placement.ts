@@ -1,4 +1,4 @@
-import type { Aim } from '../technique/vocabulary';
+import type { Aim } from '../step/vocabulary';
 import type { Spot } from './edits';
 import type { Sequence } from './sequence.schema';
 import { findStep } from './walk';

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { MediumSchema } from '../glide/medium.schema';
-import { GOAL_IDS } from '../goal/goalIds';
-import { LevelSchema } from '../pressure/levels';
+import { MediumSchema } from '../medium/medium.schema';
+import { GOAL_IDS } from './goalIds';
+import { LevelSchema } from '../step/levels';
 import { SchoolSchema } from '../school/school.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
-import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../technique/vocabulary';
-import { checkSequence, checkStep } from './crossFieldChecks';
+import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../step/vocabulary';
+import { checkSequence, checkStep } from './checkSequence';
 import {
 	DoseSchema,
 	IdSchema,
@@ -17,14 +17,14 @@ import {
 	TitleSchema,
 	ToolSchema,
 	UntilSchema
-} from './common.schema';
+} from '../step/common.schema';
 import { POINT_CODES } from '../point/codes';
 
 /** Version of the sequence format. Any new field bumps it. */
 export const SEQUENCE_VERSION = 2;
 /** Limits of a sequence; more is refused with the limit named. */
 export const MAX_STEPS = 2000;
-export { MAX_PLACES } from './common.schema';
+export { MAX_PLACES } from '../step/common.schema';
 
 const SideIdSchema = z.enum(['left', 'right']);
 

@@ -1,5 +1,5 @@
 import type { PlaceRef } from '../atlas/places';
-import type { Level } from '../pressure/levels';
+import type { Level } from '../step/levels';
 import type { Block, Phase, Sequence, Step } from './sequence.schema';
 
 /** A step with where it stands. `number` counts from 1 over the whole sequence, as shown on the shore. */

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { isNode, placeOf } from '../atlas/places';
 import type { Technique } from './technique.schema';
-import { isStationary } from './vocabulary';
+import { isStationary } from '../step/vocabulary';
 
 /** What a JSON Schema cannot say about a technique: parts that contradict each other, each named with its remedy. */
 export function checkTechnique(technique: Technique, ctx: z.core.$RefinementCtx<Technique>): void {

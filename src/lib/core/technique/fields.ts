@@ -1,6 +1,6 @@
 import { needsFilm } from '../glide/film';
 import type { Step } from '../sequence/sequence.schema';
-import { isStationary } from './vocabulary';
+import { isStationary } from '../step/vocabulary';
 
 /** The parts of a step that not every move has. */
 export const FIELDS = [

@@ -3,13 +3,13 @@ import { PLACE_IDS, placeOf, type PlaceRef } from '../atlas/places';
 import { judge } from '../rules/judge';
 import { schoolById, SCHOOLS } from '../school/schools';
 import { capAt, safeLevel } from '../pressure/caps';
-import { levelRangeKPa, scaleGrams } from '../pressure/levels';
+import { levelRangeKPa, scaleGrams } from '../step/levels';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import { TECHNIQUES, techniquesFor } from './library';
 import { CONTEXT, sequenceOf } from '../testing';
 import { makeStep } from './makeStep';
 import type { Technique } from './technique.schema';
-import { AIMS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, TOOLS } from './vocabulary';
+import { AIMS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, TOOLS } from '../step/vocabulary';
 
 test('more than a hundred and ten techniques over all aims, motions, hands, tools and zones, each with a why of its own', () => {
 	expect(TECHNIQUES.length).toBeGreaterThanOrEqual(110);

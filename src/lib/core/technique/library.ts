@@ -1,5 +1,5 @@
 import type { PlaceId } from '../atlas/places';
-import care from './data/care.json' with { type: 'json' };
+import care from './data/prepare-and-cleanse.json' with { type: 'json' };
 import drainFace from './data/drain-face.json' with { type: 'json' };
 import drainJawNeck from './data/drain-jaw-neck.json' with { type: 'json' };
 import fluid from './data/fluid.json' with { type: 'json' };

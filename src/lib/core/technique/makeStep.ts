@@ -1,9 +1,9 @@
-import { fillPath, type CheekRoute } from '../sequence/route';
-import { isMidlinePlace } from '../sequence/crossFieldChecks';
-import { withTarget } from '../sequence/dose';
+import { fillPath, type CheekRoute } from '../atlas/route';
+import { isMidlinePlace } from '../sequence/checkSequence';
+import { withTarget } from '../step/dose';
 import { StepSchema, type Dose, type Step, type StepSide } from '../sequence/sequence.schema';
 import { safeLevel } from '../pressure/caps';
-import type { Level } from '../pressure/levels';
+import type { Level } from '../step/levels';
 import { firmOnBothSides } from '../pressure/neck';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import type { School } from '../school/school.schema';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLACE_IDS, type PlaceId } from '../atlas/places';
-import { LevelSchema } from '../pressure/levels';
+import { LevelSchema } from '../step/levels';
 import { POINT_CODES } from '../point/codes';
 import {
 	DoseSchema,
@@ -13,8 +13,8 @@ import {
 	TitleSchema,
 	ToolSchema,
 	UntilSchema
-} from '../sequence/common.schema';
-import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from './vocabulary';
+} from '../step/common.schema';
+import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../step/vocabulary';
 import { checkTechnique } from './checkTechnique';
 
 /** A technique: what a step is made from. The user's own travel inside the sequences that use them. */

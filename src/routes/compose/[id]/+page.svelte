@@ -10,8 +10,8 @@
 	import type { SecondVersion, StoredSequence } from '$lib/store/db';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleSequence } from '$lib/store/saveRecord';
-	import TipButton from '$lib/ui/controls/TipButton.svelte';
-	import Composer from '$lib/ui/compose/Composer.svelte';
+	import TipButton from '$lib/ui/parts/controls/TipButton.svelte';
+	import Composer from '$lib/ui/views/compose/Composer.svelte';
 
 	const app = useApp();
 	const newId = () => crypto.randomUUID();
@@ -31,7 +31,7 @@
 
 	let draft = $state.raw<SequenceDraft | null>(null);
 	let missing = $state(false);
-	const secondVersionDialog = () => import('$lib/ui/compose/SecondVersion.svelte');
+	const secondVersionDialog = () => import('$lib/ui/views/compose/SecondVersion.svelte');
 	let conflict = $state.raw<{ second: SecondVersion; stored: StoredSequence } | null>(null);
 
 	/** What could not be saved is handed out as a file. */
@@ -40,7 +40,7 @@
 		const [{ fileName }, { writeSequenceFile }, { saveFile }] = await Promise.all([
 			import('$lib/formats/download'),
 			import('$lib/formats/sequenceFile'),
-			import('$lib/ui/exchange/saveFile')
+			import('$lib/ui/parts/controls/saveFile')
 		]);
 		saveFile(fileName(draft.sequence.title, 'json'), writeSequenceFile(draft.sequence));
 	}

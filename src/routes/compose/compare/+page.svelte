@@ -1,15 +1,15 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { compareSequences } from '$lib/core/compare/compareSequences';
-	import { LEVEL_NAMES, LEVELS } from '$lib/core/pressure/levels';
-	import { clock } from '$lib/core/sequence/describe';
+	import { sideBySide } from '$lib/core/sideBySide/sideBySide';
+	import { LEVEL_NAMES, LEVELS } from '$lib/core/step/levels';
+	import { clock } from '$lib/core/step/describe';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import Ripples from '$lib/ui/glyphs/Ripples.svelte';
-	import ZoneBars from '$lib/ui/overview/ZoneBars.svelte';
-	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
+	import ZoneBars from '$lib/ui/views/sequences/ZoneBars.svelte';
+	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 
 	const app = useApp();
 	const stored = liveRows(
@@ -21,7 +21,7 @@
 		stored.current.find((s) => s.id === page.url.searchParams.get(name))?.sequence ?? stored.current[at]?.sequence ?? null;
 	const first = $derived(of('a', 0));
 	const second = $derived(of('b', 1));
-	const comparison = $derived(first && second ? compareSequences(first, second, app.context) : null);
+	const comparison = $derived(first && second ? sideBySide(first, second, app.context) : null);
 	const options = $derived(stored.current.map((s) => ({ value: s.id, label: s.sequence.title })));
 	const choose = (a: string, b: string) => goto(`/compose/compare?a=${a}&b=${b}`, { replaceState: true, noScroll: true, keepFocus: true });
 	const longest = $derived(Math.max(1, ...(comparison?.figures.map((f) => f.seconds) ?? [])));

@@ -4,7 +4,7 @@
 	import { labelOf } from '$lib/core/atlas/places';
 	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
 	import { ComparisonInputSchema, type Comparison } from '$lib/core/flow/comparison.schema';
-	import { MEASURE_IDS } from '$lib/core/flow/measureIds';
+	import { OUTCOME_IDS } from '$lib/core/flow/outcomeIds';
 	import { gradesOfLook, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
 	import { SCHOOLS } from '$lib/core/school/schools';
@@ -13,11 +13,11 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { ComparisonRun } from '$lib/state/comparisonRun.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import { entriesOf, sequenceOfEntry, type Entry } from '$lib/ui/tideCompare/entries';
-	import EntryList from '$lib/ui/tideCompare/EntryList.svelte';
-	import MeasureResult from '$lib/ui/tideCompare/MeasureResult.svelte';
-	import SavedComparisons from '$lib/ui/tideCompare/SavedComparisons.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import { entriesOf, sequenceOfEntry, type Entry } from '$lib/ui/views/tideCompare/entries';
+	import EntryList from '$lib/ui/views/tideCompare/EntryList.svelte';
+	import OutcomeResult from '$lib/ui/views/tideCompare/OutcomeResult.svelte';
+	import SavedComparisons from '$lib/ui/views/tideCompare/SavedComparisons.svelte';
 
 	const app = useApp();
 	const newKey = () => crypto.randomUUID();
@@ -59,7 +59,7 @@
 	]);
 	const startWords = $derived(starts.find((s) => s.value === start)!.label);
 	const titles = $derived(run.input?.sequences.map((s) => s.title) ?? []);
-	const measures = $derived(MEASURE_IDS.filter((m) => m !== 'zones' || run.input?.zones.length));
+	const outcomes = $derived(OUTCOME_IDS.filter((m) => m !== 'zones' || run.input?.zones.length));
 
 	function compare() {
 		refusal = '';
@@ -175,8 +175,8 @@
 				</p>
 				<button type="button" class="btn" disabled={savedNow} onclick={save}>{savedNow ? 'Saved' : 'Save this comparison'}</button>
 			</div>
-			{#each measures as measure (measure)}
-				<MeasureResult result={run.result} {measure} {titles} zones={run.input.zones.map((z) => labelOf(z).toLowerCase()).join(', ')} />
+			{#each outcomes as outcome (outcome)}
+				<OutcomeResult result={run.result} {outcome} {titles} zones={run.input.zones.map((z) => labelOf(z).toLowerCase()).join(', ')} />
 			{/each}
 			<p class="text-ink2 border-hair border-t pt-2 text-xs leading-4">
 				{SHARE_SAYS} The measure decides: fluid that left the face may wait in node groups or in the neck. {MODEL_SAYS}

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { RULE_TEXTS } from '$lib/core/rules/texts';
-	import { compareSchools } from '$lib/core/rules/compare';
+	import { compareSchools } from '$lib/core/rules/byTwoSchools';
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import { policiesOf } from '$lib/core/school/policies';
 	import type { Severity } from '$lib/core/school/school.schema';
@@ -10,9 +10,9 @@
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Segmented from '$lib/ui/controls/Segmented.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import Pennant from '$lib/ui/glyphs/Pennant.svelte';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
 
 	const app = useApp();
 	const rows = liveRows(
@@ -21,7 +21,7 @@
 		[]
 	);
 	let ready = $state.raw<readonly Sequence[]>([]);
-	void import('$lib/core/ready/ready').then((m) => (ready = m.READY));
+	void import('$lib/core/template/templates').then((m) => (ready = m.TEMPLATES));
 	const asked = page.url.searchParams;
 	let sequenceId = $state(asked.get('sequence') ?? '');
 	let [aId, bId] = $state([asked.get('a') ?? '', '']);

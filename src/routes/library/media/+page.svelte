@@ -3,10 +3,10 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { toast } from 'svelte-sonner';
-	import { MEDIA } from '$lib/core/glide/media';
-	import type { Medium } from '$lib/core/glide/medium.schema';
+	import { MEDIA } from '$lib/core/medium/media';
+	import type { Medium } from '$lib/core/medium/medium.schema';
 	import { useApp } from '$lib/state/app.svelte';
-	import MediumForm from '$lib/ui/library/MediumForm.svelte';
+	import MediumForm from '$lib/ui/views/library/MediumForm.svelte';
 
 	const app = useApp();
 	const media = $derived([...app.own.media, ...MEDIA]);
@@ -14,14 +14,14 @@
 	let editing = $state.raw<Medium | null>(null);
 	const blank = (): Medium => ({ id: `own-${app.repo.stamp().newId()}`, title: '', halfLifeSeconds: 720, allergens: [], note: '' });
 	async function save(medium: Medium) {
-		if (await app.run(() => app.repo.keepOwn('medium', medium))) editing = null;
+		if (await app.run(() => app.repo.keepCustom('medium', medium))) editing = null;
 	}
 	async function remove(medium: Medium) {
-		const record = await app.run(() => app.repo.removeOwn('medium', medium.id));
+		const record = await app.run(() => app.repo.removeCustom('medium', medium.id));
 		if (!record) return;
 		toast(`“${medium.title}” is removed. Sequences keep their copies.`, {
 			duration: 15_000,
-			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putOwnBack('medium', record)) }
+			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putCustomBack('medium', record)) }
 		});
 	}
 	/** What is left of a film after ten minutes: what the half-life means. */

@@ -2,8 +2,8 @@
 	import { LEFT_OUT, MOTION_MAPPING } from '$lib/core/flow/mapping';
 	import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS } from '$lib/core/flow/parameterTable';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
-	import { MOTIONS, type Motion } from '$lib/core/technique/vocabulary';
-	import ToyTide from '$lib/ui/tide/ToyTide.svelte';
+	import { MOTIONS, type Motion } from '$lib/core/step/vocabulary';
+	import ToyTide from '$lib/ui/views/library/ToyTide.svelte';
 
 	const HOW = [
 		[

@@ -3,7 +3,7 @@
 	import type { PointCode } from '$lib/core/point/codes';
 	import { pointByCode, POINTS } from '$lib/core/point/points';
 	import { useTechniques } from '$lib/state/techniques.svelte';
-	import PointMap from '$lib/ui/library/PointMap.svelte';
+	import PointMap from '$lib/ui/views/library/PointMap.svelte';
 
 	const library = useTechniques();
 	let code = $state<PointCode>('LI20');

@@ -5,8 +5,8 @@
 	import { RULE_KINDS, type RuleKind } from '$lib/core/rules/rule';
 	import { RULE_TEXTS } from '$lib/core/rules/texts';
 	import { useApp } from '$lib/state/app.svelte';
-	import Pennant from '$lib/ui/glyphs/Pennant.svelte';
-	import RuleDetail from '$lib/ui/library/RuleDetail.svelte';
+	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
+	import RuleDetail from '$lib/ui/views/library/RuleDetail.svelte';
 
 	const app = useApp();
 	let wish = $state('');

@@ -10,8 +10,8 @@
 	import type { School } from '$lib/core/school/school.schema';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import { useApp } from '$lib/state/app.svelte';
-	import SchoolForm from '$lib/ui/library/SchoolForm.svelte';
-	import Pennant from '$lib/ui/glyphs/Pennant.svelte';
+	import SchoolForm from '$lib/ui/views/library/SchoolForm.svelte';
+	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
 
 	const app = useApp();
 	const schools = $derived([...app.own.schools, ...SCHOOLS]);
@@ -25,16 +25,16 @@
 		)
 	);
 	async function save(school: School) {
-		if (!(await app.run(() => app.repo.keepOwn('school', school)))) return;
+		if (!(await app.run(() => app.repo.keepCustom('school', school)))) return;
 		editing = null;
 		openId = school.id;
 	}
 	async function remove(school: School) {
-		const record = await app.run(() => app.repo.removeOwn('school', school.id));
+		const record = await app.run(() => app.repo.removeCustom('school', school.id));
 		if (!record) return;
 		toast(`“${school.title}” is removed. Sequences keep their copies.`, {
 			duration: 15_000,
-			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putOwnBack('school', record)) }
+			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putCustomBack('school', record)) }
 		});
 	}
 </script>

@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { GOALS } from '$lib/core/goal/goals';
-	import { clock } from '$lib/core/sequence/describe';
+	import { clock } from '$lib/core/step/describe';
 	import { expand } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import { useApp } from '$lib/state/app.svelte';
-	import Select from '$lib/ui/controls/Select.svelte';
-	import MiniScore from '$lib/ui/score/MiniScore.svelte';
+	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 
 	const app = useApp();
-	const ready = import('$lib/core/ready/ready').then((m) => m.READY);
+	const ready = import('$lib/core/template/templates').then((m) => m.TEMPLATES);
 	let school = $state('any');
 	let most = $state('any');
 	let room = $state(520);

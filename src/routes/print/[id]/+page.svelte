@@ -2,16 +2,16 @@
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
-	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
+	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import { judge } from '$lib/core/rules/judge';
 	import { sentenceOf } from '$lib/core/rules/wording';
-	import { clock, doseText, sideText } from '$lib/core/sequence/describe';
+	import { clock, doseText, sideText } from '$lib/core/step/describe';
 	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
 	import { peakLevel } from '$lib/core/sequence/walk';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/technique/vocabulary';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
-	import ScoreSheet from '$lib/ui/picture/ScoreSheet.svelte';
+	import ScoreSheet from '$lib/ui/parts/picture/ScoreSheet.svelte';
 
 	const app = useApp();
 	let sequence = $state.raw<Sequence | null>(null);

@@ -9,10 +9,10 @@
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleRecord } from '$lib/store/saveRecord';
-	import OtherVersion from '$lib/ui/shell/OtherVersion.svelte';
-	import AfterBoard from '$lib/ui/session/AfterBoard.svelte';
-	import Stage from '$lib/ui/session/Stage.svelte';
-	import { Tones } from '$lib/ui/session/tone';
+	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
+	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
+	import Stage from '$lib/ui/views/session/Stage.svelte';
+	import { Tones } from '$lib/ui/views/session/tone';
 
 	const app = useApp();
 	const tones = new Tones();

@@ -1,6 +1,6 @@
 import { mainReceiver } from '../../atlas/graph';
 import { placeOf, type PlaceRef } from '../../atlas/places';
-import { route } from '../../sequence/route';
+import { route } from '../../atlas/route';
 import type { Step } from '../../sequence/sequence.schema';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 import { isFluidStroke, pairsOf, withPath } from '../strokes';

@@ -1,6 +1,6 @@
 import { placeOf } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
-import { fillPath } from '../../sequence/route';
+import { fillPath } from '../../atlas/route';
 import type { Step } from '../../sequence/sequence.schema';
 import { endPlace, peakLevel } from '../../sequence/walk';
 import { safeLevel } from '../../pressure/caps';

@@ -1,6 +1,6 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../sequence/sequence.schema';
-import { isStationary } from '../../technique/vocabulary';
+import { isStationary } from '../../step/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
 const CIRCLES: readonly string[] = ['pinned-circle', 'knead', 'vibrate', 'wiggle'];

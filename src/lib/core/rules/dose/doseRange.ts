@@ -1,6 +1,6 @@
 import { setStep } from '../../sequence/edits';
 import type { Dose } from '../../sequence/sequence.schema';
-import { typicalDose } from '../../technique/typicalDose';
+import { typicalDose } from '../../step/typicalDose';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** A dose is within what is usual for such a move. */

@@ -1,5 +1,5 @@
 import { mlFor, type DryStep } from '../../glide/film';
-import { amountText } from '../../glide/media';
+import { amountText } from '../../medium/media';
 import { setStep, type Edit } from '../../sequence/edits';
 import { stepOfFinding, type Finding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 

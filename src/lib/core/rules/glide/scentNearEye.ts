@@ -1,4 +1,4 @@
-import { mediumById } from '../../glide/media';
+import { mediumById } from '../../medium/media';
 import { makeEdit } from '../../sequence/edits';
 import type { Sequence } from '../../sequence/sequence.schema';
 import { regionOf } from '../../atlas/regionOf';

@@ -2,7 +2,7 @@ import { mainReceiver } from '../../atlas/graph';
 import { placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { insertStep } from '../../sequence/edits';
-import { fillPath, linkRoute } from '../../sequence/route';
+import { fillPath, linkRoute } from '../../atlas/route';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { DEEP_LEVEL, isInside, zonesAtLeast } from '../facts';

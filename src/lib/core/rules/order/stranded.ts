@@ -13,7 +13,7 @@ import {
 } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/passes';
-import { linkRoute } from '../../sequence/route';
+import { linkRoute } from '../../atlas/route';
 import type { Step } from '../../sequence/sequence.schema';
 import { endPlace, movesFluid } from '../../sequence/walk';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';

@@ -1,5 +1,5 @@
 import { capAt, type CapReason } from '../../pressure/caps';
-import type { Level } from '../../pressure/levels';
+import type { Level } from '../../step/levels';
 import { setStep } from '../../sequence/edits';
 import { levelsOf, peakLevel } from '../../sequence/walk';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';

@@ -1,5 +1,5 @@
-import { clock } from '../../sequence/describe';
-import { MOTIONS, type Motion } from '../../technique/vocabulary';
+import { clock } from '../../step/describe';
+import { MOTIONS, type Motion } from '../../step/vocabulary';
 import { on, the, type Words } from './phrases';
 
 const UNITS: Record<string, string> = { reps: 'times', seconds: 's', breaths: 'breaths' };

@@ -1,5 +1,5 @@
 import { labelOf, placeOf, type PlaceRef } from '../../atlas/places';
-import { LEVEL_NAMES, type Level } from '../../pressure/levels';
+import { LEVEL_NAMES, type Level } from '../../step/levels';
 import type { Finding } from '../rule';
 
 export interface Sentence {

@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
-	import { LEVEL_NAMES } from '$lib/core/pressure/levels';
-	import { clock, doseText, sideText, stepTitle } from '$lib/core/sequence/describe';
+	import { LEVEL_NAMES } from '$lib/core/step/levels';
+	import { clock, doseText, sideText, stepTitle } from '$lib/core/step/describe';
 	import { expand } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { peakLevel, stepsOf } from '$lib/core/sequence/walk';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/technique/vocabulary';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
-	import AimGlyph from '$lib/ui/glyphs/AimGlyph.svelte';
-	import MiniFace from '$lib/ui/map/MiniFace.svelte';
-	import { sheetColumns } from '$lib/ui/map/contactSheet';
+	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';
+	import MiniFace from '$lib/ui/parts/map/MiniFace.svelte';
+	import { sheetColumns } from '$lib/ui/parts/map/contactSheet';
 
 	const app = useApp();
 	let sequence = $state.raw<Sequence | null>(null);

@@ -1,0 +1,33 @@
+import { labelOf, placeOf, whereOf } from '../atlas/places';
+import type { Step } from '../sequence/sequence.schema';
+
+/** First and last place of a step in words: the short name under which it is spoken of. */
+export function stepTitle(step: Pick<Step, 'places' | 'aim' | 'target'>): string {
+	const first = step.places[0];
+	const last = step.places.at(-1);
+	if (!first || !last) return step.target ? `Clean the ${step.target}` : 'Whole face';
+	if (step.places.length === 1) return labelOf(placeOf(first));
+	return `${labelOf(placeOf(first))} to ${whereOf(placeOf(last))}`;
+}
+
+/** m:ss of a time in seconds, rounded to the second. */
+export function clock(seconds: number): string {
+	const s = Math.max(0, Math.round(seconds));
+	return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+}
+
+/** The dose in words: "7 ×", "20 s", "3 breaths". */
+export function doseText(dose: Step['dose']): string {
+	if (dose.kind === 'reps') return `${dose.target} ×`;
+	if (dose.kind === 'seconds') return `${dose.target} s`;
+	return `${dose.target} breath${dose.target === 1 ? '' : 's'}`;
+}
+
+/** The side in short words; `undefined` inside a block that is done side by side. */
+export function sideText(side: Step['side']): string {
+	if (side === undefined) return 'in block';
+	if (side === 'both' || side === 'midline') return side;
+	if (side === 'left' || side === 'right') return `${side} only`;
+	if ('each' in side) return side.first === 'left' ? 'L then R' : 'R then L';
+	return 'in turn';
+}

@@ -1,0 +1,198 @@
+<script lang="ts">
+	import Download from '@lucide/svelte/icons/download';
+	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
+	import type { View } from '$lib/core/atlas/geometry';
+	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
+	import type { Look } from '$lib/core/measure/records.schema';
+	import { opennessAt } from '$lib/core/rules/opennessAt';
+	import { setHead } from '$lib/core/sequence/edits';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { TideState } from '$lib/state/tide.svelte';
+	import PictureMenu from '../../parts/controls/PictureMenu.svelte';
+	import Segmented from '../../parts/controls/Segmented.svelte';
+	import Select from '../../parts/controls/Select.svelte';
+	import FaceMap from '../../parts/map/FaceMap.svelte';
+	import { fingerAt } from '../../parts/map/finger';
+	import { frameFor, LOOK_WORDS, LOOKS, type LookAt } from '../../parts/map/lookAt';
+	import type { Pick } from '../../parts/map/mapTypes';
+	import { ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
+	import MapFlags from '../../parts/map/MapFlags.svelte';
+	import MapLegend from './MapLegend.svelte';
+	import { mapFlags, readoutOf, tintsOf, type Layer } from './mapLayers';
+
+	interface Props {
+		draft: SequenceDraft;
+		/** What was felt last, before the last session of this client. */
+		look: Look | null;
+		/** The modelled tide, once it is there. */
+		tide: TideState | null;
+		/** When the client was felt, in words. */
+		when: string;
+		chosen: readonly PlaceRef[];
+		chosenSide: Side;
+		/** The cursor runs: the hand is shown wherever it is. */
+		playing: boolean;
+		onpick: (pick: Pick) => void;
+		onstroke: (from: Pick, to: Pick) => void;
+	}
+	let { draft, look, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
+
+	let view = $state<View>('front');
+	let room = $state(316);
+	let tall = $state(420);
+	/** Where one looks: as the user wishes, else down to the chest when the step lies there. */
+	let lookWish = $state<LookAt | null>(null);
+	const TRUNK = ['decollete', 'shoulder', 'axilla', 'n:axillary'];
+	const onTrunk = $derived(draft.selected?.step.places.some((p) => TRUNK.includes(placeOf(p))) ?? false);
+	const lookAt = $derived<LookAt>(lookWish ?? (onTrunk ? 'chest' : 'head'));
+	const orientation = $derived(draft.sequence.orientation);
+	const focus = $derived(frameFor(lookAt, view, orientation));
+	/** What the user wants to see; until then the tide, which begins with what was felt. */
+	let layerWish = $state<Layer | null>(null);
+	let waters = $state.raw<typeof import('./tide/mapParts') | null>(null);
+	$effect(() => {
+		if (tide && !waters) void import('./tide/mapParts').then((m) => (waters = m));
+	});
+	const run = $derived(tide?.tide ?? null);
+	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : 'puffiness'));
+
+	const judgement = $derived(draft.judgement);
+	let coverageOf = $state.raw<typeof import('$lib/core/goal/coverage').coverageOf | null>(null);
+	$effect(() => {
+		if (layer === 'coverage' && !coverageOf) void import('$lib/core/goal/coverage').then((m) => (coverageOf = m.coverageOf));
+	});
+	const tints = $derived(
+		layer === 'tide' && run && waters
+			? waters.tideTints(run, draft.lookSeconds)
+			: tintsOf(
+					layer,
+					() => draft.sequence,
+					() => draft.judgement,
+					look,
+					coverageOf
+				)
+	);
+	const flags = $derived(layer === 'findings' ? mapFlags(judgement) : []);
+	// Openings change slowly: a tenth of a second is close enough, and scrubbing stays light.
+	const tenths = $derived(Math.round(draft.cursorSeconds * 10) / 10);
+	const nodes = $derived(layer === 'tide' && run && waters ? waters.tideNodes(run, draft.lookSeconds) : null);
+	const open = $derived(nodes ? new Map([...nodes].map(([k, n]) => [k, n.open])) : opennessAt(judgement.context, tenths));
+	const filled = $derived(nodes ? new Map([...nodes].map(([k, n]) => [k, n.fill])) : undefined);
+	const position = $derived(draft.position);
+	const onStep = $derived(position.event?.stepId === draft.selectedId);
+	const finger = $derived(onStep && (playing || position.event!.startSeconds < draft.cursorSeconds) ? fingerAt(position) : null);
+	const event = $derived(
+		judgement.events.find((e) => e.stepId === draft.selectedId && e.kind === 'work' && e.endSeconds > draft.cursorSeconds)
+	);
+	const now = $derived(event?.side === 'left' || event?.side === 'right' ? event.side : null);
+	const left = $derived(sideOnViewersLeft(orientation));
+	const LAYERS = $derived([
+		{ value: 'tide', label: 'Fluid at the cursor' },
+		{ value: 'puffiness', label: `Puffiness, ${when}` },
+		{ value: 'tension', label: `Tension, ${when}` },
+		{ value: 'worked', label: 'Seconds worked' },
+		{ value: 'coverage', label: 'Goals served' },
+		{ value: 'findings', label: 'Findings' },
+		{ value: 'none', label: 'Nothing' }
+	] as const);
+	const picture = () =>
+		import('../../parts/picture/mapPicture').then((m) =>
+			m.mapPicture({
+				view,
+				orientation,
+				tints,
+				open,
+				step: draft.selected?.step ?? null,
+				number: draft.selected?.number ?? 0,
+				title: draft.sequence.title
+			})
+		);
+</script>
+
+<section
+	class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0"
+	aria-label="Map"
+	data-tour="map"
+	bind:clientWidth={room}
+	bind:clientHeight={tall}
+>
+	<div class="pointer-events-none absolute inset-x-3 top-2.5 z-10 flex items-start justify-between *:pointer-events-auto">
+		<Segmented
+			vertical
+			label="View"
+			value={view}
+			options={[
+				{ value: 'front', label: 'Front' },
+				{ value: 'profile', label: 'Profile' }
+			]}
+			onchange={(v) => (view = v)}
+		/>
+		<div class="!pointer-events-none flex flex-col items-end gap-1.5 *:pointer-events-auto">
+			<Select
+				label="Look at"
+				value={lookAt}
+				options={LOOKS.map((value) => ({ value, label: LOOK_WORDS[value] }))}
+				onchange={(l) => (lookWish = l)}
+				class="max-w-28 text-xs"
+			/>
+			<PictureMenu label="Export the map" title="{draft.sequence.title} step {draft.selected?.number ?? ''}" {picture}
+				><Download size={15} /></PictureMenu
+			>
+		</div>
+	</div>
+	<div class="min-h-0 flex-1 pt-1">
+		<FaceMap
+			{view}
+			wide={lookAt === 'chest'}
+			{focus}
+			fill={false}
+			layered
+			{orientation}
+			{tints}
+			{open}
+			{filled}
+			step={chosen.length ? null : (draft.selected?.step ?? null)}
+			{now}
+			{finger}
+			cheekRoute={draft.sequence.school.cheekRoute}
+			selected={chosen.map((ref) => ({ place: ref as Pick['place'], side: chosenSide }))}
+			label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
+			{onpick}
+			{onstroke}
+		>
+			{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
+						{view}
+						tide={run}
+						seconds={draft.lookSeconds}
+					/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
+		</FaceMap>
+	</div>
+	{#if room < 290}<!-- no room for figures -->{:else if view === 'front'}
+		{#each SIDES as side (side)}
+			<div class="pointer-events-none absolute bottom-[60px] w-[112px] text-[11px] {side === left ? 'left-3' : 'right-3'}">
+				<b class="text-ink block text-xs">Client’s {side}</b>
+				{#each tall < 390 ? [] : readoutOf(tints, side) as row (row.zone)}
+					<span class="text-ink2 flex justify-between gap-1 leading-[15px]"
+						><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span></span
+					>
+				{/each}
+			</div>
+		{/each}
+	{:else}
+		<p class="text-ink2 absolute bottom-[60px] left-3 text-[11px]">
+			<b class="text-ink block text-xs">Client’s left</b>the right is its mirror image
+		</p>
+	{/if}
+	{#if tall > 410}<MapLegend {layer} />{/if}
+	<div class="flex flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-2">
+		<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layerWish = l)} />
+		<Select
+			label="How you stand"
+			value={orientation}
+			options={ORIENTATIONS}
+			onchange={(o) => draft.do(setHead(draft.sequence, { orientation: o }, 'Turn the map'))}
+		>
+			{#snippet mark()}<FlipHorizontal2 size={14} />{/snippet}
+		</Select>
+	</div>
+</section>

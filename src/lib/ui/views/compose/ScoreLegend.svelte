@@ -1,0 +1,20 @@
+<script lang="ts">
+	import { AIMS, type Aim } from '$lib/core/step/vocabulary';
+	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
+	import Ripples from '../../parts/glyphs/Ripples.svelte';
+	import { LEVELS } from '$lib/core/step/levels';
+
+	interface Props {
+		/** The aims that occur. */
+		aims: ReadonlySet<Aim>;
+	}
+	let { aims }: Props = $props();
+	const shown = $derived((Object.keys(AIMS) as Aim[]).filter((a) => aims.has(a)));
+</script>
+
+<div class="text-ink2 ml-auto flex flex-wrap items-center gap-x-3 text-[11.5px]" aria-hidden="true">
+	{#each shown as aim (aim)}<span class="flex items-center gap-1"><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</span>{/each}
+	<span class="flex items-center gap-1.5"
+		>pressure {#each LEVELS.slice(1) as level (level)}<Ripples {level} size={20} />{/each}</span
+	>
+</div>

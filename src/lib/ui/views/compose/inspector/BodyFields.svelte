@@ -1,0 +1,86 @@
+<script lang="ts">
+	import { setStep } from '$lib/core/sequence/edits';
+	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Field } from '$lib/core/technique/fields';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Select from '../../../parts/controls/Select.svelte';
+	import Stepper from '../../../parts/controls/Stepper.svelte';
+	import { BREATH_OPTIONS, MOUTH_OPTIONS, POSTURE_OPTIONS } from '../../../parts/steps/options';
+	import MediumField from './MediumField.svelte';
+
+	interface Props {
+		draft: SequenceDraft;
+		step: Step;
+		/** One of: posture, mouth, eyes, breath, by, medium, replaces, tape, optional. */
+		field: Field;
+	}
+	let { draft, step, field }: Props = $props();
+	const set = (change: Partial<Step>, label: string) => draft.do(setStep(draft.sequence, step.id, change, label));
+	const TAPE = [
+		{ key: 'lengthMm', label: 'length in millimetres', unit: 'mm', min: 5, max: 400, step: 5 },
+		{ key: 'widthMm', label: 'width in millimetres', unit: 'mm', min: 2, max: 100, step: 1 },
+		{ key: 'wearHours', label: 'hours worn', unit: 'h', min: 0, max: 24, step: 0.5 }
+	] as const;
+	const tape = $derived(step.tape ?? { lengthMm: 30, widthMm: 8, wearHours: 2 });
+</script>
+
+{#if field === 'posture'}
+	<Select label="Posture" value={step.posture} options={POSTURE_OPTIONS} onchange={(posture) => set({ posture }, 'Change the posture')} />
+{:else if field === 'mouth'}
+	<Select label="Mouth" value={step.mouth} options={MOUTH_OPTIONS} onchange={(mouth) => set({ mouth }, 'Change the mouth')} />
+{:else if field === 'eyes'}
+	<Select
+		label="Eyes"
+		value={step.eyes}
+		options={[
+			{ value: 'closed', label: 'Closed' },
+			{ value: 'open', label: 'Open' }
+		]}
+		onchange={(eyes) => set({ eyes }, 'Change the eyes')}
+	/>
+{:else if field === 'breath'}
+	<Select label="Breath" value={step.breath} options={BREATH_OPTIONS} onchange={(breath) => set({ breath }, 'Change the breath')} />
+{:else if field === 'by'}
+	<Select
+		label="Done by"
+		value={step.by}
+		options={[
+			{ value: 'practitioner', label: 'The practitioner' },
+			{ value: 'client', label: 'The client herself' }
+		]}
+		onchange={(by) => set({ by }, 'Change who does it')}
+	/>
+{:else if field === 'medium'}
+	<MediumField {draft} {step} />
+{:else if field === 'replaces'}
+	<input
+		class="field min-h-7 py-0.5 text-xs"
+		aria-label="Step of a skincare routine that it replaces"
+		placeholder="such as: evening cleanser"
+		maxlength="200"
+		value={step.replaces ?? ''}
+		onchange={(e) => set({ replaces: e.currentTarget.value.trim() || undefined }, 'Change what it replaces')}
+	/>
+{:else if field === 'tape'}
+	<div class="flex flex-wrap items-center gap-1.5 text-xs">
+		{#each TAPE as { key, label, unit, min, max, step: size } (key)}
+			<Stepper
+				{label}
+				{unit}
+				value={tape[key]}
+				{min}
+				{max}
+				step={size}
+				onchange={(v) => set({ tape: { ...tape, [key]: v } }, 'Cut the tape anew')}
+			/>
+		{/each}
+	</div>
+{:else if field === 'optional'}
+	<label class="flex items-center gap-2 text-xs">
+		<input
+			type="checkbox"
+			checked={step.optional}
+			onchange={(e) => set({ optional: e.currentTarget.checked }, e.currentTarget.checked ? 'May be left out' : 'Must not be left out')}
+		/> may be left out to save time
+	</label>
+{/if}

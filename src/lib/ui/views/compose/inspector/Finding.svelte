@@ -1,0 +1,103 @@
+<script lang="ts">
+	import EllipsisVertical from '@lucide/svelte/icons/ellipsis-vertical';
+	import { DropdownMenu } from 'bits-ui';
+	import type { Finding } from '$lib/core/rules/rule';
+	import { fixLabel, type Sentence } from '$lib/core/rules/wording';
+	import type { Difference } from '$lib/core/sequence/difference';
+	import Pennant from '../../../parts/glyphs/Pennant.svelte';
+
+	interface Props {
+		finding: Finding;
+		/** What is said of it; of several at once where they belong together. */
+		sentence: Sentence;
+		/** What the model says to it. */
+		model?: string | null;
+		/** What its fix would change; null where no fix is possible. */
+		preview: (() => readonly Difference[]) | null;
+		onfix: () => void;
+		onjump?: () => void;
+		/** Absent where it cannot be set aside. */
+		onmute?: (reason: string) => void;
+	}
+	let { finding, sentence, model = null, preview, onfix, onjump, onmute }: Props = $props();
+	const uid = $props.id();
+	const WORD = { stop: 'Stop', caution: 'Caution', advice: 'Advice' } as const;
+	const KIND = { added: 'New', removed: 'Gone', moved: 'Moved', changed: '' } as const;
+	let shown = $state<'nothing' | 'fix' | 'mute'>('nothing');
+	let reason = $state('');
+	const changes = $derived(shown === 'fix' && preview ? preview() : []);
+	const focus = (node: HTMLElement) => node.focus();
+</script>
+
+<li class="grid grid-cols-[18px_minmax(0,1fr)_auto] items-start gap-x-1.5 py-1.5 text-xs leading-4" data-rule={finding.ruleId}>
+	<span title={WORD[finding.severity]} class="pt-px"><Pennant severity={finding.severity} size={14} /></span>
+	<p class="text-ink2">
+		<span class="sr-only">{WORD[finding.severity]}.</span>
+		{#if onjump}<button type="button" class="text-ink hover:dotted text-left font-semibold" onclick={onjump}>{sentence.head}</button>
+		{:else}<b class="text-ink font-semibold">{sentence.head}</b>{/if}
+		{sentence.body}
+		{#if model}<span class="water text-ink2 block" data-model>{model}</span>{/if}
+	</p>
+	<span class="flex items-start">
+		{#if preview && shown === 'nothing'}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={() => (shown = 'fix')}
+				>{fixLabel(finding.ruleId)}</button
+			>{/if}
+		<DropdownMenu.Root>
+			<DropdownMenu.Trigger class="icon-btn h-[26px] w-5" aria-label="More on this finding"
+				><EllipsisVertical size={14} /></DropdownMenu.Trigger
+			>
+			<DropdownMenu.Portal>
+				<DropdownMenu.Content class="floating" align="end" onCloseAutoFocus={(e) => shown === 'mute' && e.preventDefault()}>
+					<DropdownMenu.Item class="floating-item">
+						{#snippet child({ props })}<a {...props} href="/library/rules?rule={finding.ruleId}">About this rule</a>{/snippet}
+					</DropdownMenu.Item>
+					{#if onmute}<DropdownMenu.Item class="floating-item" onSelect={() => (shown = 'mute')}>Set aside, with a reason</DropdownMenu.Item
+						>{/if}
+				</DropdownMenu.Content>
+			</DropdownMenu.Portal>
+		</DropdownMenu.Root>
+	</span>
+	{#if shown === 'fix'}
+		<div class="bg-wash/60 col-span-2 col-start-2 mt-1 rounded-lg px-2.5 py-1.5" role="group" aria-label="What the fix changes">
+			<ul>
+				{#each changes.slice(0, 8) as d, i (`${d.stepId}${i}`)}
+					<li><span class="text-ink2">{KIND[d.kind]}</span> <b class="font-semibold">{d.number}</b> {d.text}</li>
+				{/each}
+				{#if changes.length > 8}<li class="text-ink2">and {changes.length - 8} more</li>{/if}
+			</ul>
+			<div class="mt-1.5 flex gap-2">
+				<button
+					type="button"
+					class="btn btn-primary min-h-[26px] px-2.5"
+					use:focus
+					onclick={() => {
+						shown = 'nothing';
+						onfix();
+					}}>Do it</button
+				>
+				<button type="button" class="btn min-h-[26px] px-2.5" onclick={() => (shown = 'nothing')}>Leave it</button>
+			</div>
+		</div>
+	{:else if shown === 'mute'}
+		<form
+			class="col-span-2 col-start-2 mt-1 flex gap-2"
+			onsubmit={(e) => {
+				e.preventDefault();
+				if (reason.trim()) onmute?.(reason);
+			}}
+		>
+			<label class="sr-only" for="{uid}-why">Why it is set aside</label>
+			<input
+				id="{uid}-why"
+				class="field min-h-7 flex-1 py-0.5 text-xs"
+				placeholder="Why you set it aside"
+				maxlength="2000"
+				required
+				bind:value={reason}
+				use:focus
+				onkeydown={(e) => e.key === 'Escape' && (shown = 'nothing')}
+			/>
+			<button type="submit" class="btn min-h-7">Set aside</button>
+		</form>
+	{/if}
+</li>

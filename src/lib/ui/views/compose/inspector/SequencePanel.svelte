@@ -1,0 +1,95 @@
+<script lang="ts">
+	import { clock } from '$lib/core/step/describe';
+	import { setHead } from '$lib/core/sequence/edits';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import Select from '../../../parts/controls/Select.svelte';
+	import Stepper from '../../../parts/controls/Stepper.svelte';
+	import FitPanel from './FitPanel.svelte';
+	import GoalsPanel from './GoalsPanel.svelte';
+	import SchoolField from './SchoolField.svelte';
+	import VersionsPanel from './VersionsPanel.svelte';
+	import { mirrorAll } from '$lib/core/sequence/manyEdits';
+
+	interface Props {
+		draft: SequenceDraft;
+	}
+	let { draft }: Props = $props();
+	const sequence = $derived(draft.sequence);
+	const load = $derived(draft.judgement.balance.overall);
+</script>
+
+<dl class="mt-1 grid grid-cols-[64px_minmax(0,1fr)] items-center gap-y-2">
+	<dt class="self-start pt-1.5">School</dt>
+	<dd><SchoolField {draft} /></dd>
+	<dt>Minutes</dt>
+	<dd>
+		<Stepper
+			label="minutes"
+			unit="min"
+			value={Math.round(sequence.budgetSeconds / 60)}
+			min={1}
+			max={240}
+			onchange={(m) => draft.do(setHead(sequence, { budgetSeconds: m * 60 }, `Give it ${m} minutes`))}
+		/>
+	</dd>
+	<dt></dt>
+	<dd><FitPanel {draft} /></dd>
+	<dt class="self-start pt-1.5">Goals</dt>
+	<dd><GoalsPanel {draft} /></dd>
+	<dt>For</dt>
+	<dd>
+		<Select
+			label="Performed on"
+			value={sequence.performer}
+			options={[
+				{ value: 'client', label: 'A client' },
+				{ value: 'self', label: 'Myself' }
+			]}
+			onchange={(performer) => draft.do(setHead(sequence, { performer }, 'Change for whom it is'))}
+		/>
+	</dd>
+	<dt class="self-start pt-1">Notes</dt>
+	<dd>
+		<textarea
+			class="field text-xs"
+			rows="3"
+			maxlength="2000"
+			aria-label="Notes on the sequence"
+			value={sequence.notes}
+			onchange={(e) => draft.do(setHead(sequence, { notes: e.currentTarget.value }, 'Change the notes'))}></textarea>
+	</dd>
+	<dt class="self-start">Balance</dt>
+	<dd>
+		<table class="w-full text-xs">
+			<thead class="text-ink3 text-[11px]">
+				<tr
+					><th class="text-left font-normal">Side</th><th class="text-right font-normal">Time</th><th class="text-right font-normal"
+						>Strokes</th
+					><th class="text-right font-normal">kPa·min</th></tr
+				>
+			</thead>
+			<tbody>
+				{#each ['left', 'right'] as const as side (side)}
+					<tr>
+						<td>Client’s {side}</td>
+						<td class="text-right">{clock(load[side].seconds)}</td>
+						<td class="text-right">{Math.round(load[side].reps)}</td>
+						<td class="text-right">{(load[side].weightedSeconds / 60).toFixed(1)}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</dd>
+	<dt>Sides</dt>
+	<dd>
+		<button type="button" class="btn" onclick={() => draft.do(mirrorAll(sequence))}>Mirror the whole sequence</button>
+	</dd>
+</dl>
+<VersionsPanel {draft} />
+
+<style>
+	dt {
+		color: var(--ink3);
+		font-size: 12px;
+	}
+</style>

@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { DropdownMenu } from 'bits-ui';
+	import Check from '@lucide/svelte/icons/check';
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import ChevronRight from '@lucide/svelte/icons/chevron-right';
+	import Ellipsis from '@lucide/svelte/icons/ellipsis';
+	import { clock } from '$lib/core/step/describe';
+	import type { Edit } from '$lib/core/sequence/edits';
+	import { removePhase, renamePhase, setExit } from '$lib/core/sequence/edits';
+	import type { Phase, Sequence } from '$lib/core/sequence/sequence.schema';
+	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
+
+	interface Props {
+		phase: Phase;
+		sequence: Sequence;
+		seconds: number;
+		open: boolean;
+		ontoggle: () => void;
+		onedit: (edit: Edit) => void;
+	}
+	let { phase, sequence, seconds, open, ontoggle, onedit }: Props = $props();
+	const steps = $derived(phase.blocks.flatMap((b) => b.steps));
+	let renaming = $state(false);
+	function rename(title: string) {
+		renaming = false;
+		if (title.trim() && title.trim() !== phase.title) onedit(renamePhase(sequence, phase.id, title.trim().slice(0, 200)));
+	}
+	const focus = (node: HTMLInputElement) => node.select();
+</script>
+
+<div class="border-hair flex h-[27px] items-center gap-2 border-t pr-[18px]">
+	{#if renaming}
+		<input
+			class="field h-6 min-h-0 w-56 py-0 font-semibold"
+			aria-label="Name of the phase"
+			value={phase.title}
+			maxlength="200"
+			use:focus
+			onblur={(e) => rename(e.currentTarget.value)}
+			onkeydown={(e) => {
+				if (e.key === 'Enter') e.currentTarget.blur();
+				if (e.key === 'Escape') renaming = false;
+				e.stopPropagation();
+			}}
+		/>
+	{:else}
+		<button type="button" class="flex h-6 items-center gap-1 rounded pr-2" aria-expanded={open} onclick={ontoggle}>
+			{#if open}<ChevronDown size={15} />{:else}<ChevronRight size={15} />{/if}
+			<span class="flare font-semibold">{phase.title}</span>
+		</button>
+	{/if}
+	{#if phase.exitAfter}<span class="text-ink2 text-[11.5px] whitespace-nowrap">a short version may end here</span>{/if}
+	<span class="flex flex-1 gap-2 overflow-hidden">
+		{#if !open}{#each steps.slice(0, 14) as step (step.id)}<AimGlyph aim={step.aim} />{/each}{/if}
+	</span>
+	{#if !open || !steps.length}<span class="text-ink3 text-[11.5px]">{steps.length} {steps.length === 1 ? 'step' : 'steps'}</span>{/if}
+	<DropdownMenu.Root>
+		<DropdownMenu.Trigger class="icon-btn h-6 w-6" aria-label="More for the phase {phase.title}"
+			><Ellipsis size={14} /></DropdownMenu.Trigger
+		>
+		<DropdownMenu.Portal>
+			<DropdownMenu.Content class="floating" sideOffset={2} align="end" onCloseAutoFocus={(e) => renaming && e.preventDefault()}>
+				<DropdownMenu.Item class="floating-item" onSelect={() => (renaming = true)}>Rename</DropdownMenu.Item>
+				<DropdownMenu.CheckboxItem
+					class="floating-item"
+					checked={phase.exitAfter}
+					onCheckedChange={(exit) => onedit(setExit(sequence, phase.id, exit))}
+				>
+					{#snippet children({ checked })}<span class="flex-1">A short version may end here</span>{#if checked}<Check
+								size={14}
+							/>{/if}{/snippet}
+				</DropdownMenu.CheckboxItem>
+				<DropdownMenu.Item
+					class="floating-item"
+					disabled={sequence.phases.length < 2}
+					onSelect={() => onedit(removePhase(sequence, phase.id))}
+				>
+					Remove with its steps
+				</DropdownMenu.Item>
+			</DropdownMenu.Content>
+		</DropdownMenu.Portal>
+	</DropdownMenu.Root>
+	<span class="w-9 text-right text-xs font-semibold">{clock(seconds)}</span>
+</div>

@@ -1,0 +1,74 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { clock, doseText, sideText, stepTitle } from '$lib/core/step/describe';
+	import { troubleText } from '$lib/core/notation/parse';
+	import { stepsFromText } from '$lib/state/clipboard';
+	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import type { Techniques } from '$lib/state/techniques.svelte';
+	import { timingOfStep } from './timingOfStep';
+	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
+	import { openEditor, type Editor } from './editor';
+
+	interface Props {
+		draft: SequenceDraft;
+		library: Techniques;
+		/** What was typed before the editor was there. */
+		begun: string;
+		/** Steps that were written or pasted here. */
+		onadd: (text: string) => boolean;
+		onescape: () => void;
+	}
+	let { draft, library, begun, onadd, onescape }: Props = $props();
+	let host: HTMLDivElement;
+	let editor: Editor | undefined;
+	let text = $state('');
+	/** What stands so far: a comma or a > at the end only waits for more. */
+	const whole = $derived(text.replace(/[\s,>+→]+$/, ''));
+	const read = $derived(whole ? stepsFromText(whole, draft.sequence, library.all, () => 'preview') : null);
+	const step = $derived(read && 'steps' in read ? read.steps[0] : undefined);
+
+	onMount(() => {
+		text = begun;
+		editor = openEditor({
+			parent: host,
+			text: begun,
+			single: true,
+			label: 'Type a step',
+			hint: 'drain chin > n:submandibular, index hook, light, 8 each side',
+			complete: { movesFor: (aim, places) => library.suiting(places).filter((t) => t.aim === aim) },
+			onchange: (now) => {
+				text = now;
+				editor?.setTroubles([]);
+			},
+			onenter: (now) => {
+				if (!now.trim()) return;
+				if (onadd(whole)) clear();
+				else if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
+			},
+			onescape,
+			onlines: (lines) => {
+				if (onadd(lines)) clear();
+			}
+		});
+		editor.focus();
+		editor.goTo(1, begun.length + 1);
+		return () => editor?.destroy();
+	});
+	function clear() {
+		editor?.setText('');
+		text = '';
+	}
+</script>
+
+<div bind:this={host} data-editor class="min-w-0 flex-1"></div>
+<p class="text-ink2 flex min-h-5 basis-full items-center gap-1.5 text-[11.5px] leading-4" role="status">
+	{#if read && 'troubles' in read}
+		<span>{troubleText(read.troubles[0]!).replace('Line 1, column', 'Column')}</span>
+	{:else if step}
+		<AimGlyph aim={step.aim} size={13} /><span
+			>Enter adds <b class="text-ink font-[560]">{stepTitle(step)}</b>, {doseText(step.dose)}, {sideText(step.side)}, {clock(
+				timingOfStep(step, draft)
+			)}</span
+		>
+	{:else}Enter adds the step after the chosen one. Ctrl Space offers words.{/if}
+</p>

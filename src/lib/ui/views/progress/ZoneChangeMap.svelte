@@ -1,0 +1,74 @@
+<script lang="ts">
+	import { SIDES } from '$lib/core/atlas/places';
+	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
+	import { VERDICT_WORDS } from '$lib/core/measure/distances';
+	import type { ZoneChange } from '$lib/core/measure/look';
+	import FaceMap from '../../parts/map/FaceMap.svelte';
+	import type { ZoneTint } from '../../parts/map/mapTypes';
+	import VerdictSign from './VerdictSign.svelte';
+
+	interface Props {
+		changes: readonly ZoneChange[];
+	}
+	let { changes }: Props = $props();
+	const tints = $derived<ZoneTint[]>(
+		changes.map((c) => ({
+			zone: c.zone,
+			side: c.side,
+			strength: 0.05 + 0.055 * (c.after ?? c.before ?? 0),
+			lines: c.after ?? 0,
+			before: c.before ?? 0,
+			words: `${c.before ?? 'not felt'} to ${c.after ?? 'not felt'}`
+		}))
+	);
+	const zones = $derived(ZONE_IDS.filter((z) => changes.some((c) => c.zone === z)));
+	const of = (zone: string, side: string) => changes.find((c) => c.zone === zone && c.side === side);
+	const figure = (n: number | null) => (n === null ? '–' : String(n).replace('.5', '½'));
+</script>
+
+<div class="grid grid-cols-1 gap-4 sm:grid-cols-[minmax(220px,1fr)_minmax(300px,1.1fr)]">
+	<div class="flex min-h-[340px] flex-col">
+		<div class="flex justify-between text-[12.5px] font-semibold">
+			<span>Client’s right</span><span>Client’s left</span>
+		</div>
+		<div class="min-h-0 flex-1">
+			<FaceMap
+				view="front"
+				orientation="facing"
+				{tints}
+				showNodes={false}
+				label="What changed on the face; the table beside it says the same"
+			/>
+		</div>
+		<p class="text-ink2 text-[12px]">Lines: the grade now. Dotted: water that went.</p>
+	</div>
+	<table class="h-fit text-[13px]">
+		<caption class="sr-only">Puffiness, from and to, by zone and side</caption>
+		<thead class="text-ink3 text-[11.5px]"
+			><tr
+				><th class="text-left font-normal">Puffiness 0–4</th>{#each SIDES as side (side)}<th class="pl-2 text-left font-normal"
+						>client’s {side}</th
+					>{/each}</tr
+			></thead
+		>
+		<tbody>
+			{#each zones as zone (zone)}
+				<tr class="border-hair border-t">
+					<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
+					{#each SIDES as side (side)}
+						{@const c = of(zone, side)}
+						<td class="pl-2">
+							{#if c}<span
+									class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
+									title={VERDICT_WORDS[c.verdict]}
+									><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
+										>{VERDICT_WORDS[c.verdict]}</span
+									></span
+								>{:else}<span class="text-ink3">–</span>{/if}
+						</td>
+					{/each}
+				</tr>
+			{:else}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/each}
+		</tbody>
+	</table>
+</div>

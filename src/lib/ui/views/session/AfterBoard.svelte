@@ -1,0 +1,104 @@
+<script lang="ts">
+	import { emptyLook, distanceRows, zoneChanges } from '$lib/core/measure/look';
+	import type { Look, Session } from '$lib/core/measure/records.schema';
+	import type { LengthUnit } from '$lib/core/measure/units';
+	import { changeSentence } from '$lib/core/measure/wording';
+	import { clock } from '$lib/core/step/describe';
+	import type { ExpandContext } from '$lib/core/sequence/expand';
+	import { stepsOf } from '$lib/core/sequence/walk';
+	import DistanceTable from './DistanceTable.svelte';
+	import GradeBoard from './GradeBoard.svelte';
+
+	interface Props {
+		session: Session;
+		clientName: string;
+		context: ExpandContext;
+		unit: LengthUnit;
+		/** ISO time, asked when the first after-grade is given. */
+		now: () => string;
+		onchange: (fields: Partial<Session>) => void;
+		onclose: (fields: Partial<Session>) => void;
+	}
+	let { session, clientName, context, unit, now, onchange, onclose }: Props = $props();
+
+	const after = $derived<Look>(session.after ?? emptyLook(session.endedAt ?? session.startedAt));
+	const sentence = $derived(
+		changeSentence(
+			zoneChanges(session.before, session.after, 'puffiness', context.working),
+			distanceRows(session.before, session.after, context.working)
+		)
+	);
+	const asked = $derived([...new Set(session.before.grades.map((g) => g.zone))]);
+	const planned = $derived(session.sequence ? stepsOf(session.sequence) : []);
+	const skipped = $derived(session.done.filter((d) => d.skipped).map((d) => planned.find((p) => p.step.id === d.stepId)?.number));
+	const set = (look: Look) => onchange({ after: { ...look, takenAt: now() } });
+	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
+</script>
+
+<header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
+	<a href="/" class="flare text-[15px] font-[560]">Soft Tide</a>
+	<span class="text-ink2">Before</span><span class="text-ink2">Perform</span><b class="border-drain border-b-4 py-2" aria-current="step"
+		>After</b
+	>
+	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
+</header>
+<p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
+	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
+		>{session.after ? sentence.rest : 'Look again: tap each place once for each step, and take the tape if you took it before.'}</span
+	>
+</p>
+<div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px]">
+	<GradeBoard
+		look={after}
+		ghost={session.before}
+		{asked}
+		orientation={session.sequence?.orientation ?? 'facing'}
+		title="And now"
+		onchange={set}
+	/>
+	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
+		<DistanceTable look={after} ghost={session.before} {unit} onchange={set} />
+		{#if session.sequence}
+			<section>
+				<h2 class="mb-1 text-[15px] font-semibold">Done</h2>
+				<dl class="text-ink2 grid grid-cols-[74px_1fr] gap-y-0.5 text-[13.5px]">
+					<dt>Time</dt>
+					<dd>
+						<b class="text-ink">{clock(session.workedSeconds)}</b>{session.haltedSeconds
+							? `, and a halt of ${clock(session.haltedSeconds)}`
+							: ''}
+					</dd>
+					<dt>Steps</dt>
+					<dd>
+						<b class="text-ink">{session.done.length - skipped.length}</b> of {planned.length}{skipped.length
+							? `, without ${skipped.length > 9 ? `${skipped.length} of them` : skipped.join(', ')}`
+							: ''}
+					</dd>
+				</dl>
+			</section>
+		{/if}
+		<label class="block text-[13.5px]"
+			><span class="label">Side effects, if any</span>
+			<input
+				class="field field-large"
+				maxlength="2000"
+				value={session.sideEffects}
+				placeholder="Redness, pain, a rash …"
+				onchange={(e) => onchange({ sideEffects: e.currentTarget.value })}
+			/></label
+		>
+		<label class="block text-[13.5px]"
+			><span class="label">Note for next time</span>
+			<textarea
+				class="field text-[14px]"
+				rows="2"
+				maxlength="2000"
+				value={session.note}
+				onchange={(e) => onchange({ note: e.currentTarget.value })}></textarea></label
+		>
+	</aside>
+</div>
+<div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">
+	<p class="text-ink2 flex-1">Each entry is kept at once.</p>
+	<button type="button" class="btn btn-large btn-primary" onclick={closing}>Close session</button>
+</div>
