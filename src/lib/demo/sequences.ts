@@ -1,7 +1,8 @@
 import type { PlaceRef } from '../core/atlas/places';
 import { sequenceFromSpec, type Row, type TemplateSpec } from '../core/template/spec';
 import { linkRoute } from '../core/atlas/route';
-import type { Sequence, Step } from '../core/sequence/sequence.schema';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import type { Step } from '../core/step/step.schema';
 
 type Phases = readonly (readonly [title: string, rows: readonly Row[]])[];
 

@@ -5,7 +5,7 @@ import { GOAL_IDS } from '../core/goal/goals';
 import { SchoolSchema, SeveritySchema } from '../core/school/school.schema';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { TechniqueSchema } from '../core/technique/technique.schema';
-import { AIMS, idsOf } from '../core/step/vocabulary';
+import { AIMS, idsOf } from '../core/vocabulary/vocabulary';
 
 const RuleInfoSchema = z.strictObject({
 	id: z.string(),

@@ -5,7 +5,8 @@ import { judge } from '../core/rules/judge';
 import { CONTEXT, pump, sequenceOf, step } from '../core/testing';
 import { balanceOf } from '../core/sequence/balance';
 import { expand } from '../core/sequence/expand';
-import type { Block, Sequence, Step } from '../core/sequence/sequence.schema';
+import type { Block, Sequence } from '../core/sequence/sequence.schema';
+import type { Step } from '../core/step/step.schema';
 import { timingOf } from '../core/sequence/timing';
 
 /** Shapes that routines of practitioners really have. Each must be expressible as it is, timed right and survive a file. */

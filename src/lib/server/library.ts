@@ -1,7 +1,8 @@
 import { GOAL_IDS, goalInfo } from '../core/goal/goals';
 import { MEDIA } from '../core/medium/media';
 import { RULES } from '../core/rules';
-import { RULE_TEXTS } from '../core/rules/texts';
+import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { RULE_TEXTS, whyOf } from '../core/rules/texts';
 import { fixLabel } from '../core/rules/wording';
 import { SCHOOLS } from '../core/school/schools';
 import { contraOf } from '../core/technique/contra';
@@ -18,7 +19,8 @@ const LISTS = {
 		RULES.map(({ id, kind, severity, floor, ceiling, fix, safe }) => ({
 			id,
 			kind,
-			...RULE_TEXTS[id]!,
+			title: RULE_TEXTS[id]!.title,
+			why: whyOf(id, DEFAULT_WORKING),
 			severity,
 			floor,
 			ceiling,

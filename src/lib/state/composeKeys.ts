@@ -12,7 +12,7 @@ import {
 	setSteps
 } from '../core/sequence/manyEdits';
 import { linkRoute } from '../core/atlas/route';
-import type { Step, StepSide } from '../core/sequence/sequence.schema';
+import type { Step, StepSide } from '../core/step/step.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
 interface Actions {

@@ -11,7 +11,7 @@
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
 	import type { Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS, TOOLS, type Aim } from '$lib/core/step/vocabulary';
+	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { addTechniqueTo } from '$lib/state/addTechnique';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';

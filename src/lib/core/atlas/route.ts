@@ -1,12 +1,4 @@
-import {
-	alignmentOf,
-	drainageOf,
-	mainReceiver,
-	neighboursOf,
-	NODE_CONTACTS,
-	NODE_DRAINAGE,
-	ZONE_GROUP
-} from './graph';
+import { alignmentOf, drainageOf, mainReceiver, neighboursOf, NODE_CONTACTS, NODE_DRAINAGE, ZONE_GROUP } from './graph';
 import { isZone, nodeOf, placeOf, type PlaceId, type PlaceRef } from './places';
 import type { NodeId } from './nodes';
 import type { ZoneId } from './zones';

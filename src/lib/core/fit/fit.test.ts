@@ -4,7 +4,7 @@ import { coverageOf, worthOf } from '../goal/coverage';
 import { GOAL_IDS, GOALS, goalInfo } from '../goal/goals';
 import { applyEdit, revertEdit } from '../sequence/edits';
 import { expand } from '../sequence/expand';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { makeStep } from '../technique/makeStep';
 import { techniqueById } from '../technique/library';
@@ -103,7 +103,7 @@ describe('goals', () => {
 	test('coverage by hand: one full dose under the eyes is six thirteenths of the goal', () => {
 		const under = makeStep(techniqueById('ring-finger-stroke')!, { id: 'a', places: ['lower-eyelid', 'zygoma'] });
 		const sequence = sequenceOf([under], { goals: [{ id: 'under-eye', weight: 1 }] });
-		const [coverage] = coverageOf(sequence, expand(sequence, CONTEXT));
+		const [coverage] = coverageOf(sequence, expand(sequence, CONTEXT), CONTEXT.working);
 		expect(coverage!.rows[0]).toMatchObject({ aim: 'drain', zone: 'lower-eyelid', doses: 1 });
 		expect(coverage!.share).toBeCloseTo((6 + 1) / 13, 9);
 		expect(coverage!.missing.map((r) => r.zone)).toContain('malar');
@@ -115,7 +115,7 @@ describe('goals', () => {
 			makeStep(techniqueById('knuckle-knead')!, { id: 'k', places: ['masseter'], overrides: change });
 		const share = (s: Step) => {
 			const sequence = sequenceOf([s], { goals: [{ id: 'jaw-tension', weight: 1 }] });
-			return coverageOf(sequence, expand(sequence, CONTEXT))[0]!;
+			return coverageOf(sequence, expand(sequence, CONTEXT), CONTEXT.working)[0]!;
 		};
 		expect(share(knead({})).share).toBeCloseTo(0.6, 9);
 		expect(share(knead({ side: 'left', reason: 'x' })).rows[0]!.doses).toBe(0.5);
@@ -124,6 +124,6 @@ describe('goals', () => {
 		expect(share(knead({})).rows[0]!.deepSeconds).toBe(45);
 	});
 	test('a sequence without goals has nothing to cover', () => {
-		expect(coverageOf(sequenceOf([pump('o', 'terminus')]), [])).toEqual([]);
+		expect(coverageOf(sequenceOf([pump('o', 'terminus')]), [], CONTEXT.working)).toEqual([]);
 	});
 });

@@ -1,9 +1,11 @@
+import { aimRow } from '../vocabulary/vocabulary';
 import { worthOf } from '../goal/coverage';
 import { clock, stepTitle } from '../step/describe';
 import { keepPolicyLinks } from '../links/drainPolicy';
 import { applyEdit, makeEdit, type Edit } from '../sequence/edits';
 import { secondsOf, type ExpandContext } from '../sequence/expand';
-import type { Dose, Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Dose, Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 
@@ -27,7 +29,7 @@ export interface Fit {
 }
 
 /** Openings and the close are never shortened: what they save is lost twice. */
-export const keepsItsCount = (step: Pick<Step, 'aim'>): boolean => step.aim === 'open' || step.aim === 'close';
+export const keepsItsCount = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim).keepsCount;
 
 /** A dose part of the way from its target to its minimum (share < 0) or to its maximum (share > 0), −1..1. */
 export function scaledDose(dose: Dose, share: number): Dose {

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { expand } from '../sequence/expand';
-import type { Sequence, Step } from '../sequence/sequence.schema';
-import { MOTIONS, type Motion } from '../step/vocabulary';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
+import { MOTIONS, type Motion } from '../vocabulary/vocabulary';
 import { originOf, planOfSequence, stepOfOrigin } from './compile';
-import { LEFT_OUT, MOTION_MAPPING } from './mapping';
+import { LEFT_OUT, mappingOf } from './mapping';
 import { faceNetwork } from './network';
 import type { ProgrammeOp } from './programme';
 import { leftOutWords } from './words';
@@ -158,8 +159,7 @@ describe('a sequence in the words of the model', () => {
 		}
 	});
 	test('every motion is mapped; the table names what each does', () => {
-		for (const motion of Object.keys(MOTIONS) as Motion[])
-			expect(MOTION_MAPPING[motion].why.length).toBeGreaterThan(10);
+		for (const motion of Object.keys(MOTIONS) as Motion[]) expect(mappingOf(motion).why.length).toBeGreaterThan(10);
 	});
 	test('any sequence: second for second as expanded, each op with its step, nothing thrown', () => {
 		fc.assert(

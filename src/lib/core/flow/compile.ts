@@ -1,11 +1,13 @@
 import { otherSide, ownSideOf, placeOf, type PlaceRef, type Side } from '../atlas/places';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { fillPath, type CheekRoute } from '../atlas/route';
-import { endPlace, stepsOf, type PlacedStep } from '../sequence/walk';
-import { isStationary } from '../step/vocabulary';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import { stepsOf, type PlacedStep } from '../sequence/walk';
+import { endPlace } from '../step/levelsOf';
+import { isStationary } from '../vocabulary/vocabulary';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
-import { besideTheFace, breathesDeeply, cools, leftOutWhole, MOTION_MAPPING, type LeftOutReason } from './mapping';
+import { besideTheFace, breathesDeeply, cools, leftOutWhole, mappingOf, type LeftOutReason } from './mapping';
 import { faceNetwork, NOT_ADJACENT } from './network';
 import { compileProgramme, type FlowTechnique, type Programme, type ProgrammeStep } from './programme';
 
@@ -106,7 +108,7 @@ class PlanWriter {
 			refs: back ? [...event.places].reverse() : event.places,
 			levels: back ? [...event.levels].reverse() : event.levels
 		});
-		const wanted = MOTION_MAPPING[step.motion].technique!;
+		const wanted = mappingOf(step.motion).technique!;
 		const technique = wanted === 'stroke' && part.refs.length < 2 ? 'hold' : wanted;
 		const { side, reps, paceSeconds } = event;
 		if (technique === 'pump') return this.#pump(event, step, part, deep, origin);

@@ -1,5 +1,6 @@
-import type { Motion } from '../step/vocabulary';
-import type { Step } from '../sequence/sequence.schema';
+import { contactRow, motionRow, toolRow, type Motion } from '../vocabulary/vocabulary';
+import type { Step } from '../step/step.schema';
+import type { MotionRow } from '../vocabulary/motions';
 import type { FlowTechnique } from './programme';
 
 interface MotionMapping {
@@ -7,42 +8,21 @@ interface MotionMapping {
 	readonly technique: FlowTechnique | null;
 	readonly why: string;
 }
-const mapped = (technique: FlowTechnique | null, why: string): MotionMapping => ({ technique, why });
-
-const CARRIES = mapped('stroke', 'slides along its path and carries fluid with it');
-const PRESSES = mapped(
-	'hold',
-	'presses or lifts where it stands: it warms and softens by its level, nothing is carried'
-);
-const RUBS = mapped('rub', 'works the skin to and fro: nothing is carried, much warmth');
-
-/** What the model makes of every motion. A motion that slides over one place only is a hold: there is nowhere to carry to. */
-export const MOTION_MAPPING: Record<Motion, MotionMapping> = {
-	stroke: CARRIES,
-	sweep: CARRIES,
-	'squeeze-stroke': CARRIES,
-	'hand-over-hand': CARRIES,
-	flick: CARRIES,
-	zigzag: CARRIES,
-	'c-stroke': CARRIES,
-	fan: CARRIES,
-	'figure-eight': CARRIES,
-	scoop: CARRIES,
-	scrape: CARRIES,
-	pump: mapped('pump', 'opens a node group and passes its content on; on a zone the model has nothing like it'),
-	'press-hold': PRESSES,
-	'lift-hold': PRESSES,
-	'skin-lift': PRESSES,
-	'opposed-stretch': PRESSES,
-	none: PRESSES,
-	tap: mapped('tap', 'taps: nothing is carried, some warmth'),
-	wiggle: RUBS,
-	'pinned-circle': RUBS,
-	vibrate: RUBS,
-	knead: RUBS,
-	'pinch-roll': RUBS,
-	resisted: mapped(null, 'the client’s own muscles work: the model knows only the hand')
+/** What the model makes of a kind of motion; null where it knows nothing like it. */
+const BY_KIND: Record<NonNullable<MotionRow['flow']> | 'unknown', string> = {
+	stroke: 'slides along its path and carries fluid with it',
+	pump: 'opens a node group and passes its content on; on a zone the model has nothing like it',
+	hold: 'presses or lifts where it stands: it warms and softens by its level, nothing is carried',
+	tap: 'taps: nothing is carried, some warmth',
+	rub: 'works the skin to and fro: nothing is carried, much warmth',
+	unknown: 'the client’s own muscles work: the model knows only the hand'
 };
+
+/** What the model makes of a motion. One that slides over one place only is a hold: there is nowhere to carry to. */
+export function mappingOf(motion: Motion): MotionMapping {
+	const { flow } = motionRow(motion);
+	return { technique: flow, why: BY_KIND[flow ?? 'unknown'] };
+}
 
 /** Why a move, or a part of it, is not in the model's programme. */
 export const LEFT_OUT = {
@@ -56,9 +36,9 @@ export type LeftOutReason = keyof typeof LEFT_OUT;
 
 /** Why a whole step is left out, or null. */
 export function leftOutWhole(step: Step): LeftOutReason | null {
-	if (step.contact === 'thumb-inside') return 'inside';
-	if (step.aim === 'exercise' || MOTION_MAPPING[step.motion].technique === null) return 'exercise';
-	if (step.aim === 'fix' || step.tool?.id === 'tape') return 'tape';
+	if (contactRow(step.contact).inside) return 'inside';
+	if (step.aim === 'exercise' || motionRow(step.motion).flow === null) return 'exercise';
+	if (step.aim === 'fix' || (step.tool && toolRow(step.tool.id).staysOn)) return 'tape';
 	return null;
 }
 
@@ -66,7 +46,8 @@ export function leftOutWhole(step: Step): LeftOutReason | null {
 export const breathesDeeply = (step: Step): boolean => step.dose.kind === 'breaths' || step.breath !== 'free';
 
 /** Cools the skin under it. */
-export const cools = (step: Step): boolean => step.aim === 'cool' || step.tool?.id === 'cold-globes';
+export const cools = (step: Step): boolean =>
+	step.aim === 'cool' || (step.tool !== undefined && toolRow(step.tool.id).cold);
 
 /** Done to the hands or to a tool: time goes by for the face. */
 export const besideTheFace = (step: Step): boolean =>

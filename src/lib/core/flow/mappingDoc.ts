@@ -1,11 +1,11 @@
-import { CONTACTS, MOTIONS, type Motion } from '../step/vocabulary';
-import { LEFT_OUT, MOTION_MAPPING } from './mapping';
+import { CONTACTS, MOTIONS, type Motion } from '../vocabulary/vocabulary';
+import { LEFT_OUT, mappingOf } from './mapping';
 import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS } from './parameterTable';
 
 /** docs/model-mapping.md: what the model makes of a sequence, and its parameters, from the tables of the code. */
 export function mappingDoc(): string {
 	const motions = (Object.keys(MOTIONS) as Motion[]).map((motion) => {
-		const { technique, why } = MOTION_MAPPING[motion];
+		const { technique, why } = mappingOf(motion);
 		return `| ${motion} | ${technique ?? 'left out'} | ${why} |`;
 	});
 	const parameters = FLOW_PARAMETER_NAMES.map((name) => {

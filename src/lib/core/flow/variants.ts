@@ -1,9 +1,10 @@
 import { withUpkeep } from '../links/drainPolicy';
 import type { School } from '../school/school.schema';
 import { applyEdit, makeEdit } from '../sequence/edits';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { Level } from '../step/levels';
-import { movesFluid } from '../sequence/walk';
+import { movesFluid } from '../step/levelsOf';
 import type { Working } from '../working/working.schema';
 
 /** Other orders, pressures and ways of one sequence, to set against it. */

@@ -1,18 +1,22 @@
+import { needsFilm } from '../step/levelsOf';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { ZONE_AREA_CM2 } from '../atlas/areas';
 import { expand } from '../sequence/expand';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
-import { filmFactsOf, filmLineOf, HAND_NEEDS, mlFor, needsFilm, zonesUnder } from './film';
+import { filmFactsOf, filmLineOf, mlFor, zonesUnder } from './film';
 import { MediumSchema } from '../medium/medium.schema';
 import { amountText, MEDIA, mediumById } from '../medium/media';
+
+const W = CONTEXT.working;
 
 const film = (sequence: Sequence) => {
 	const events = expand(sequence, CONTEXT);
 	const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]));
-	return { line: filmLineOf(sequence, events, byId), dry: filmFactsOf(sequence, events, byId).dry };
+	return { line: filmLineOf(sequence, events, byId, W).points, dry: filmFactsOf(sequence, events, byId, W).dry };
 };
 const of = (...steps: Step[]) => film(sequenceOf(steps));
 const wait = (seconds: number) =>
@@ -30,12 +34,12 @@ describe('how much', () => {
 	test('by hand: both cheeks’ apples and cheekbones at 1 µl/cm², in drops of 0.05 ml', () => {
 		const cm2 = 2 * (ZONE_AREA_CM2.malar + ZONE_AREA_CM2.zygoma);
 		expect(cm2).toBeCloseTo(2 * (9.79 + 11.7), 1);
-		expect(mlFor(slide())).toBeCloseTo(0.05, 9);
-		expect(mlFor({ places: [], side: 'both' })).toBeGreaterThan(0.5);
-		expect(mlFor({ places: [], side: 'left' })).toBeLessThan(mlFor({ places: [], side: 'both' }));
+		expect(mlFor(slide(), W)).toBeCloseTo(0.05, 9);
+		expect(mlFor({ places: [], side: 'both' }, W)).toBeGreaterThan(0.5);
+		expect(mlFor({ places: [], side: 'left' }, W)).toBeLessThan(mlFor({ places: [], side: 'both' }, W));
 	});
 	test('in words: drops, then pumps', () => {
-		expect([0.01, 0.05, 0.45, 0.8].map(amountText)).toEqual(['1 drop', '1 drop', '9 drops', '8 pumps']);
+		expect([0.01, 0.05, 0.45, 0.8].map((ml) => amountText(ml, W))).toEqual(['1 drop', '1 drop', '9 drops', '8 pumps']);
 	});
 	test('media: each valid, oils last longer than serum, unknown is a light oil', () => {
 		for (const m of MEDIA) expect(MediumSchema.safeParse(m).success).toBe(true);
@@ -75,7 +79,7 @@ describe('how long it lasts', () => {
 		const [, start] = of(oil(0.6)).line;
 		expect(after![1] / start![1]).toBeCloseTo(0.5, 2);
 		expect(of(oil(0.8), wait(4 * 720), slide()).dry[0]).toMatchObject({ stepId: 's', kind: 'spent' });
-		expect(1 / 16).toBeLessThan(HAND_NEEDS);
+		expect(1 / 16).toBeLessThan(W.handFilmUlCm2);
 	});
 	test('a serum is gone long before an oil', () => {
 		expect(of(oil(0.8, 'serum'), wait(720), slide()).dry).toHaveLength(1);

@@ -6,19 +6,13 @@ import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { TimedEvent } from '../sequence/expand';
 import { sidesOf } from '../sequence/passes';
 import type { School } from '../school/school.schema';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { PlacedStep } from '../sequence/walk';
-import { isStationary } from '../step/vocabulary';
+import type { Working } from '../working/working.schema';
+import { needsFilm } from '../step/levelsOf';
+import { isStationary, motionRow, toolRow } from '../vocabulary/vocabulary';
 import { mediumById } from '../medium/media';
-
-/** Film to begin with, µl/cm² (working value). */
-export const FULL_FILM = 1;
-/** Least film under a sliding hand, and under a sliding tool, µl/cm² (working values). */
-export const HAND_NEEDS = 0.2;
-export const TOOL_NEEDS = 0.3;
-/** Part of the film that one sliding repetition takes away, by hand and by tool (working values). */
-export const HAND_WEAR = 0.01;
-export const TOOL_WEAR = 0.02;
 
 /** A patch of skin: a zone of one side, as a number, so that the film of all of them lies in a few arrays. */
 type Key = number;
@@ -29,17 +23,9 @@ const zoneOfKey = (key: Key): ZoneId => ZONE_IDS[key >> 1]!;
 /** Zones that the oil of a whole face goes to: face and neck, not the chest. */
 const FACE_AND_NECK = ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest');
 
-/** Tools that need no slip, or bring their own. */
-const SLIPLESS: readonly string[] = ['roller', 'cloth', 'tape', 'soft-brush'];
-const NO_SLIP_AIMS: readonly string[] = ['prepare', 'cleanse', 'fix', 'exercise'];
-
-/** Whether a step slides over the skin and so needs a film. */
-export function needsFilm(step: Step): boolean {
-	if (isStationary(step.motion) || step.places.length === 0 || step.by === 'client') return false;
-	if (NO_SLIP_AIMS.includes(step.aim) || step.contact === 'thumb-inside') return false;
-	return !(step.tool && SLIPLESS.includes(step.tool.id));
-}
-const needOf = (step: Step): number => (step.contact === 'tool' ? TOOL_NEEDS : HAND_NEEDS);
+/** Least film on which a step slides, µl/cm². */
+const needOf = (step: Step, working: Working): number =>
+	step.contact === 'tool' ? working.toolFilmUlCm2 : working.handFilmUlCm2;
 
 /** The zones under the places of a path: a node group lies under the skin of a zone. */
 export function zonesUnder(refs: readonly PlaceRef[]): { zone: ZoneId; own: Side | null }[] {
@@ -53,10 +39,10 @@ const areaOf = (zones: readonly ZoneId[], sides: number): number =>
  * Millilitres for a full film on the zones of a step, or on face and neck where it names no place.
  * @returns ml, at least a drop's worth where there is any area
  */
-export function mlFor(step: Pick<Step, 'places' | 'side'>): number {
+export function mlFor(step: Pick<Step, 'places' | 'side'>, { fullFilmUlCm2, dropMl }: Working): number {
 	const zones = step.places.length ? zonesUnder(step.places).map((z) => z.zone) : FACE_AND_NECK;
 	const sides = step.side === 'left' || step.side === 'right' ? 1 : 2;
-	return Math.max(0.05, Math.ceil((areaOf(zones, sides) * FULL_FILM) / 1000 / 0.05) * 0.05);
+	return Math.max(dropMl, Math.ceil((areaOf(zones, sides) * fullFilmUlCm2) / 1000 / dropMl) * dropMl);
 }
 
 export interface DryStep {
@@ -67,7 +53,11 @@ export interface DryStep {
 	readonly kind: 'none' | 'spent';
 }
 /** Mean film over the skin that has had any, as a share of a full film, at the start and end of each step: [seconds, share]. */
-export type FilmLine = readonly (readonly [number, number])[];
+export interface FilmLine {
+	readonly points: readonly (readonly [seconds: number, share: number])[];
+	/** The share on which a hand just slides. */
+	readonly dryShare: number;
+}
 
 const PATCHES = 2 * ZONE_IDS.length;
 
@@ -90,11 +80,11 @@ class Skin {
 	clean(keys: readonly Key[]): void {
 		for (const key of keys) this.#halfLife[key] = 0;
 	}
-	mean(seconds: number): number {
+	mean(seconds: number, fullFilmUlCm2: number): number {
 		let [sum, count] = [0, 0];
 		for (let key = 0; key < PATCHES; key++) {
 			if (!this.known(key)) continue;
-			sum += Math.min(1, this.at(key, seconds) / FULL_FILM);
+			sum += Math.min(1, this.at(key, seconds) / fullFilmUlCm2);
 			count++;
 		}
 		return count ? sum / count : 0;
@@ -120,10 +110,10 @@ function keysOf(refs: readonly PlaceRef[], sides: readonly Side[]): readonly Key
 }
 
 /** What a step puts on: its own medium, or that of the sequence where it prepares the skin. */
-function mediumOf(step: Step, sequence: Sequence): { id: string; ml: number } | null {
+function mediumOf(step: Step, sequence: Sequence, working: Working): { id: string; ml: number } | null {
 	if (step.medium) return step.medium;
 	return step.aim === 'prepare' && step.contact !== 'tool'
-		? (sequence.medium ?? { id: 'light-oil', ml: mlFor(step) })
+		? (sequence.medium ?? { id: 'light-oil', ml: mlFor(step, working) })
 		: null;
 }
 
@@ -150,6 +140,7 @@ function follow(
 	sequence: Sequence,
 	events: readonly TimedEvent[],
 	byId: ReadonlyMap<string, PlacedStep>,
+	working: Working,
 	onstep: (skin: Skin, step: Step, event: TimedEvent) => void,
 	onend?: (skin: Skin, event: TimedEvent) => void
 ): void {
@@ -160,26 +151,23 @@ function follow(
 		const { step } = byId.get(event.stepId)!;
 		if (!begun.has(step.id)) {
 			begun.add(step.id);
-			const medium = mediumOf(step, sequence);
+			const medium = mediumOf(step, sequence, working);
 			if (medium) apply(skin, step, medium, sequence.media, event.startSeconds);
 			if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
 				skin.clean(keysOf(step.places, SIDES));
 			onstep(skin, step, event);
 		}
-		if (event.kind === 'work' && needsFilm(step)) wear(skin, step, event);
+		if (event.kind === 'work' && needsFilm(step)) wear(skin, step, event, working);
 		onend?.(skin, event);
 	}
 }
 
 /** Motions and tools that want bare skin: a film lets the fold slip out of the fingers, and no tape holds on it. */
 export function wantsDrySkin(step: Step, school: Pick<School, 'glide'>): boolean {
-	if (step.aim === 'fix' || step.tool?.id === 'soft-brush') return true;
-	if (step.motion === 'pinch-roll' || step.motion === 'skin-lift') return true;
+	if (step.aim === 'fix' || (step.tool && toolRow(step.tool.id).wantsBareSkin)) return true;
+	if (motionRow(step.motion).wantsBareSkin) return true;
 	return school.glide === 'dry' && step.aim === 'release' && isStationary(step.motion);
 }
-
-/** Film above which skin counts as oily, as a share of a full film (working value). */
-export const OILY_SHARE = 0.1;
 
 export interface FilmFacts {
 	/** Steps that begin to slide where too little film is left. */
@@ -192,16 +180,17 @@ export interface FilmFacts {
 export function filmFactsOf(
 	sequence: Sequence,
 	events: readonly TimedEvent[],
-	byId: ReadonlyMap<string, PlacedStep>
+	byId: ReadonlyMap<string, PlacedStep>,
+	working: Working
 ): FilmFacts {
 	const dry: DryStep[] = [];
 	const oiled = new Map<string, PlaceRef>();
-	follow(sequence, events, byId, (skin, step, event) => {
-		const found = needsFilm(step) ? tooDry(skin, step, event) : null;
+	follow(sequence, events, byId, working, (skin, step, event) => {
+		const found = needsFilm(step) ? tooDry(skin, step, event, working) : null;
 		if (found) dry.push(found);
 		if (!wantsDrySkin(step, sequence.school)) return;
 		const oily = keysOf(event.places, sidesOf(event.side)).find(
-			(k) => skin.at(k, event.startSeconds) > OILY_SHARE * FULL_FILM
+			(k) => skin.at(k, event.startSeconds) > working.oilyShare * working.fullFilmUlCm2
 		);
 		if (oily !== undefined) oiled.set(step.id, zoneOfKey(oily));
 	});
@@ -212,23 +201,25 @@ export function filmFactsOf(
 export function filmLineOf(
 	sequence: Sequence,
 	events: readonly TimedEvent[],
-	byId: ReadonlyMap<string, PlacedStep>
+	byId: ReadonlyMap<string, PlacedStep>,
+	working: Working
 ): FilmLine {
 	const line: [number, number][] = [];
-	const mark = (skin: Skin, seconds: number) => line.push([seconds, skin.mean(seconds)]);
+	const mark = (skin: Skin, seconds: number) => line.push([seconds, skin.mean(seconds, working.fullFilmUlCm2)]);
 	follow(
 		sequence,
 		events,
 		byId,
+		working,
 		(skin, _step, event) => mark(skin, event.startSeconds),
 		(skin, event) => mark(skin, event.endSeconds)
 	);
-	return line;
+	return { points: line, dryShare: Math.min(0.99, working.handFilmUlCm2 / working.fullFilmUlCm2) };
 }
 
-function tooDry(skin: Skin, step: Step, event: TimedEvent): DryStep | null {
+function tooDry(skin: Skin, step: Step, event: TimedEvent, working: Working): DryStep | null {
 	const seconds = event.startSeconds;
-	const need = needOf(step);
+	const need = needOf(step, working);
 	// Each place has one key a side, or one where it names its own: the first dry key tells the place.
 	const dry = keysOf(event.places, sidesOf(event.side)).find((k) => skin.at(k, seconds) < need);
 	if (dry === undefined) return null;
@@ -237,8 +228,8 @@ function tooDry(skin: Skin, step: Step, event: TimedEvent): DryStep | null {
 	return { stepId: step.id, seconds, place: event.places[at]!, kind: skin.known(dry) ? 'spent' : 'none' };
 }
 
-function wear(skin: Skin, step: Step, event: TimedEvent): void {
-	const rate = step.contact === 'tool' ? TOOL_WEAR : HAND_WEAR;
+function wear(skin: Skin, step: Step, event: TimedEvent, working: Working): void {
+	const rate = step.contact === 'tool' ? working.toolWearShare : working.handWearShare;
 	for (const key of keysOf(event.places, sidesOf(event.side)))
 		if (skin.known(key)) skin.set(key, skin.at(key, event.endSeconds) * (1 - rate) ** event.reps, event.endSeconds);
 }

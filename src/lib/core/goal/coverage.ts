@@ -1,15 +1,14 @@
+import type { Working } from '../working/working.schema';
 import { placeOf } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
 import { shareOfSide } from '../sequence/balance';
 import type { TimedEvent } from '../sequence/expand';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { typicalDose } from '../step/typicalDose';
-import type { Aim } from '../step/vocabulary';
+import type { Aim } from '../vocabulary/vocabulary';
 import { goalInfo, type GoalId } from './goals';
-
-/** From this level on, work counts as deep. */
-const DEEP_LEVEL = 3;
 
 export interface CoverageRow {
 	readonly aim: Aim;
@@ -32,8 +31,8 @@ export interface Coverage {
 }
 
 /** How many full doses a step is: its target against what is usual for such a move. */
-function dosesOf(step: Step): number {
-	const typical = typicalDose(step);
+function dosesOf(step: Step, working: Working): number {
+	const typical = typicalDose(step, working);
 	return typical ? step.dose.target / typical[1] : 1;
 }
 const oneSided = (step: Step): boolean => step.side === 'left' || step.side === 'right';
@@ -43,7 +42,8 @@ function rowOf(
 	zone: ZoneId,
 	weight: number,
 	steps: readonly Step[],
-	events: readonly TimedEvent[]
+	events: readonly TimedEvent[],
+	working: Working
 ): CoverageRow {
 	const serving = steps.filter((s) => s.aim === aim && s.places.some((p) => placeOf(p) === zone));
 	const ids = new Set(serving.map((s) => s.id));
@@ -55,15 +55,15 @@ function rowOf(
 			const share = (shareOfSide(event, 'left', ref) + shareOfSide(event, 'right', ref)) / 2;
 			const level = event.levels[i] ?? event.levels[0] ?? 0;
 			const each = ((event.endSeconds - event.startSeconds) / event.places.length) * share;
-			seconds[level >= DEEP_LEVEL ? 'deep' : 'light'] += each;
+			seconds[level >= working.deepLevel ? 'deep' : 'light'] += each;
 		});
 	}
-	const doses = serving.reduce((sum, s) => sum + dosesOf(s) * (oneSided(s) ? 0.5 : 1), 0);
+	const doses = serving.reduce((sum, s) => sum + dosesOf(s, working) * (oneSided(s) ? 0.5 : 1), 0);
 	return { aim, zone, weight, doses, lightSeconds: seconds.light, deepSeconds: seconds.deep };
 }
 
 /** How far a sequence serves each of its goals: which zones get how much, light and deep, and what is missing. */
-export function coverageOf(sequence: Sequence, events: readonly TimedEvent[]): Coverage[] {
+export function coverageOf(sequence: Sequence, events: readonly TimedEvent[], working: Working): Coverage[] {
 	const steps = stepsOf(sequence).map((s) => s.step);
 	return sequence.goals.map(({ id }) => {
 		const needs = Object.entries(goalInfo(id).needs) as [Aim, Partial<Record<ZoneId, number>>][];
@@ -72,7 +72,7 @@ export function coverageOf(sequence: Sequence, events: readonly TimedEvent[]): C
 		);
 		const total = flat.reduce((s, n) => s + n.weight, 0);
 		const rows = flat
-			.map((n) => rowOf(n.aim, n.zone, n.weight / total, steps, events))
+			.map((n) => rowOf(n.aim, n.zone, n.weight / total, steps, events, working))
 			.sort((a, b) => b.weight - a.weight);
 		return {
 			goal: id,

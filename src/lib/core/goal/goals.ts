@@ -1,6 +1,6 @@
 import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
 import type { ZoneId } from '../atlas/zones';
-import type { Aim } from '../step/vocabulary';
+import type { Aim } from '../vocabulary/vocabulary';
 
 /** What a goal asks for: an aim on a zone, with a weight that is relative within the goal (working values). */
 export type GoalNeeds = Partial<Record<Aim, Partial<Record<ZoneId, number>>>>;

@@ -3,30 +3,25 @@ import { zoneOf, regionOf, isFace } from '../atlas/regionOf';
 import { applyEdit, insertStep, joinEdits, makeEdit, removeSteps, type Edit } from '../sequence/edits';
 import type { TimedEvent } from '../sequence/expand';
 import { fillPath, linkRoute } from '../atlas/route';
-import type { Sequence, Step } from '../sequence/sequence.schema';
-import { endPlace, stepsOf } from '../sequence/walk';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
+import { stepsOf } from '../sequence/walk';
+import { endPlace, movesFluid } from '../step/levelsOf';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
+import { aimRow } from '../vocabulary/vocabulary';
 import type { Working } from '../working/working.schema';
 import type { School } from '../school/school.schema';
-
-export const DRAIN_POLICIES: Record<School['drainPolicy'], string> = {
-	'every-move': 'after every move on the face',
-	'every-zone': 'when a zone is finished',
-	'every-region': 'when a region is finished',
-	end: 'once, in one long drain at the end'
-};
 
 type Link = Extract<Step['end'], { kind: 'link' }>;
 /** The one step that the policy `end` writes. */
 export const FINAL_DRAIN_ID = 'policy-drain';
 const isPolicyLink = (step: Step): boolean => step.end.kind === 'link' && step.end.by === 'policy';
 
-const WORK: readonly string[] = ['drain', 'lift', 'release', 'close'];
 /** A move on the face that leaves fluid somewhere. */
 const leavesFluid = (step: Step): boolean =>
 	step.by === 'practitioner' &&
-	WORK.includes(step.aim) &&
+	aimRow(step.aim).leavesFluid &&
 	step.places.length > 0 &&
 	isFace(regionOf(step.places[0]!)) &&
 	!isOutlet(placeOf(endPlace(step)));
@@ -46,7 +41,7 @@ const movesOf = (sequence: Sequence): Step[] =>
 /** Whether a step takes what waits to an outlet: a stroke or a link that ends there. */
 const reachesOutlet = (step: Step): boolean =>
 	isOutlet(placeOf(step.end.kind === 'link' ? step.end.places.at(-1)! : (step.places.at(-1) ?? 'ear'))) &&
-	(step.aim === 'close' || step.aim === 'drain') &&
+	movesFluid(step) &&
 	(step.places.length > 1 || step.end.kind === 'link');
 
 /** The long drain of the policy `end`, and the move after which it stands; null where the user drains herself, or nothing is moved. */

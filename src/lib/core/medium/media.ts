@@ -1,8 +1,5 @@
+import type { Working } from '../working/working.schema';
 import type { Medium } from './medium.schema';
-
-/** One drop and one pump of a bottle, ml (working values). */
-export const DROP_ML = 0.05;
-export const PUMP_ML = 0.1;
 
 /** The media as they ship, all working values. */
 export const MEDIA: readonly Medium[] = [
@@ -45,10 +42,10 @@ export const mediumById = (id: string, own: readonly Medium[] = []): Medium =>
 	own.find((m) => m.id === id) ?? MEDIA.find((m) => m.id === id) ?? MEDIA[0]!;
 
 /** How much to take, in words: drops below a millilitre's tenth of pumps, else pumps. */
-export function amountText(ml: number): string {
+export function amountText(ml: number, { dropMl, pumpMl }: Pick<Working, 'dropMl' | 'pumpMl'>): string {
 	if (ml <= 0.5) {
-		const drops = Math.max(1, Math.round(ml / DROP_ML));
+		const drops = Math.max(1, Math.round(ml / dropMl));
 		return `${drops} ${drops === 1 ? 'drop' : 'drops'}`;
 	}
-	return `${Math.round(ml / PUMP_ML)} pumps`;
+	return `${Math.round(ml / pumpMl)} pumps`;
 }

@@ -1,5 +1,6 @@
 import { isDeepEqual } from '../sequence/deepEqual';
-import type { Block, Phase, Sequence, Step } from '../sequence/sequence.schema';
+import type { Block, Phase, Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { PLAIN_HEAD } from './headLines';
 import type { Parsed, ParsedPhase } from './parse';
 import { writeStep } from './stepLine';

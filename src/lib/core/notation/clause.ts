@@ -1,5 +1,5 @@
 import type { CheekRoute } from '../atlas/route';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { Reader } from './reader';
 
 /** What a clause may lean on while it is read. */

@@ -1,7 +1,7 @@
 import { alignmentOf, neighboursOf } from '../atlas/graph';
 import { labelOf, PLACE_IDS, placeOf, type PlaceId } from '../atlas/places';
 import type { Technique } from '../technique/technique.schema';
-import { AIMS, type Aim } from '../step/vocabulary';
+import { AIMS, type Aim } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { PLACE_WORDS } from './placeWords';

@@ -1,45 +1,7 @@
-import type { Level } from '../step/levels';
-import type { Dose, Step } from '../sequence/sequence.schema';
-import type { Aim, Contact, Motion } from '../step/vocabulary';
+import type { Dose, Step } from '../step/step.schema';
+import { aimRow, type Aim, type Motion } from '../vocabulary/vocabulary';
 
-/** What a line leaves unsaid, by the aim of the step (working values). */
-export interface AimDefaults {
-	readonly contact: Contact;
-	/** On one place, or on none. */
-	readonly spot: Motion;
-	/** Over several places. */
-	readonly way: Motion;
-	readonly pressure: Level;
-	readonly dose: readonly [kind: Dose['kind'], target: number];
-	readonly paceSeconds: number;
-}
-
-const row = (
-	contact: Contact,
-	spot: Motion,
-	way: Motion,
-	pressure: Level,
-	dose: AimDefaults['dose'],
-	paceSeconds: number
-): AimDefaults => ({ contact, spot, way, pressure, dose, paceSeconds });
-
-export const AIM_DEFAULTS: Readonly<Record<Aim, AimDefaults>> = {
-	settle: row('flat-hand', 'press-hold', 'press-hold', 0, ['breaths', 3], 10),
-	prepare: row('flat-hand', 'sweep', 'sweep', 0, ['seconds', 20], 2),
-	open: row('flat-3', 'pump', 'pump', 1, ['reps', 7], 1),
-	drain: row('flat-3', 'press-hold', 'stroke', 1, ['reps', 7], 2.5),
-	lift: row('flat-hand', 'lift-hold', 'sweep', 2, ['reps', 8], 2),
-	release: row('knuckles', 'knead', 'stroke', 3, ['seconds', 40], 2),
-	point: row('pads-2', 'press-hold', 'press-hold', 2, ['seconds', 20], 10),
-	stimulate: row('pads-4', 'tap', 'tap', 1, ['seconds', 20], 0.5),
-	exercise: row('pads-2', 'resisted', 'resisted', 1, ['reps', 8], 3),
-	fix: row('pads-2', 'press-hold', 'press-hold', 0, ['reps', 1], 10),
-	cool: row('flat-hand', 'press-hold', 'press-hold', 0, ['seconds', 20], 10),
-	cleanse: row('none', 'none', 'none', 0, ['seconds', 20], 1),
-	close: row('flat-3', 'press-hold', 'stroke', 1, ['reps', 5], 3)
-};
-
-export const defaultMotion = (aim: Aim, places: number): Motion => AIM_DEFAULTS[aim][places > 1 ? 'way' : 'spot'];
+export const defaultMotion = (aim: Aim, places: number): Motion => aimRow(aim).usual[places > 1 ? 'way' : 'spot'];
 
 const LIMIT = { reps: 1000, breaths: 1000, seconds: 3600 } as const;
 
@@ -53,7 +15,7 @@ export function rangeOf(kind: Dose['kind'], target: number): Dose {
 
 /** A step as the aim alone would have it, on these places; without an id and a side. */
 export function bareStep(aim: Aim, places: Step['places']): Omit<Step, 'id' | 'side'> {
-	const { contact, pressure, dose, paceSeconds } = AIM_DEFAULTS[aim];
+	const { contact, pressure, dose, paceSeconds } = aimRow(aim).usual;
 	return {
 		aim,
 		places,

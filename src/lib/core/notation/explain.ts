@@ -1,8 +1,8 @@
 import { isNode, labelOf, nodeOf, placeOf } from '../atlas/places';
 import { NODES } from '../atlas/nodes';
 import { ZONES, type ZoneId } from '../atlas/zones';
-import { AIMS } from '../step/vocabulary';
-import { AIM_DEFAULTS } from './defaults';
+import { AIMS } from '../vocabulary/vocabulary';
+import { aimRow } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { PLACE_WORDS } from './placeWords';
@@ -65,7 +65,7 @@ export function explain(line: string, index: number): Explanation | null {
 	if (ref) return { ...span, text: `${labelOf(placeOf(ref))}: ${anatomicalOf(ref)}` };
 	const aim = at === 0 && !line.trimStart().startsWith('..') ? AIM_WORDS.get(plain(token.value)) : undefined;
 	if (aim) {
-		const d = AIM_DEFAULTS[aim];
+		const d = aimRow(aim).usual;
 		return {
 			...span,
 			text: `${AIMS[aim]}. Unless said otherwise: ${contactWord(d.contact)}, ${motionWord(d.spot)} on one place, ${motionWord(d.way)} along a way, ${LEVEL_NAMES[d.pressure]}.`

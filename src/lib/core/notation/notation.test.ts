@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { TEMPLATES } from '../template/templates';
-import { MAX_STEPS, type Sequence, type Step } from '../sequence/sequence.schema';
+import { MAX_STEPS, type Sequence } from '../sequence/sequence.schema';
+import { type Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { techniqueById } from '../technique/library';
-import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../step/vocabulary';
+import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import { schoolById } from '../school/schools';
 import { anySequence, pump, sequenceOf, step } from '../testing';
 import { editTo } from '../sequence/editTo';

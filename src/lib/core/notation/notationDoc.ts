@@ -1,7 +1,7 @@
 import { LEVEL_NAMES } from '../step/levels';
-import { AIMS, CONTACTS, type Aim, type Contact } from '../step/vocabulary';
+import { AIMS, CONTACTS, type Aim, type Contact } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
-import { AIM_DEFAULTS } from './defaults';
+import { aimRow } from '../vocabulary/vocabulary';
 import { HEAD_LINES } from './headLines';
 import { NOTATION_LINE } from './parse';
 import { contactWord, MOTION_WORDS, motionWord } from './words';
@@ -107,7 +107,7 @@ export function notationDoc(): string {
 		...table(
 			['aim', 'contact', 'motion on one place', 'along a way', 'pressure', 'dose', 'pace'],
 			(Object.keys(AIMS) as Aim[]).map((aim) => {
-				const d = AIM_DEFAULTS[aim];
+				const d = aimRow(aim).usual;
 				return [
 					aim,
 					contactWord(d.contact),

@@ -1,5 +1,6 @@
 import { MAX_TITLE } from '../step/common.schema';
-import type { Block, Step } from '../sequence/sequence.schema';
+import type { Block } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { MAX_STEPS } from '../sequence/sequence.schema';
 import type { CheekRoute } from '../atlas/route';
 import type { Technique } from '../technique/technique.schema';

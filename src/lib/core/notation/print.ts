@@ -1,4 +1,5 @@
-import type { Phase, Sequence, Step } from '../sequence/sequence.schema';
+import type { Phase, Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { inQuotes } from './clause';
 import { HEAD_LINES, titleWord } from './headLines';
 import { NOTATION_LINE } from './parse';

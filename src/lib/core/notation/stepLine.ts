@@ -1,11 +1,12 @@
 import type { PlaceRef } from '../atlas/places';
-import { StepSchema, type Step } from '../sequence/sequence.schema';
+import { StepSchema, type Step } from '../step/step.schema';
 import { makeStep } from '../technique/makeStep';
 import type { Technique } from '../technique/technique.schema';
-import { AIMS, isStationary, type Aim } from '../step/vocabulary';
+import { AIMS, isStationary, type Aim } from '../vocabulary/vocabulary';
 import type { ReadContext } from './clause';
 import { CLAUSES } from './clauses';
-import { AIM_DEFAULTS, bareStep, defaultMotion } from './defaults';
+import { bareStep, defaultMotion } from './defaults';
+import { aimRow } from '../vocabulary/vocabulary';
 import { readWay, writeWay } from './placeWords';
 import { clausesOf, Misread, Reader, tokensOf, type Token } from './reader';
 import { wordsOf } from './words';
@@ -112,10 +113,10 @@ export const readStepLine = (line: string, context: StepReadContext): Omit<Step,
 /** The lines of a step: itself, and one for each of its texts. */
 export function writeStep(step: Step): string[] {
 	const bare = {
-		contact: AIM_DEFAULTS[step.aim].contact,
+		contact: aimRow(step.aim).usual.contact,
 		motion: defaultMotion(step.aim, step.places.length),
-		pressure: AIM_DEFAULTS[step.aim].pressure,
-		paceSeconds: AIM_DEFAULTS[step.aim].paceSeconds
+		pressure: aimRow(step.aim).usual.pressure,
+		paceSeconds: aimRow(step.aim).usual.paceSeconds
 	};
 	const way = step.places.length ? ` ${writeWay(step.places, isStationary(step.motion))}` : '';
 	const said = CLAUSES.map((clause) => ({ clause, text: clause.write({ step, bare }) })).filter((c) => c.text !== null);

@@ -1,5 +1,5 @@
 import { LEVEL_NAMES, LEVELS, type Level } from '../step/levels';
-import { CONTACTS, MOTIONS, type Contact, type Motion } from '../step/vocabulary';
+import { CONTACTS, MOTIONS, type Contact, type Motion } from '../vocabulary/vocabulary';
 import { plain } from './reader';
 
 /** An id as it is written in a clause: hyphens as spaces. */

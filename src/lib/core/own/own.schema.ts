@@ -15,5 +15,9 @@ export type CustomTechnique = z.infer<typeof CustomTechniqueSchema>;
 export type CustomSchool = z.infer<typeof CustomSchoolSchema>;
 export type CustomMedium = z.infer<typeof CustomMediumSchema>;
 export type CustomKind = 'technique' | 'school' | 'medium';
-export const CUSTOM_SCHEMAS = { technique: CustomTechniqueSchema, school: CustomSchoolSchema, medium: CustomMediumSchema } as const;
+export const CUSTOM_SCHEMAS = {
+	technique: CustomTechniqueSchema,
+	school: CustomSchoolSchema,
+	medium: CustomMediumSchema
+} as const;
 export type CustomRecord = CustomTechnique | CustomSchool | CustomMedium;

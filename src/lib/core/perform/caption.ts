@@ -1,4 +1,4 @@
-import type { Dose } from '../sequence/sequence.schema';
+import type { Dose } from '../step/step.schema';
 import type { Position } from './position';
 
 /** What is done at a moment, in short words: "left, stroke 6 of 7". Empty behind the end. */

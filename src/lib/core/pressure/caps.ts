@@ -1,8 +1,7 @@
 import { isNode, placeOf, type PlaceRef } from '../atlas/places';
 import type { School, Severity } from '../school/school.schema';
-import type { Step } from '../sequence/sequence.schema';
-import { movesFluid } from '../sequence/walk';
-import { staysOnNode } from '../step/vocabulary';
+import type { Step } from '../step/step.schema';
+import { aimRow, staysOnNode, toolRow } from '../vocabulary/vocabulary';
 import type { Level } from '../step/levels';
 
 export type CapReason = 'eye' | 'throat' | 'node' | 'fluid' | 'muscle' | 'edge';
@@ -19,7 +18,6 @@ export const EYE_CAP: Level = 1;
 export const THROAT_CAP: Level = 1;
 export const NODE_CAP: Level = 1;
 const EYE_ZONES: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
-const MUSCLE_AIMS: readonly string[] = ['lift', 'release', 'point'];
 
 /** A stone's edge presses deeper than a hand: one level less, never below 1 (on the eyelids 0). */
 const throughEdge = (cap: Cap): Cap => ({
@@ -34,9 +32,9 @@ export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
 	if (EYE_ZONES.includes(place)) caps.push({ reason: 'eye', level: EYE_CAP, severity: 'stop' });
 	if (place === 'throat') caps.push({ reason: 'throat', level: THROAT_CAP, severity: 'stop' });
 	if (isNode(place) && staysOnNode(step.motion)) caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
-	if (movesFluid(step)) caps.push({ reason: 'fluid', level: school.caps.fluid, severity: 'caution' });
-	if (MUSCLE_AIMS.includes(step.aim)) caps.push({ reason: 'muscle', level: school.caps.muscle, severity: 'caution' });
-	const edge = step.tool?.id === 'stone-plate' && step.tool.edge !== undefined;
+	const reason = aimRow(step.aim).cap;
+	if (reason) caps.push({ reason, level: school.caps[reason], severity: 'caution' });
+	const edge = step.tool !== undefined && toolRow(step.tool.id).edged && step.tool.edge !== undefined;
 	if (edge && !caps.length) caps.push({ reason: 'edge', level: 4, severity: 'caution' });
 	const seen = edge ? caps.map(throughEdge) : caps;
 	return seen.sort((a, b) => a.level - b.level || (a.severity === 'stop' ? -1 : 1));

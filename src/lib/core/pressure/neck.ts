@@ -1,6 +1,6 @@
 import { placeOf } from '../atlas/places';
-import type { Step } from '../sequence/sequence.schema';
-import { levelsOf } from '../sequence/walk';
+import type { Step } from '../step/step.schema';
+import { levelsOf } from '../step/levelsOf';
 
 /** Over the carotid sinus: the front and the side of the neck. */
 const NECK: readonly string[] = ['throat', 'sternocleidomastoid', 'n:deep-cervical'];

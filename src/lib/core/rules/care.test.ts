@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { schoolById } from '../school/schools';
 import { applyEdit } from '../sequence/edits';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';

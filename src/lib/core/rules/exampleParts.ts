@@ -1,6 +1,6 @@
 import type { NodeId } from '../atlas/nodes';
 import type { PlaceRef } from '../atlas/places';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { Row } from '../template/spec';
 
 /** Short ways to write rows, for the examples of the rules. */

@@ -2,12 +2,9 @@ import { isZone, placeOf, type PlaceRef } from '../atlas/places';
 import { regionOf, zoneOf } from '../atlas/regionOf';
 import type { Region } from '../atlas/regions';
 import type { ZoneId } from '../atlas/zones';
-import type { Step } from '../sequence/sequence.schema';
-import { levelsOf } from '../sequence/walk';
-import { isStationary } from '../step/vocabulary';
-
-/** From this level on, work counts as deep. */
-export const DEEP_LEVEL = 3;
+import type { Step } from '../step/step.schema';
+import { levelsOf } from '../step/levelsOf';
+import { contactRow, isStationary } from '../vocabulary/vocabulary';
 
 /** The region in which a step begins; null where it names no place. */
 export const startRegion = (step: Step): Region | null => (step.places.length ? regionOf(step.places[0]!) : null);
@@ -15,7 +12,7 @@ export const startRegion = (step: Step): Region | null => (step.places.length ? 
 /** Hands or a tool of the practitioner on the skin. */
 export const touches = (step: Step): boolean =>
 	step.by === 'practitioner' && step.contact !== 'none' && step.aim !== 'cleanse';
-export const isInside = (step: Step): boolean => step.contact === 'thumb-inside';
+export const isInside = (step: Step): boolean => contactRow(step.contact).inside;
 export const washesHands = (step: Step): boolean => step.aim === 'cleanse' && step.target === 'hands';
 
 const EYELIDS: readonly string[] = ['upper-eyelid', 'lower-eyelid'];

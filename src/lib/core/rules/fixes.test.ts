@@ -1,8 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import type { PlaceRef } from '../atlas/places';
 import { applyEdit } from '../sequence/edits';
-import type { Sequence, Step } from '../sequence/sequence.schema';
-import { endPlace, stepsOf } from '../sequence/walk';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
+import { stepsOf } from '../sequence/walk';
+import { endPlace } from '../step/levelsOf';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
 import { DEFAULT_WORKING, WorkingSchema } from '../working/working.schema';
 import { fixIn, judge } from './judge';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { schoolById } from '../school/schools';
 import { applyEdit } from '../sequence/edits';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../testing';
 import { fixIn, judge } from './judge';

@@ -44,7 +44,7 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 		events,
 		passes,
 		openings: new Openings({ passes, byId, working: given.working }),
-		film: filmFactsOf(sequence, events, byId),
+		film: filmFactsOf(sequence, events, byId, given.working),
 		timing: timingOf(sequence, given, events),
 		balance: balanceOf(events, given.working)
 	};

@@ -1,23 +1,34 @@
 import type { NodeId } from '../atlas/nodes';
 import { nodeOf, placeOf, type Side } from '../atlas/places';
-import { sidesOf } from '../sequence/passes';
+import { sidesOf, type Pass } from '../sequence/passes';
+import { motionRow } from '../vocabulary/vocabulary';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { insertStep, type Edit, type Spot } from '../sequence/edits';
-import { freeId, type JudgeContext } from './rule';
+import { freeId } from '../sequence/freeId';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { PlacedStep } from '../sequence/walk';
+import type { Working } from '../working/working.schema';
 import { NODES } from '../atlas/nodes';
 
 const key = (node: NodeId, side: Side) => `${node}:${side}`;
+
+/** What openings are read from. */
+interface Facts {
+	readonly passes: readonly Pass[];
+	readonly byId: ReadonlyMap<string, PlacedStep>;
+	readonly working: Working;
+}
 
 /** When each node group was last pumped open before a moment; strokes do not open. */
 export class Openings {
 	readonly #times = new Map<string, number[]>();
 
-	constructor(context: Pick<JudgeContext, 'passes' | 'byId' | 'working'>) {
+	constructor(context: Facts) {
 		for (const pass of context.passes) {
 			const step = context.byId.get(pass.stepId)!.step;
 			const link = pass.kind === 'link';
-			if (link ? pass.reps < context.working.openingPumps : step.motion !== 'pump') continue;
+			if (link ? pass.reps < context.working.openingPumps : !motionRow(step.motion).opens) continue;
 			// The pumps of a link are done at its last node group.
 			const refs = link ? pass.event.places.slice(-1) : pass.event.places;
 			for (const ref of refs) {
@@ -51,7 +62,7 @@ export function openness(secondsAgo: number, halfLifeSeconds: number): number {
 export const OPEN_ENOUGH = 0.5;
 
 /** An edit that pumps a node group open before a step. */
-export function openBefore(context: JudgeContext, node: NodeId, spot: Spot): Edit {
+export function openBefore(context: Facts & { readonly sequence: Sequence }, node: NodeId, spot: Spot): Edit {
 	const step = makeStep(basicTechnique('open-nodes'), {
 		id: freeId(context, `open-${node}`),
 		places: [`n:${node}`]

@@ -6,7 +6,8 @@ import type { Balance } from '../sequence/balance';
 import type { Edit } from '../sequence/edits';
 import type { ExpandContext, TimedEvent } from '../sequence/expand';
 import type { Pass } from '../sequence/passes';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { Timing } from '../sequence/timing';
 import type { PlacedStep } from '../sequence/walk';
 
@@ -97,14 +98,6 @@ export function severityIn(rule: Rule, raw: RawFinding, school: School): Severit
 export function findingKey(ruleId: string, { stepIds, place, side }: RawFinding): string {
 	const steps = stepIds.length > 1 ? [...stepIds].sort().join('+') : (stepIds[0] ?? 'sequence');
 	return `${ruleId}|${steps}|${place ?? ''}|${side ?? ''}`;
-}
-
-/** A step id that is not yet taken, made from what the step is for; the same input gives the same id. */
-export function freeId(context: JudgeContext, wish: string): string {
-	const base = wish.slice(0, 70);
-	let id = base;
-	for (let n = 2; context.byId.has(id); n++) id = `${base}-${n}`;
-	return id;
 }
 
 /** The step that a finding speaks of first. */

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import type { PlaceRef } from '../atlas/places';
 import { schoolById } from '../school/schools';
 import { applyEdit } from '../sequence/edits';
-import type { Sequence, Step } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
@@ -11,7 +12,7 @@ import { RULES } from './index';
 import { fixIn, judge } from './judge';
 import { openness } from './openings';
 import type { Finding } from './rule';
-import { RULE_TEXTS } from './texts';
+import { RULE_TEXTS, whyOf } from './texts';
 import { fixLabel, sentenceOf } from './wording';
 
 const OPEN = ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'].map((n) => pump(`o-${n}`, n));
@@ -195,7 +196,7 @@ describe('fixes', () => {
 	});
 	test('every rule has a sentence, a reason and, with a fix, a button', () => {
 		for (const rule of RULES) {
-			expect(RULE_TEXTS[rule.id]!.why.length, rule.id).toBeGreaterThan(30);
+			expect(whyOf(rule.id, CONTEXT.working).length, rule.id).toBeGreaterThan(30);
 			expect(RULE_TEXTS[rule.id]!.title.length, rule.id).toBeGreaterThan(8);
 			expect(fixLabel(rule.id) !== null, rule.id).toBe(rule.fix !== undefined);
 		}

@@ -7,7 +7,7 @@ import { exampleOf } from './examples';
 import { RULES } from './index';
 import { fixIn, judge } from './judge';
 import { RULE_KINDS, severityIn, type Rule, type RuleKind } from './rule';
-import { RULE_TEXTS } from './texts';
+import { RULE_TEXTS, whyOf } from './texts';
 import { fixLabel, sentenceOf } from './wording';
 
 /** The schools by what they hold: "a (Outlet first, Nape first); b (Crown down)". Empty where all hold the same. */
@@ -42,7 +42,7 @@ const section = (rule: Rule): string => {
 	return [
 		`### ${RULE_TEXTS[rule.id]!.title} (\`${rule.id}\`)`,
 		'',
-		RULE_TEXTS[rule.id]!.why,
+		whyOf(rule.id, DEFAULT_WORKING),
 		'',
 		`- Severity: ${rule.severity}${range}${severities ? `; by school: ${severities}` : ''}`,
 		...(policies ? [`- Policies: ${policies}`] : []),

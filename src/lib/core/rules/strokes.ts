@@ -1,10 +1,10 @@
 import { ownSideOf, placeOf, type PlaceRef } from '../atlas/places';
 import { alignmentOf, type Alignment } from '../atlas/graph';
 import { safeLevel } from '../pressure/caps';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import { setStep } from '../sequence/edits';
-import { movesFluid, peakLevel } from '../sequence/walk';
-import { isStationary } from '../step/vocabulary';
+import { movesFluid, peakLevel } from '../step/levelsOf';
+import { isStationary } from '../vocabulary/vocabulary';
 import type { JudgeContext } from './rule';
 import type { Edit } from '../sequence/edits';
 

@@ -1,7 +1,21 @@
+import { clock } from '../step/describe';
+import type { Working } from '../working/working.schema';
+
 /** What a rule is called and why it is there: for the Library, docs/rules.md and the served list, not for judging. */
 export interface RuleText {
 	readonly title: string;
-	readonly why: string;
+	/** A reason that names a working value is made from it. */
+	readonly why: string | ((working: Working) => string);
+}
+
+/**
+ * Why a rule is there, with the working values as they are set.
+ * @throws {Error} for a rule that is not known
+ */
+export function whyOf(ruleId: string, working: Working): string {
+	const text = RULE_TEXTS[ruleId];
+	if (!text) throw new Error(`unknown rule: ${ruleId}`);
+	return typeof text.why === 'string' ? text.why : text.why(working);
 }
 
 export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
@@ -51,7 +65,8 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'inside-time': {
 		title: 'Short inside',
-		why: 'The lining of the cheek is tender and the jaw tires: two minutes a side at most (working value).'
+		why: (w) =>
+			`The lining of the cheek is tender and the jaw tires: ${clock(w.insideSeconds)} a side at most (working value).`
 	},
 	'inside-licence': {
 		title: 'Inside work may need a licence',
@@ -71,7 +86,8 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'receiver-closed': {
 		title: 'Receiving nodes open',
-		why: 'A node group that was pumped takes more for a while. After the half-life of ten minutes (working value) it counts as closed again.'
+		why: (w) =>
+			`A node group that was pumped takes more for a while. After the half-life of ${clock(w.openingHalfLifeSeconds)} (working value) it counts as closed again.`
 	},
 	'neck-first': {
 		title: 'The neck before the face',
@@ -147,7 +163,8 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'tape-wear': {
 		title: 'Tape comes off in time',
-		why: 'Two hours beside the eye, eight elsewhere, a night between the brows where a school does so (working values).'
+		why: (w) =>
+			`${w.eyeTapeHours} hours beside the eye, ${w.tapeHours} elsewhere, ${w.nightTapeHours} between the brows where a school tapes overnight (working values).`
 	},
 	'taped-skin': {
 		title: 'Tape comes last',
@@ -187,15 +204,17 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'deep-too-long': {
 		title: 'Deep work has an end',
-		why: 'After two minutes on one place (working value) deep pressure gains nothing and bruises more easily.'
+		why: (w) =>
+			`After ${clock(w.deepCapSeconds)} on one place (working value) deep pressure gains nothing and bruises more easily.`
 	},
 	'skin-rubbed': {
 		title: 'The same skin not over and over',
-		why: 'From a hundred sliding strokes on (working value) the skin reddens, with oil or without.'
+		why: (w) => `From ${w.slidesPerZone} sliding strokes on (working value) the skin reddens, with oil or without.`
 	},
 	'rushed-drain': {
 		title: 'Drain slowly',
-		why: 'The vessels fill slowly; at less than a second and a half a stroke they cannot follow.'
+		why: (w) =>
+			`The vessels fill slowly; at less than ${w.rushedPaceSeconds} s a stroke (working value) they cannot follow.`
 	},
 	'dose-range': {
 		title: 'A usual dose',
@@ -203,7 +222,8 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'cold-too-long': {
 		title: 'Cold rests briefly',
-		why: 'Skin gone numb warns no more. Beyond forty seconds on one place (working value) move on, or keep moving.'
+		why: (w) =>
+			`Skin gone numb warns no more. Beyond ${w.coldSeconds} s on one place (working value) move on, or keep moving.`
 	},
 	contradiction: {
 		title: 'Parts that do not go together',

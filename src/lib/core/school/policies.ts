@@ -1,9 +1,16 @@
 import { NODES } from '../atlas/nodes';
-import { AIMS, type Aim } from '../step/vocabulary';
-import { DRAIN_POLICIES } from '../links/drainPolicy';
+import { AIMS, type Aim } from '../vocabulary/vocabulary';
 import { regionsOf } from './regionOrder';
 import { REGIONS } from '../atlas/regions';
 import type { School } from './school.schema';
+
+/** When fluid is led on to the outlet, in words. */
+export const DRAIN_POLICIES: Record<School['drainPolicy'], string> = {
+	'every-move': 'after every move on the face',
+	'every-zone': 'when a zone is finished',
+	'every-region': 'when a region is finished',
+	end: 'once, in one long drain at the end'
+};
 
 export interface Policy {
 	readonly name: string;

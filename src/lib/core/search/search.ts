@@ -5,7 +5,7 @@ import type { ZoneId } from '../atlas/zones';
 import { GOAL_IDS, goalInfo, type GoalId } from '../goal/goals';
 import { usefulness } from '../goal/useful';
 import type { Technique } from '../technique/technique.schema';
-import { AIMS, CONTACTS, MOTIONS, TOOLS, type Aim, type ToolId } from '../step/vocabulary';
+import { AIMS, CONTACTS, MOTIONS, TOOLS, type Aim, type ToolId } from '../vocabulary/vocabulary';
 
 /** What a move is looked for by; `any` leaves a part open. */
 export interface TechniqueFilter {

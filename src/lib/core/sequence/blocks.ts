@@ -1,7 +1,8 @@
 import type { Draft } from 'immer';
 import type { Side } from '../atlas/places';
 import { makeEdit, type Edit } from './edits';
-import type { Block, Sequence, Step } from './sequence.schema';
+import type { Block, Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
 import { findStep } from './walk';
 
 /** The steps after a step that may be done side by side with it: those that follow in its block, up to the first that names a side. */

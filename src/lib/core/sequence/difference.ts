@@ -1,9 +1,20 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
 import { LEVEL_NAMES } from '../step/levels';
-import { BREATHS, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../step/vocabulary';
+import {
+	BREATHS,
+	CONTACTS,
+	MOTIONS,
+	MOUTHS,
+	POSTURES,
+	STONE_EDGES,
+	TOOLS,
+	UNTIL_SIGNS
+} from '../vocabulary/vocabulary';
 import { clock, doseText, sideText, stepTitle } from '../step/describe';
-import type { Sequence, Step } from './sequence.schema';
-import { levelsOf, stepsOf } from './walk';
+import type { Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
+import { stepsOf } from './walk';
+import { levelsOf } from '../step/levelsOf';
 
 export interface Difference {
 	readonly kind: 'added' | 'removed' | 'moved' | 'changed';

@@ -1,10 +1,13 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
 import { z, ZodError } from 'zod';
 import { otherSide, type PlaceRef } from '../atlas/places';
-import { isMidlinePlace, sequenceProblems } from './checkSequence';
+import { isMidlinePlace } from '../atlas/midline';
+import { sequenceProblems } from './sequence.schema';
 import { stepTitle } from '../step/describe';
-import { SequenceSchema, type Block, type Phase, type Sequence, type Step, type StepSide } from './sequence.schema';
-import { findStep, peakLevel } from './walk';
+import { SequenceSchema, type Block, type Phase, type Sequence } from './sequence.schema';
+import { type Step, type StepSide } from '../step/step.schema';
+import { findStep } from './walk';
+import { peakLevel } from '../step/levelsOf';
 
 enablePatches();
 

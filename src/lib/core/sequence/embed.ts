@@ -1,7 +1,8 @@
 import type { Medium } from '../medium/medium.schema';
 import type { Technique } from '../technique/technique.schema';
 import { insertStep, joinEdits, makeEdit, type Edit, type Spot } from './edits';
-import type { Sequence, Step } from './sequence.schema';
+import type { Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 

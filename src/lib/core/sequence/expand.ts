@@ -1,10 +1,11 @@
 import { ZONES } from '../atlas/zones';
 import { otherSide, type PlaceRef, type Side } from '../atlas/places';
 import type { Level } from '../step/levels';
-import { isStationary } from '../step/vocabulary';
+import { isStationary, toolRow } from '../vocabulary/vocabulary';
 import type { Working } from '../working/working.schema';
-import type { Block, Phase, Sequence, Step } from './sequence.schema';
-import { levelsOf } from './walk';
+import type { Block, Phase, Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
+import { levelsOf } from '../step/levelsOf';
 
 export type WorkedSide = Side | 'both' | 'midline';
 export type EventKind = 'work' | 'link' | 'station' | 'transition' | 'rest';
@@ -147,7 +148,7 @@ function tally(cursor: Cursor, phaseId: string, stepId: string, seconds: number)
 function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working): void {
 	const { step } = placed;
 	let seconds = 0;
-	const gloved = step.tool?.id === 'gloves';
+	const gloved = step.tool !== undefined && toolRow(step.tool.id).worn;
 	if (gloved !== cursor.gloved) seconds += working.glovesSeconds;
 	cursor.gloved = gloved;
 	const tool = step.tool && !gloved ? `${step.tool.id}/${step.tool.edge ?? ''}` : null;

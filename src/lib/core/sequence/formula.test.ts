@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { placeOf, isZone, SIDES, type Side } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
-import { isStationary } from '../step/vocabulary';
+import { isStationary } from '../vocabulary/vocabulary';
 import { anySequence, anyStep, CONTEXT, sequenceOf } from '../testing';
 import { balanceOf, shareOfSide } from './balance';
 import { expand, holdSeconds, secondsOf, type TimedEvent } from './expand';
-import type { Step } from './sequence.schema';
-import { levelsOf } from './walk';
+import type { Step } from '../step/step.schema';
+import { levelsOf } from '../step/levelsOf';
 
 /** Fast results against slow ones, written straight from the definition. */
 

@@ -12,7 +12,8 @@ import { newSequence } from './newSequence';
 import { passesOf, sidesOf } from './passes';
 import { spotFor } from './placement';
 import { SequenceSchema } from './sequence.schema';
-import { findStep, levelsOf, movesFluid, peakLevel, stepsOf } from './walk';
+import { findStep, stepsOf } from './walk';
+import { levelsOf, movesFluid, peakLevel } from '../step/levelsOf';
 
 describe('words', () => {
 	test.each([

@@ -4,8 +4,10 @@ import type { School } from '../school/school.schema';
 import { isZone, placeOf } from '../atlas/places';
 import { blockOf, fitted, makeEdit, mustSuit, named, spotIn, type Edit, type Spot } from './edits';
 import { mirroredStep } from './mirror';
-import type { Block, Sequence, Step } from './sequence.schema';
-import { findStep, peakLevel, stepsOf } from './walk';
+import type { Block, Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
+import { findStep, stepsOf } from './walk';
+import { peakLevel } from '../step/levelsOf';
 
 const countWords = (n: number): string => `${n} ${n === 1 ? 'step' : 'steps'}`;
 

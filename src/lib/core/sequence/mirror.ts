@@ -1,6 +1,7 @@
 import { otherSide, ownSideOf, placeOf, type PlaceRef } from '../atlas/places';
 import { swappedSide } from './edits';
-import type { Block, Sequence, Step } from './sequence.schema';
+import type { Block, Sequence } from './sequence.schema';
+import type { Step } from '../step/step.schema';
 
 /** The same place on the other half of the body; one without a side of its own stays. */
 export function mirroredPlace(ref: PlaceRef): PlaceRef {

@@ -1,11 +1,10 @@
-import type { Aim } from '../step/vocabulary';
+import { aimRow, type Aim } from '../vocabulary/vocabulary';
 import type { Spot } from './edits';
 import type { Sequence } from './sequence.schema';
 import { findStep } from './walk';
 
-/** Opening, work, closing: where a move of an aim belongs in a sequence. */
-const stageOf = (aim: Aim): 0 | 1 | 2 =>
-	aim === 'settle' || aim === 'prepare' || aim === 'open' ? 0 : aim === 'close' ? 2 : 1;
+/** Opening, work or closing: where a move of an aim belongs in a sequence. */
+const stageOf = (aim: Aim) => aimRow(aim).stage;
 
 /**
  * Where a new step goes: after the selected one where both belong to the same stage, else to the end of the phase
@@ -16,6 +15,6 @@ export function spotFor(sequence: Sequence, aim: Aim, selectedId: string | null)
 	if (selected && stageOf(selected.step.aim) === stageOf(aim)) return { after: selected.step.id };
 	const { phases } = sequence;
 	const stage = stageOf(aim);
-	const index = stage === 0 ? 0 : stage === 2 ? phases.length - 1 : Math.min(1, phases.length - 1);
+	const index = stage === 'opening' ? 0 : stage === 'closing' ? phases.length - 1 : Math.min(1, phases.length - 1);
 	return { phase: phases[index]!.id };
 }

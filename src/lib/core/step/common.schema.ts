@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLACE_REFS, type PlaceRef } from '../atlas/places';
-import { idsOf, STONE_EDGES, TOOLS, UNTIL_SIGNS } from './vocabulary';
+import { idsOf, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 
 /** Longest free text, characters. */
 export const MAX_TEXT = 2000;

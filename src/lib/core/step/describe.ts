@@ -1,5 +1,5 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
-import type { Step } from '../sequence/sequence.schema';
+import type { Step } from './step.schema';
 
 /** First and last place of a step in words: the short name under which it is spoken of. */
 export function stepTitle(step: Pick<Step, 'places' | 'aim' | 'target'>): string {

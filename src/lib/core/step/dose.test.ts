@@ -4,9 +4,9 @@ import { withKind, withRange, withTarget } from './dose';
 const reps = { kind: 'reps', min: 3, target: 7, max: 10 } as const;
 
 test('counted another way, by hand: 7 strokes of 2.5 s are 18 s or 2 breaths', () => {
-	expect(withKind(reps, 'seconds', 2.5)).toEqual({ kind: 'seconds', min: 8, target: 18, max: 25 });
-	expect(withKind(reps, 'breaths', 2.5)).toEqual({ kind: 'breaths', min: 1, target: 2, max: 3 });
-	expect(withKind(reps, 'reps', 2.5)).toBe(reps);
+	expect(withKind(reps, 'seconds', 2.5, 10)).toEqual({ kind: 'seconds', min: 8, target: 18, max: 25 });
+	expect(withKind(reps, 'breaths', 2.5, 10)).toEqual({ kind: 'breaths', min: 1, target: 2, max: 3 });
+	expect(withKind(reps, 'reps', 2.5, 10)).toBe(reps);
 });
 
 test('another range keeps the target inside; a target outside widens the range', () => {

@@ -1,4 +1,4 @@
-import type { Dose } from '../sequence/sequence.schema';
+import type { Dose } from './step.schema';
 
 /** A new target; the range widens where the target leaves it. */
 export function withTarget(dose: Dose, target: number): Dose {
@@ -12,12 +12,10 @@ const stepOf = (dose: Dose): number => (dose.kind === 'seconds' ? 5 : 1);
 /** One step more or less of a dose; the range widens where it leaves it. */
 export const stepped = (dose: Dose, by: number): Dose => withTarget(dose, dose.target + by * stepOf(dose));
 
-const SECONDS_PER_BREATH = 10;
-
-/** The same work counted another way: repetitions at their pace, seconds, or breaths of ten seconds; never less than one. */
-export function withKind(dose: Dose, kind: Dose['kind'], paceSeconds: number): Dose {
+/** The same work counted another way: repetitions at their pace, seconds, or breaths; never less than one. */
+export function withKind(dose: Dose, kind: Dose['kind'], paceSeconds: number, breathSeconds: number): Dose {
 	if (dose.kind === kind) return dose;
-	const secondsOf = { reps: paceSeconds, seconds: 1, breaths: SECONDS_PER_BREATH };
+	const secondsOf = { reps: paceSeconds, seconds: 1, breaths: breathSeconds };
 	const convert = (n: number) => Math.min(1000, Math.max(1, Math.round((n * secondsOf[dose.kind]) / secondsOf[kind])));
 	return { kind, min: convert(dose.min), target: convert(dose.target), max: convert(dose.max) };
 }

@@ -1,5 +1,6 @@
 import { zoneOf } from '../atlas/regionOf';
 import type { ZoneId } from '../atlas/zones';
+import { aimRow, motionRow, toolRow } from '../vocabulary/vocabulary';
 import type { Technique } from './technique.schema';
 
 interface Note {
@@ -24,13 +25,15 @@ const NOTES: readonly Note[] = [
 	{ applies: over('throat'), text: 'Not with goitre or an overactive thyroid.' },
 	{ applies: over('masseter'), text: 'No deep work on a jaw that locks, clicks with pain or was hurt: see a dentist.' },
 	{
-		applies: (t) =>
-			t.pressure.max >= 3 || t.motion === 'pinch-roll' || t.motion === 'skin-lift' || t.motion === 'scrape',
+		applies: (t) => t.pressure.max >= 3 || motionRow(t.motion).bruises,
 		text: 'Not firmly with blood thinners, low platelets or skin that bruises.'
 	},
-	{ applies: (t) => t.tool?.id === 'cold-globes', text: 'No cold with cold hives, a rosacea flare or numb skin.' },
 	{
-		applies: (t) => t.aim === 'open' || t.aim === 'drain' || t.aim === 'close',
+		applies: (t) => t.tool !== undefined && toolRow(t.tool.id).cold,
+		text: 'No cold with cold hives, a rosacea flare or numb skin.'
+	},
+	{
+		applies: (t) => aimRow(t.aim).throughNodes,
 		text: 'Not with fever, infection, a clot or an unexplained lump; after cancer or removed nodes only with medical clearance.'
 	},
 	{ applies: (t) => t.places.length > 0, text: 'Leave out broken, burnt, infected or freshly treated skin.' },

@@ -1,6 +1,6 @@
-import { needsFilm } from '../glide/film';
-import type { Step } from '../sequence/sequence.schema';
-import { isStationary } from '../step/vocabulary';
+import { needsFilm } from '../step/levelsOf';
+import type { Step } from '../step/step.schema';
+import { isStationary } from '../vocabulary/vocabulary';
 
 /** The parts of a step that not every move has. */
 export const FIELDS = [

@@ -8,8 +8,10 @@ import { DEFAULT_WORKING } from '../working/working.schema';
 import { TECHNIQUES, techniquesFor } from './library';
 import { CONTEXT, sequenceOf } from '../testing';
 import { makeStep } from './makeStep';
+import { pressingAreaCm2 } from '../pressure/area';
+import type { Step } from '../step/step.schema';
 import type { Technique } from './technique.schema';
-import { AIMS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, TOOLS } from '../step/vocabulary';
+import { AIMS, CONTACTS, MOTIONS, TOOLS, type Contact } from '../vocabulary/vocabulary';
 
 test('more than a hundred and ten techniques over all aims, motions, hands, tools and zones, each with a why of its own', () => {
 	expect(TECHNIQUES.length).toBeGreaterThanOrEqual(110);
@@ -62,11 +64,18 @@ test('strokes are offered for two places, spots for one; special techniques firs
 test('pressure in figures: light is 0.7 to 3 kPa, on one fingertip of 1 cm² about 7 to 31 g', () => {
 	expect(levelRangeKPa(1, DEFAULT_WORKING)).toEqual([0.7, 3]);
 	expect(levelRangeKPa(0, DEFAULT_WORKING)).toEqual([0, 0.7]);
-	expect(scaleGrams(0.7, CONTACT_AREA_CM2['ring-finger']!)).toBeCloseTo(7.14, 2);
+	expect(scaleGrams(0.7, DEFAULT_WORKING.contactAreaCm2['ring-finger'])).toBeCloseTo(7.14, 2);
 	expect(scaleGrams(3, 1)).toBeCloseTo(30.59, 2);
 	expect(() => scaleGrams(-1, 1)).toThrow(/pressureKPa out of range >= 0: -1/);
 	expect(() => scaleGrams(1, 0)).toThrow(/areaCm2/);
-	expect(Object.keys(CONTACT_AREA_CM2)).toEqual(Object.keys(CONTACTS));
+	const area = (contact: Contact, tool?: Step['tool']) => pressingAreaCm2({ contact, tool }, DEFAULT_WORKING);
+	const edges = (['long-convex', 'notch', 'comb', 'corner'] as const).map((edge) =>
+		area('tool', { id: 'stone-plate', edge })
+	);
+	expect(edges).toEqual([1.5, 1, 2, 0.8]);
+	const tools = (['stone-plate', 'spoon', 'roller', 'cold-globes', 'cloth'] as const).map((id) => area('tool', { id }));
+	expect(tools).toEqual([6, 3, 4, 5, 60]);
+	expect([area('none'), area('fist'), area('thumb-inside', { id: 'gloves' })]).toEqual([null, 12, 2.5]);
 });
 
 test('the lowest cap binds', () => {

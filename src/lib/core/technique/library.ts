@@ -13,6 +13,7 @@ import releasesAbove from './data/releases-above.json' with { type: 'json' };
 import releasesFace from './data/releases-face.json' with { type: 'json' };
 import tape from './data/tape.json' with { type: 'json' };
 import tools from './data/tools.json' with { type: 'json' };
+import { aimRow } from '../vocabulary/vocabulary';
 import { BASICS } from './basics';
 import { TechniqueSchema, type Technique } from './technique.schema';
 
@@ -34,11 +35,7 @@ export const techniqueById = (id: string, own: readonly Technique[] = []): Techn
 	own.find((t) => t.id === id) ?? TECHNIQUES.find((t) => t.id === id);
 
 /** What one mostly wants, first. */
-const AIM_ORDER: readonly Technique['aim'][] = ['open', 'drain', 'release', 'lift', 'close', 'point', 'stimulate'];
-const rankOf = (t: Technique): number => {
-	const aim = AIM_ORDER.indexOf(t.aim);
-	return (t.tool ? 100 : 0) + 2 * (aim < 0 ? AIM_ORDER.length : aim) + (t.places.length === 0 ? 1 : 0);
-};
+const rankOf = (t: Technique): number => (t.tool ? 100 : 0) + 2 * aimRow(t.aim).rank + (t.places.length === 0 ? 1 : 0);
 
 /** Techniques that suit a path, most likely first: hands before tools, made for the place before general ones. */
 export function techniquesFor(places: readonly PlaceId[], own: readonly Technique[] = []): Technique[] {

@@ -1,13 +1,14 @@
 import { fillPath, type CheekRoute } from '../atlas/route';
-import { isMidlinePlace } from '../sequence/checkSequence';
+import { isMidlinePlace } from '../atlas/midline';
 import { withTarget } from '../step/dose';
-import { StepSchema, type Dose, type Step, type StepSide } from '../sequence/sequence.schema';
+import { StepSchema, type Dose, type Step, type StepSide } from '../step/step.schema';
 import { safeLevel } from '../pressure/caps';
 import type { Level } from '../step/levels';
 import { firmOnBothSides } from '../pressure/neck';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import type { School } from '../school/school.schema';
 import type { PlaceRef } from '../atlas/places';
+import { motionRow } from '../vocabulary/vocabulary';
 import type { Technique } from './technique.schema';
 
 const NECK_FIRM_LEVEL = DEFAULT_WORKING.neckFirmLevel;
@@ -35,7 +36,7 @@ export function defaultSide(technique: Technique, places: readonly PlaceRef[]): 
 /** The technique's dose, with the school's own count where it names one for the aim and the technique allows it. */
 function doseIn(technique: Technique, school: School | undefined): Dose {
 	const wish = school?.doses[technique.aim];
-	if (wish === undefined || technique.dose.kind !== 'reps' || technique.motion === 'pump') return technique.dose;
+	if (wish === undefined || technique.dose.kind !== 'reps' || motionRow(technique.motion).opens) return technique.dose;
 	const { min, max } = technique.dose;
 	return wish >= min && wish <= max ? withTarget(technique.dose, wish) : technique.dose;
 }

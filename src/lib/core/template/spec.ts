@@ -3,7 +3,8 @@ import type { GoalId } from '../goal/goals';
 import { schoolById } from '../school/schools';
 import type { SchoolId } from '../school/school.schema';
 import { newSequence } from '../sequence/newSequence';
-import { SequenceSchema, type Block, type Sequence, type Step } from '../sequence/sequence.schema';
+import { SequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
+import { type Step } from '../step/step.schema';
 import { techniqueById } from '../technique/library';
 import { makeStep } from '../technique/makeStep';
 

@@ -1,51 +1,278 @@
 import { z } from 'zod';
+import { CONTACT_ROWS, type Contact } from '../vocabulary/contacts';
+import { EDGE_ROWS, TOOL_ROWS, type StoneEdge, type ToolId } from '../vocabulary/tools';
+import { TypicalDosesSchema } from './typicalDoses';
+import { value, valuesById, type ValueInfo } from './value';
 
-const positive = z.number().positive();
+const LEVEL_WORDS = ['touch', 'light', 'medium', 'firm', 'deep'] as const;
+const EYE_BOUND = 'no higher than it ships: the caps of eye, throat and neck are said in these levels';
+
+/** Upper ends of the levels. The first three bound eye, throat and carotid sinus and may only be lowered. */
+const upper = (level: 0 | 1 | 2 | 3 | 4, initial: number, min: number, max: number) =>
+	value(
+		initial,
+		{ min, max },
+		{
+			group: 'pressure',
+			label: `Level ${level}, ${LEVEL_WORDS[level]}: up to`,
+			unit: 'kPa',
+			meaning: 'Where the level ends. 1 kPa is 7.5 mmHg, or 10.2 g on each cm².',
+			source: 'practice, section 4',
+			...(level <= 2 ? { bound: EYE_BOUND } : {})
+		}
+	);
+const middle = (level: 0 | 1 | 2 | 3 | 4, initial: number) =>
+	value(
+		initial,
+		{ min: 0.05, max: 40 },
+		{
+			group: 'pressure',
+			label: `Level ${level}, ${LEVEL_WORDS[level]}: weighs`,
+			unit: 'kPa',
+			meaning: 'The weight of its seconds where left and right are compared by pressure.',
+			source: 'practice, section 4'
+		}
+	);
+const seconds = (
+	initial: number,
+	max: number,
+	group: ValueInfo['group'],
+	label: string,
+	meaning: string,
+	min = 0,
+	more: Partial<ValueInfo> = {}
+) => value(initial, { min, max }, { group, label, unit: 's', meaning, ...more });
+
+const areas = <K extends string>(rows: Readonly<Record<K, { label: string; areaCm2: number | null }>>) =>
+	Object.fromEntries(
+		Object.entries<{ label: string; areaCm2: number | null }>(rows)
+			.filter(([, r]) => r.areaCm2 !== null)
+			.map(([id, r]) => [id, r.areaCm2])
+	) as Record<K, number>;
+const area =
+	<K extends string>(rows: Readonly<Record<K, { label: string }>>) =>
+	(id: K) => ({
+		group: 'contact' as const,
+		label: rows[id].label,
+		unit: 'cm²',
+		meaning: 'The area that presses: with the level it gives the grams on a kitchen scale.',
+		source: 'practice, section 4'
+	});
+const film = (initial: number, min: number, max: number, unit: string, label: string, meaning: string) =>
+	value(initial, { min, max }, { group: 'film', label, unit, meaning, source: 'practice, section 7' });
 
 /**
  * Every editable working value in one table: defaults that a practitioner may change, none of them measured truth.
- * The core receives this object and reads nothing from outside.
+ * The core receives this object and reads nothing from outside. A value is a line here: Settings, docs/sources.md, the
+ * backup and `/check` read it. None of them can loosen a bound of eye, throat or carotid sinus.
  */
 export const WorkingSchema = z.strictObject({
-	/** Upper bound of each pressure level 0..4, kPa. */
-	pressureUpperKPa: z.tuple([positive, positive, positive, positive, positive]).default([0.7, 3, 6, 12, 25]),
-	/** Middle of each pressure level 0..4, kPa: the weight in pressure-weighted seconds. */
-	pressureMiddleKPa: z.tuple([positive, positive, positive, positive, positive]).default([0.35, 1.85, 4.5, 9, 18.5]),
-	/** One breath as a dose, seconds (deep breath, in and out). */
-	doseBreathSeconds: positive.max(60).default(10),
-	/** Half of a breath as a cue, seconds. */
-	cueBreathHalfSeconds: positive.max(30).default(5),
-	toolPickUpSeconds: z.number().min(0).max(120).default(6),
-	sideChangeSeconds: z.number().min(0).max(60).default(2),
-	postureChangeSeconds: z.number().min(0).max(60).default(3),
-	/** More oil in the middle of the work. */
-	topUpSeconds: z.number().min(0).max(120).default(20),
-	/** Gloves on or off, or a hand wash. */
-	glovesSeconds: z.number().min(0).max(300).default(30),
-	/** Walking along a drain link: seconds a place, and seconds a pump. */
-	linkPlaceSeconds: z.number().min(0).max(30).default(1),
-	linkPumpSeconds: z.number().min(0).max(30).default(1),
-	/** Pumps at the end of a drain link, unless said otherwise. */
-	linkPumps: z.int().min(0).max(50).default(3),
-	/** Pumps that open a node group when a link does them. */
-	openingPumps: z.int().min(1).max(50).default(5),
-	/** Half-life of an opening, seconds. */
-	openingHalfLifeSeconds: positive.max(86_400).default(600),
-	/** Difference between left and right that is still even, as a share of the larger. */
-	evenShare: z.number().min(0).max(1).default(0.05),
-	/** Longest deep work on one zone of one side, seconds. */
-	deepCapSeconds: positive.max(1800).default(120),
-	/** Sliding repetitions over one zone of one side in a session. */
-	slidesPerZone: z.int().min(10).max(1000).default(100),
-	/** From this level on, both sides of the neck at once are firm. Never editable above 2: the carotid sinus. */
-	neckFirmLevel: z.int().min(1).max(2).default(2),
-	/** Typical error of one tape distance and of the face composite, mm. */
-	distanceErrorMm: positive.default(1.1),
-	compositeErrorMm: positive.default(2.6),
-	/** A grade may differ by so many steps between two looks at the same face. */
-	gradeErrorSteps: z.int().min(0).max(4).default(1),
-	/** Two visits further apart in the hour of the day than this are not compared, minutes. */
-	comparableHourMinutes: positive.default(90)
+	pressureUpperKPa: z
+		.tuple([
+			upper(0, 0.7, 0.2, 0.7),
+			upper(1, 3, 1, 3),
+			upper(2, 6, 3.1, 6),
+			upper(3, 12, 6.1, 20),
+			upper(4, 25, 12.1, 40)
+		])
+		.refine((u) => u.every((x, i) => i === 0 || x > u[i - 1]!), 'each level must end above the one before')
+		.prefault([undefined, undefined, undefined, undefined, undefined] as never),
+	pressureMiddleKPa: z
+		.tuple([middle(0, 0.35), middle(1, 1.85), middle(2, 4.5), middle(3, 9), middle(4, 18.5)])
+		.prefault([undefined, undefined, undefined, undefined, undefined] as never),
+	contactAreaCm2: valuesById<Contact>(areas<Contact>(CONTACT_ROWS), { min: 0.1, max: 200 }, area(CONTACT_ROWS)),
+	toolAreaCm2: valuesById<ToolId>(areas<ToolId>(TOOL_ROWS), { min: 0.1, max: 200 }, area(TOOL_ROWS)),
+	edgeAreaCm2: valuesById<StoneEdge>(areas<StoneEdge>(EDGE_ROWS), { min: 0.1, max: 50 }, area(EDGE_ROWS)),
+
+	doseBreathSeconds: seconds(10, 60, 'time', 'A breath as a dose', 'One deep breath, in and out.', 2),
+	cueBreathHalfSeconds: seconds(5, 30, 'time', 'A breath as a cue', 'In for so long, out for as long.', 1),
+	toolPickUpSeconds: seconds(6, 120, 'time', 'Tool picked up', 'Paid by the step that needs another tool.'),
+	sideChangeSeconds: seconds(2, 60, 'time', 'Change of side', 'Paid when the working side changes.'),
+	postureChangeSeconds: seconds(3, 60, 'time', 'Change of posture', 'Paid when the head is laid otherwise.'),
+	topUpSeconds: seconds(20, 120, 'time', 'More oil', 'More medium in the middle of the work.'),
+	glovesSeconds: seconds(30, 300, 'time', 'Gloves or hand wash', 'Gloves on or off.'),
+
+	linkPlaceSeconds: seconds(1, 30, 'link', 'Drain link, each place', 'Walking along a drain link.'),
+	linkPumpSeconds: seconds(1, 30, 'link', 'Drain link, each pump', 'Pumping at the end of a drain link.'),
+	linkPumps: value(
+		3,
+		{ min: 0, max: 50, whole: true },
+		{ group: 'link', label: 'Pumps of a drain link', unit: 'times', meaning: 'Unless the step says otherwise.' }
+	),
+	openingPumps: value(
+		5,
+		{ min: 1, max: 50, whole: true },
+		{
+			group: 'link',
+			label: 'Pumps that open',
+			unit: 'times',
+			meaning: 'A drain link opens its last node group from so many on.'
+		}
+	),
+	openingHalfLifeSeconds: seconds(
+		600,
+		86_400,
+		'link',
+		'An opening fades by half in',
+		'After that time a node group counts as closed again.',
+		10,
+		{ source: 'practice, section 6' }
+	),
+
+	evenShare: value(
+		0.05,
+		{ min: 0, max: 1 },
+		{
+			group: 'dose',
+			label: 'Sides count as even within',
+			unit: 'of the larger',
+			meaning: 'A larger difference is pointed out.'
+		}
+	),
+	deepLevel: value(
+		3,
+		{ min: 2, max: 4, whole: true },
+		{ group: 'dose', label: 'Deep work begins at level', unit: '', meaning: 'From it on, time on one place is capped.' }
+	),
+	deepCapSeconds: seconds(120, 1800, 'dose', 'Deep work on one place', 'Longest on one zone of one side.', 5, {
+		source: 'practice, section 6'
+	}),
+	slidesPerZone: value(
+		100,
+		{ min: 10, max: 1000, whole: true },
+		{
+			group: 'dose',
+			label: 'Sliding strokes over one place',
+			unit: 'times',
+			meaning: 'More on one side are pointed out.'
+		}
+	),
+	rushedPaceSeconds: seconds(1.5, 10, 'dose', 'A fluid stroke is rushed below', 'Faster than vessels fill.', 0.2),
+	slowPaceSeconds: seconds(2.5, 20, 'dose', 'And is slowed to', 'What the fix sets.', 0.2),
+	neckFirmLevel: value(
+		2,
+		{ min: 1, max: 2, whole: true },
+		{
+			group: 'dose',
+			label: 'Both sides of the neck count as firm from level',
+			unit: '',
+			meaning: 'From it on, both sides at once are a stop: the carotid sinus.',
+			bound: 'never above 2: the carotid sinus'
+		}
+	),
+
+	typicalDoses: TypicalDosesSchema,
+
+	usualTiltDegrees: value(
+		15,
+		{ min: 0, max: 30 },
+		{
+			group: 'tools',
+			label: 'Tilt of the stone',
+			unit: '°',
+			meaning: 'What the fix sets: nearly flat.',
+			source: 'practice, section 7'
+		}
+	),
+	steepFaceDegrees: value(
+		30,
+		{ min: 0, max: 60 },
+		{ group: 'tools', label: 'Steepest on the face', unit: '°', meaning: 'A steeper stone scrapes.' }
+	),
+	steepNeckDegrees: value(
+		45,
+		{ min: 0, max: 60 },
+		{
+			group: 'tools',
+			label: 'Steepest on the neck',
+			unit: '°',
+			meaning: 'A steeper stone scrapes.',
+			source: 'practice, section 7'
+		}
+	),
+	coldSeconds: seconds(
+		40,
+		120,
+		'tools',
+		'Cold on one place',
+		'Longest that a cold tool rests: numb skin warns no more.',
+		5
+	),
+	insideSeconds: seconds(120, 300, 'tools', 'Inside the cheek, a side', 'The lining is tender and the jaw tires.', 10, {
+		source: 'practice, section 8'
+	}),
+	eyeTapeHours: value(
+		2,
+		{ min: 0.5, max: 2 },
+		{
+			group: 'tools',
+			label: 'Tape beside the eye',
+			unit: 'h',
+			meaning: 'Longest wear there.',
+			source: 'practice, section 8',
+			bound: 'no longer than 2 h: the skin of the eye'
+		}
+	),
+	tapeHours: value(
+		8,
+		{ min: 0.5, max: 12 },
+		{ group: 'tools', label: 'Tape elsewhere', unit: 'h', meaning: 'Longest wear.', source: 'practice, section 8' }
+	),
+	nightTapeHours: value(
+		10,
+		{ min: 0.5, max: 12 },
+		{ group: 'tools', label: 'Tape overnight', unit: 'h', meaning: 'Between the brows, where a school does so.' }
+	),
+
+	fullFilmUlCm2: film(1, 0.1, 10, 'µl/cm²', 'A full film', 'What is laid on to start with.'),
+	handFilmUlCm2: film(0.2, 0, 5, 'µl/cm²', 'A hand slides on', 'Below it the hand drags.'),
+	toolFilmUlCm2: film(0.3, 0, 5, 'µl/cm²', 'A tool slides on', 'Below it the tool drags.'),
+	handWearShare: film(0.01, 0, 0.5, 'a stroke', 'A hand takes away', 'Share of the film that goes with each stroke.'),
+	toolWearShare: film(0.02, 0, 0.5, 'a stroke', 'A tool takes away', 'Share of the film that goes with each stroke.'),
+	oilyShare: film(0.1, 0, 1, 'of a full film', 'Skin is oily above', 'Above it tape does not hold and a fold slips.'),
+	dropMl: film(0.05, 0.01, 0.5, 'ml', 'A drop', 'How amounts are said.'),
+	pumpMl: film(0.1, 0.01, 5, 'ml', 'A pump of the bottle', 'How amounts are said.'),
+
+	distanceErrorMm: value(
+		1.1,
+		{ min: 0.1, max: 20 },
+		{
+			group: 'measuring',
+			label: 'Typical error of a distance',
+			unit: 'mm',
+			meaning: 'Two readings differ so much; × 2.77 is believed.'
+		}
+	),
+	compositeErrorMm: value(
+		2.6,
+		{ min: 0.1, max: 40 },
+		{
+			group: 'measuring',
+			label: 'Typical error of the sum',
+			unit: 'mm',
+			meaning: 'Of the distances of a side, taken together.'
+		}
+	),
+	circumferenceErrorMm: value(
+		4,
+		{ min: 0.1, max: 40 },
+		{ group: 'measuring', label: 'Typical error of a circumference', unit: 'mm', meaning: 'Of the neck, by tape.' }
+	),
+	gradeErrorSteps: value(
+		1,
+		{ min: 0, max: 4, whole: true },
+		{ group: 'measuring', label: 'A grade may be off by', unit: 'steps', meaning: 'More is called changed.' }
+	),
+	comparableHourMinutes: value(
+		90,
+		{ min: 5, max: 720 },
+		{
+			group: 'measuring',
+			label: 'The same hour within',
+			unit: 'min',
+			meaning: 'Visits further apart in the day are not compared.'
+		}
+	)
 });
 
 export type Working = z.infer<typeof WorkingSchema>;

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { LEFT_OUT, MOTION_MAPPING } from '$lib/core/flow/mapping';
+	import { LEFT_OUT, mappingOf } from '$lib/core/flow/mapping';
 	import { FLOW_PARAMETER_NAMES, FLOW_PARAMETERS } from '$lib/core/flow/parameterTable';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
-	import { MOTIONS, type Motion } from '$lib/core/step/vocabulary';
+	import { MOTIONS, type Motion } from '$lib/core/vocabulary/vocabulary';
 	import ToyTide from '$lib/ui/views/library/ToyTide.svelte';
 
 	const HOW = [
@@ -101,8 +101,7 @@
 		<table class="mt-1 w-full max-w-[860px] text-xs">
 			<tbody
 				>{#each motions as motion (motion)}<tr class="border-hair border-t align-top"
-						><th scope="row" class="w-40 py-1 text-left font-[560]">{MOTIONS[motion]}</th><td class="text-ink2"
-							>{MOTION_MAPPING[motion].why}</td
+						><th scope="row" class="w-40 py-1 text-left font-[560]">{MOTIONS[motion]}</th><td class="text-ink2">{mappingOf(motion).why}</td
 						></tr
 					>{/each}</tbody
 			>

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { RULES } from '$lib/core/rules';
 	import { RULE_KINDS, type RuleKind } from '$lib/core/rules/rule';
-	import { RULE_TEXTS } from '$lib/core/rules/texts';
+	import { RULE_TEXTS, whyOf } from '$lib/core/rules/texts';
 	import { useApp } from '$lib/state/app.svelte';
 	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
 	import RuleDetail from '$lib/ui/views/library/RuleDetail.svelte';
@@ -12,8 +12,7 @@
 	let wish = $state('');
 	const asked = $derived(
 		RULES.filter((r) => {
-			const { title, why } = RULE_TEXTS[r.id]!;
-			return `${title} ${why} ${r.id}`.toLowerCase().includes(wish.trim().toLowerCase());
+			return `${RULE_TEXTS[r.id]!.title} ${whyOf(r.id, app.context.working)} ${r.id}`.toLowerCase().includes(wish.trim().toLowerCase());
 		})
 	);
 	const kinds = $derived(

@@ -6,9 +6,10 @@
 	import { judge } from '$lib/core/rules/judge';
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import { clock, doseText, sideText } from '$lib/core/step/describe';
-	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
 	import ScoreSheet from '$lib/ui/parts/picture/ScoreSheet.svelte';

@@ -1,5 +1,5 @@
 import { POINT_CODES } from '../../point/codes';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { inQuotes, mediumWord, nameWord, readMedium, type Clause } from '../clause';
 
 const TARGETS = ['skin', 'hands', 'tool'] as const;

@@ -1,6 +1,6 @@
 import type { Side } from '../../atlas/places';
-import type { Dose, Step, StepSide } from '../../sequence/sequence.schema';
-import { UNTIL_SIGNS } from '../../step/vocabulary';
+import type { Dose, Step, StepSide } from '../../step/step.schema';
+import { UNTIL_SIGNS } from '../../vocabulary/vocabulary';
 import type { Clause } from '../clause';
 import { rangeOf } from '../defaults';
 import type { Reader } from '../reader';

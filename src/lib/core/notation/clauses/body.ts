@@ -1,5 +1,5 @@
-import type { Step } from '../../sequence/sequence.schema';
-import { BREATHS, MOUTHS, POSTURES } from '../../step/vocabulary';
+import type { Step } from '../../step/step.schema';
+import { BREATHS, MOUTHS, POSTURES } from '../../vocabulary/vocabulary';
 import type { Clause } from '../clause';
 import { spoken, wordsOf } from '../words';
 

@@ -1,5 +1,5 @@
 import { LEVEL_NAMES, LEVELS, type Level } from '../../step/levels';
-import { CONTACTS, STONE_EDGES, TOOLS } from '../../step/vocabulary';
+import { CONTACTS, STONE_EDGES, TOOLS } from '../../vocabulary/vocabulary';
 import type { Clause } from '../clause';
 import { CONTACT_WORDS, contactWord, LEVEL_WORDS, MOTION_WORDS, motionWord, spoken, wordsOf } from '../words';
 

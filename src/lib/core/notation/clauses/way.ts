@@ -1,4 +1,4 @@
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import type { Clause } from '../clause';
 import { readPlace, readWay, writeWay } from '../placeWords';
 

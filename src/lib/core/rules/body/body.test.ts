@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { applyEdit } from '../../sequence/edits';
-import type { Sequence, Step } from '../../sequence/sequence.schema';
+import type { Sequence } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { stepsOf } from '../../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../../testing';
 import { fixIn, judge } from '../judge';

@@ -1,15 +1,15 @@
 import { setStep } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { zoneOf } from '../../atlas/regionOf';
+import { contactRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
-const STRONG: readonly string[] = ['fist', 'knuckles', 'heel', 'crossed-hands'];
 type Reach = 'nape' | 'shoulder' | 'crossed';
 
 /** What of a step one cannot reach or do on oneself; null where all of it can be done. */
 export function outOfReach(step: Step): Reach | null {
 	const zones = step.places.map(zoneOf);
-	if (zones.includes('nape') && STRONG.includes(step.contact)) return 'nape';
+	if (zones.includes('nape') && contactRow(step.contact).strong) return 'nape';
 	if (zones.includes('shoulder') && step.side === 'both' && step.motion !== 'press-hold') return 'shoulder';
 	if (step.contact === 'crossed-hands') return 'crossed';
 	return null;

@@ -1,14 +1,11 @@
 import { setStep } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
+import { contactRow, motionRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Whether one side already takes both hands. */
 export const takesBothHands = (step: Step): boolean =>
-	step.motion === 'hand-over-hand' ||
-	step.motion === 'opposed-stretch' ||
-	step.contact === 'crossed-hands' ||
-	step.contact === 'thumb-inside' ||
-	step.support?.place !== undefined;
+	motionRow(step.motion).bothHands || contactRow(step.contact).hands === 2 || step.support?.place !== undefined;
 
 /** Nobody has four hands. */
 export const twoHands: Rule = {

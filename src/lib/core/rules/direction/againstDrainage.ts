@@ -1,7 +1,7 @@
 import { mainReceiver } from '../../atlas/graph';
 import { placeOf, type PlaceRef } from '../../atlas/places';
 import { route } from '../../atlas/route';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 import { isFluidStroke, pairsOf, withPath } from '../strokes';
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { schoolById } from '../../school/schools';
 import { applyEdit } from '../../sequence/edits';
 import type { School } from '../../school/school.schema';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { stepsOf } from '../../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../../testing';
 import { riseOf } from '../facts';

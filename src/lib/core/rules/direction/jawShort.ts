@@ -1,16 +1,16 @@
 import { placeOf } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
 import { fillPath } from '../../atlas/route';
-import type { Step } from '../../sequence/sequence.schema';
-import { endPlace, peakLevel } from '../../sequence/walk';
+import type { Step } from '../../step/step.schema';
+import { endPlace, peakLevel } from '../../step/levelsOf';
 import { safeLevel } from '../../pressure/caps';
+import { aimRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 import { isStroke } from '../strokes';
 
 const SHORT: readonly string[] = ['jawline', 'chin', 'marionette'];
-const JAW_AIMS: readonly string[] = ['drain', 'close', 'lift'];
 const isShort = (step: Step): boolean =>
-	JAW_AIMS.includes(step.aim) &&
+	aimRow(step.aim).goesOnAlongJaw &&
 	isStroke(step) &&
 	SHORT.includes(placeOf(step.places[0]!)) &&
 	SHORT.includes(placeOf(endPlace(step)));

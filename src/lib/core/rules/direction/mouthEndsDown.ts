@@ -1,15 +1,12 @@
 import { setStep } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { regionOf } from '../../atlas/regionOf';
+import { aimRow } from '../../vocabulary/vocabulary';
 import { riseOf } from '../facts';
 import { stepOfFinding, type Rule } from '../rule';
 
-const WORKS_MUSCLE: readonly string[] = ['lift', 'release', 'stimulate'];
 const endsDown = (step: Step): boolean =>
-	WORKS_MUSCLE.includes(step.aim) &&
-	riseOf(step) < 0 &&
-	regionOf(step.places[0]!) === 'mouth' &&
-	step.end.kind === 'none';
+	aimRow(step.aim).pullsSkin && riseOf(step) < 0 && regionOf(step.places[0]!) === 'mouth' && step.end.kind === 'none';
 
 /** A school that lifts finishes every move at the mouth upwards. */
 export const mouthEndsDown: Rule = {

@@ -1,7 +1,7 @@
 import { placeOf, type PlaceRef } from '../../atlas/places';
 import { stepOfFinding, type Rule } from '../rule';
 import { isStroke, pairsOf, withPath } from '../strokes';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 
 const BELOW: readonly string[] = ['supraclavicular', 'decollete', 'n:terminus'];
 const straightDown = (step: Step) =>

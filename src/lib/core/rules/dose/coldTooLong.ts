@@ -1,9 +1,7 @@
 import { setStep } from '../../sequence/edits';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
+import { motionRow, toolRow } from '../../vocabulary/vocabulary';
 import { cutDose } from './cutDose';
-
-/** Longest that a cold tool rests on one place, seconds (working value): before the skin goes numb. */
-export const COLD_SECONDS = 40;
 
 /** Longest stay of a resting cold step on one place of one side, seconds. */
 function restSeconds(context: JudgeContext, stepId: string): number {
@@ -20,16 +18,17 @@ export const coldTooLong: Rule = {
 	ceiling: 'stop',
 	safe: true,
 	check(context) {
+		const limit = context.working.coldSeconds;
 		return context.steps.flatMap(({ step, number }) => {
-			if (step.tool?.id !== 'cold-globes' || step.motion !== 'press-hold') return [];
+			if (!step.tool || !toolRow(step.tool.id).cold || !motionRow(step.motion).holds) return [];
 			const seconds = restSeconds(context, step.id);
-			return seconds > COLD_SECONDS ? [{ stepIds: [step.id], params: { number, seconds: Math.round(seconds) } }] : [];
+			return seconds > limit ? [{ stepIds: [step.id], params: { number, seconds: Math.round(seconds), limit } }] : [];
 		});
 	},
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
-		const dose = cutDose(step.dose, (COLD_SECONDS * 0.98) / restSeconds(context, step.id));
+		const dose = cutDose(step.dose, (context.working.coldSeconds * 0.98) / restSeconds(context, step.id));
 		return setStep(
 			context.sequence,
 			step.id,

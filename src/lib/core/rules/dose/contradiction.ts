@@ -1,17 +1,15 @@
 import { setStep } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
-import { isStationary } from '../../step/vocabulary';
+import type { Step } from '../../step/step.schema';
+import { isStationary, motionRow, toolRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
-
-const CIRCLES: readonly string[] = ['pinned-circle', 'knead', 'vibrate', 'wiggle'];
 
 /** What of a step cannot be together with the rest of it. */
 export function contradictionOf(step: Step): 'lanes' | 'stations' | 'way-back' | 'tilt' | null {
 	const stays = isStationary(step.motion);
 	if (stays && step.lanes > 1) return 'lanes';
 	if (stays && step.stations) return 'stations';
-	if (stays && step.reverse && !CIRCLES.includes(step.motion)) return 'way-back';
-	if (step.tool?.tiltDegrees !== undefined && step.tool.id !== 'stone-plate') return 'tilt';
+	if (stays && step.reverse && !motionRow(step.motion).circles) return 'way-back';
+	if (step.tool?.tiltDegrees !== undefined && !toolRow(step.tool.id).edged) return 'tilt';
 	return null;
 }
 
@@ -20,8 +18,8 @@ function mended(step: Step): Partial<Step> {
 	return {
 		lanes: stays ? 1 : step.lanes,
 		stations: stays ? undefined : step.stations,
-		reverse: step.reverse && !(stays && !CIRCLES.includes(step.motion)),
-		tool: step.tool && step.tool.id !== 'stone-plate' ? { id: step.tool.id } : step.tool
+		reverse: step.reverse && !(stays && !motionRow(step.motion).circles),
+		tool: step.tool && !toolRow(step.tool.id).edged ? { id: step.tool.id } : step.tool
 	};
 }
 

@@ -1,4 +1,4 @@
-import type { Dose } from '../../sequence/sequence.schema';
+import type { Dose } from '../../step/step.schema';
 
 /** A dose cut to a share of its target, 0..1, never below one repetition, breath or second; its range follows. */
 export function cutDose(dose: Dose, share: number): Dose {

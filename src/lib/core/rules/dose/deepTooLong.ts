@@ -2,8 +2,7 @@ import { ownSideOf, placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { makeEdit } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/passes';
-import { peakLevel } from '../../sequence/walk';
-import { DEEP_LEVEL } from '../facts';
+import { peakLevel } from '../../step/levelsOf';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
 import { cutDose } from './cutDose';
 
@@ -17,12 +16,13 @@ interface Deep {
 /** Seconds of deep work by zone; a stroke's time is shared out over its places. */
 function deepSeconds(context: JudgeContext): Map<ZoneId, Deep> {
 	const zones = new Map<ZoneId, Deep>();
+	const { deepLevel } = context.working;
 	for (const event of context.events) {
 		if (event.kind !== 'work' && event.kind !== 'station') continue;
-		if (peakLevel(context.byId.get(event.stepId)!.step) < DEEP_LEVEL) continue;
+		if (peakLevel(context.byId.get(event.stepId)!.step) < deepLevel) continue;
 		const each = (event.endSeconds - event.startSeconds) / Math.max(1, event.places.length);
 		event.places.forEach((ref, i) => {
-			if ((event.levels[i] ?? event.levels[0] ?? 0) < DEEP_LEVEL) return;
+			if ((event.levels[i] ?? event.levels[0] ?? 0) < deepLevel) return;
 			const zone = placeOf(ref) as ZoneId;
 			const deep = zones.get(zone) ?? { seconds: 0, sides: { left: 0, right: 0 }, stepIds: new Set<string>() };
 			const own = ownSideOf(ref);
@@ -46,7 +46,7 @@ export const deepTooLong: Rule = {
 	safe: true,
 	verify: true,
 	check(context): RawFinding[] {
-		if (!context.steps.some(({ step }) => peakLevel(step) >= DEEP_LEVEL)) return [];
+		if (!context.steps.some(({ step }) => peakLevel(step) >= context.working.deepLevel)) return [];
 		const cap = context.working.deepCapSeconds;
 		return [...deepSeconds(context)]
 			.filter(([, deep]) => deep.seconds > cap + 0.5)

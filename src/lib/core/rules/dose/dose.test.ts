@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { applyEdit } from '../../sequence/edits';
-import type { Dose, Step } from '../../sequence/sequence.schema';
+import type { Dose, Step } from '../../step/step.schema';
 import { stepsOf } from '../../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../../testing';
 import { fixIn, judge } from '../judge';

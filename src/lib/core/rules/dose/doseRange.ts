@@ -1,5 +1,5 @@
 import { setStep } from '../../sequence/edits';
-import type { Dose } from '../../sequence/sequence.schema';
+import type { Dose } from '../../step/step.schema';
 import { typicalDose } from '../../step/typicalDose';
 import { stepOfFinding, type Rule } from '../rule';
 
@@ -11,9 +11,9 @@ export const doseRange: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
-	check({ steps }) {
+	check({ steps, working }) {
 		return steps.flatMap(({ step, number }) => {
-			const usual = typicalDose(step);
+			const usual = typicalDose(step, working);
 			if (!usual || (step.dose.target >= usual[0] && step.dose.target <= usual[2])) return [];
 			const params = { number, given: step.dose.target, from: usual[0], to: usual[2], unit: step.dose.kind };
 			return [{ stepIds: [step.id], params }];
@@ -21,7 +21,7 @@ export const doseRange: Rule = {
 	},
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
-		const usual = step && typicalDose(step);
+		const usual = step && typicalDose(step, context.working);
 		if (!step || !usual) return null;
 		const inside = (n: number) => Math.min(usual[2], Math.max(usual[0], n));
 		const { min, target, max } = step.dose;

@@ -2,10 +2,6 @@ import { setStep } from '../../sequence/edits';
 import { stepOfFinding, type Rule } from '../rule';
 import { isFluidStroke } from '../strokes';
 
-/** Pace of a stroke for fluid, seconds a repetition (working values): slower than the vessel fills is never too slow. */
-export const SLOW_PACE_SECONDS = 2.5;
-export const RUSHED_PACE_SECONDS = 1.5;
-
 /** A stroke for fluid is slow. */
 export const rushedDrain: Rule = {
 	id: 'rushed-drain',
@@ -13,13 +9,26 @@ export const rushedDrain: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'caution',
-	check: ({ steps }) =>
+	check: ({ steps, working }) =>
 		steps
-			.filter(({ step }) => isFluidStroke(step) && step.dose.kind === 'reps' && step.paceSeconds < RUSHED_PACE_SECONDS)
-			.map(({ step, number }) => ({ stepIds: [step.id], params: { number, pace: step.paceSeconds } })),
+			.filter(
+				({ step }) => isFluidStroke(step) && step.dose.kind === 'reps' && step.paceSeconds < working.rushedPaceSeconds
+			)
+			.map(({ step, number }) => ({
+				stepIds: [step.id],
+				params: { number, pace: step.paceSeconds, slow: working.slowPaceSeconds }
+			})),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		const label = `Slow step ${finding.params.number} down`;
-		return step && setStep(context.sequence, step.id, { paceSeconds: SLOW_PACE_SECONDS }, label);
+		return (
+			step &&
+			setStep(
+				context.sequence,
+				step.id,
+				{ paceSeconds: Math.max(context.working.slowPaceSeconds, context.working.rushedPaceSeconds) },
+				label
+			)
+		);
 	}
 };

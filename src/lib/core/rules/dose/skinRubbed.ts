@@ -1,6 +1,6 @@
 import { isZone, ownSideOf, placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
-import { needsFilm } from '../../glide/film';
+import { needsFilm } from '../../step/levelsOf';
 import { makeEdit } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/passes';
 import type { JudgeContext, Rule } from '../rule';

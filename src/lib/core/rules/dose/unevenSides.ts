@@ -2,7 +2,7 @@ import { isZone, ownSideOf, placeOf } from '../../atlas/places';
 import { balanceOf } from '../../sequence/balance';
 import { makeEdit } from '../../sequence/edits';
 import type { ZoneId } from '../../atlas/zones';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
 
 const meant = (context: JudgeContext, stepId: string): boolean => {

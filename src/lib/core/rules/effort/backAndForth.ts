@@ -1,15 +1,14 @@
 import type { PlacedStep } from '../../sequence/walk';
 import { isFace } from '../../atlas/regionOf';
+import { aimRow } from '../../vocabulary/vocabulary';
 import { startRegion } from '../facts';
 import type { Rule } from '../rule';
 import { returnRule } from './returns';
 
-const WORK: readonly string[] = ['drain', 'lift', 'release'];
-
 /** The region of the face that is worked; ear and neck lie on every way out and do not count. */
 function workedRegion({ step }: PlacedStep): string | null {
 	const region = startRegion(step);
-	return region && WORK.includes(step.aim) && isFace(region) && region !== 'ear' ? region : null;
+	return region && aimRow(step.aim).worksRegion && isFace(region) && region !== 'ear' ? region : null;
 }
 
 /** One region is finished before the next. */

@@ -2,7 +2,8 @@ import { placeOf } from '../../atlas/places';
 import { insertStep, type Edit } from '../../sequence/edits';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { freeId, stepOfFinding, type Finding, type JudgeContext, type RawFinding, type Rule } from '../rule';
+import { stepOfFinding, type Finding, type JudgeContext, type RawFinding, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 
 const oiled = (context: JudgeContext, tape: boolean): RawFinding[] =>
 	[...context.film.oiled].flatMap(([stepId, place]) => {

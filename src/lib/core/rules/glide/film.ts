@@ -11,7 +11,11 @@ const found = (context: JudgeContext, kind: DryStep['kind']): RawFinding[] =>
 			return {
 				stepIds: [stepId],
 				place,
-				params: { number, seconds: Math.round(seconds), amount: amountText(mlFor(step)) }
+				params: {
+					number,
+					seconds: Math.round(seconds),
+					amount: amountText(mlFor(step, context.working), context.working)
+				}
 			};
 		});
 
@@ -19,12 +23,12 @@ const found = (context: JudgeContext, kind: DryStep['kind']): RawFinding[] =>
 function topUp(context: JudgeContext, finding: Finding): Edit | null {
 	const step = stepOfFinding(context, finding);
 	if (!step) return null;
-	const medium = { id: context.sequence.medium?.id ?? 'light-oil', ml: mlFor(step) };
+	const medium = { id: context.sequence.medium?.id ?? 'light-oil', ml: mlFor(step, context.working) };
 	return setStep(
 		context.sequence,
 		step.id,
 		{ medium },
-		`Take ${amountText(medium.ml)} before step ${finding.params.number}`
+		`Take ${amountText(medium.ml, context.working)} before step ${finding.params.number}`
 	);
 }
 

@@ -2,7 +2,8 @@ import { insertStep } from '../../sequence/edits';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { touches, washesHands } from '../facts';
-import { freeId, type Rule } from '../rule';
+import { type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 
 /** Hands are washed before the client is first touched. */
 export const handsClean: Rule = {

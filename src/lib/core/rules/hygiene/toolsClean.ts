@@ -1,12 +1,12 @@
 import { applyEdit, insertStep, joinEdits } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { freeId, type JudgeContext, type Rule } from '../rule';
+import { toolRow } from '../../vocabulary/vocabulary';
+import { type JudgeContext, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 
-/** Tools that are used again on the next person. */
-const REUSED: readonly string[] = ['stone-plate', 'spoon', 'roller', 'cold-globes', 'soft-brush'];
-const uses = (step: Step): boolean => REUSED.includes(step.tool?.id ?? '');
+const uses = (step: Step): boolean => step.tool !== undefined && toolRow(step.tool.id).reused;
 const cleans = (step: Step): boolean => step.aim === 'cleanse' && step.target === 'tool';
 
 function toolUse({ steps }: JudgeContext) {

@@ -3,7 +3,8 @@ import type { PlacedStep } from '../../sequence/walk';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { isInside, touches, washesHands } from '../facts';
-import { freeId, type JudgeContext, type Rule } from '../rule';
+import { type JudgeContext, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 
 /** The first touch outside after inside work, where neither hands were washed nor gloves taken off between. */
 function soiled({ steps }: JudgeContext, inside: PlacedStep): PlacedStep | null {

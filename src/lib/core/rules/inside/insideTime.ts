@@ -3,9 +3,6 @@ import { cutDose } from '../dose/cutDose';
 import { isInside } from '../facts';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 
-/** Longest time inside the cheek, seconds a side (working value). */
-export const INSIDE_SECONDS = 120;
-
 function longestSide({ events }: JudgeContext, stepId: string): number {
 	const sides = new Map<string, number>();
 	for (const e of events)
@@ -26,12 +23,13 @@ export const insideTime: Rule = {
 	check: (context) =>
 		context.steps.flatMap(({ step, number }) => {
 			const seconds = isInside(step) ? longestSide(context, step.id) : 0;
-			return seconds > INSIDE_SECONDS ? [{ stepIds: [step.id], params: { number, seconds: Math.round(seconds) } }] : [];
+			const limit = context.working.insideSeconds;
+			return seconds > limit ? [{ stepIds: [step.id], params: { number, seconds: Math.round(seconds), limit } }] : [];
 		}),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
-		const dose = cutDose(step.dose, (INSIDE_SECONDS * 0.98) / longestSide(context, step.id));
+		const dose = cutDose(step.dose, (context.working.insideSeconds * 0.98) / longestSide(context, step.id));
 		return setStep(context.sequence, step.id, { dose }, `Shorten step ${finding.params.number}`);
 	}
 };

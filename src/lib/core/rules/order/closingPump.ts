@@ -1,9 +1,11 @@
+import { motionRow } from '../../vocabulary/vocabulary';
 import { isOutlet, placeOf } from '../../atlas/places';
 import { outletFor } from '../../atlas/graph';
 import { insertStep } from '../../sequence/edits';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { freeId, type JudgeContext, type Rule } from '../rule';
+import { type JudgeContext, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 import { isFluidStroke } from '../strokes';
 
 const fluidPasses = (context: JudgeContext) =>
@@ -14,7 +16,7 @@ function pumpsOutlet(context: JudgeContext, index: number): boolean {
 	const pass = context.passes[index]!;
 	const { step } = context.byId.get(pass.stepId)!;
 	if (pass.kind === 'link') return pass.reps > 0 && isOutlet(placeOf(pass.event.places.at(-1)!));
-	return step.motion === 'pump' && step.places.some((ref) => isOutlet(placeOf(ref)));
+	return motionRow(step.motion).opens && step.places.some((ref) => isOutlet(placeOf(ref)));
 }
 
 /** The work on fluid ends with a pump at the outlet. */

@@ -5,8 +5,9 @@ import { insertStep } from '../../sequence/edits';
 import { fillPath, linkRoute } from '../../atlas/route';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { DEEP_LEVEL, isInside, zonesAtLeast } from '../facts';
-import { freeId, type JudgeContext, type Rule } from '../rule';
+import { isInside, zonesAtLeast } from '../facts';
+import { type JudgeContext, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 import { isFluidStroke } from '../strokes';
 
 /** Whether something after a step carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
@@ -31,7 +32,7 @@ export const deepThenDrain: Rule = {
 	check(context) {
 		return context.steps.flatMap(({ step, number }) => {
 			if (step.by === 'client' || isInside(step)) return [];
-			const zone = zonesAtLeast(step, DEEP_LEVEL).find((z) => !drainedLater(context, z, number));
+			const zone = zonesAtLeast(step, context.working.deepLevel).find((z) => !drainedLater(context, z, number));
 			return zone ? [{ stepIds: [step.id], place: zone, params: { number } }] : [];
 		});
 	},

@@ -3,7 +3,8 @@ import { insertStep } from '../../sequence/edits';
 import type { Phase } from '../../sequence/sequence.schema';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { freeId, type Rule } from '../rule';
+import { type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 import { isFluidStroke } from '../strokes';
 
 /** Whether the last fluid stroke of a phase is followed, in it, by a pump at the outlet. */

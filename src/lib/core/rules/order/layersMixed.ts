@@ -1,5 +1,5 @@
 import { moveStepsBefore } from '../../sequence/edits';
-import { peakLevel } from '../../sequence/walk';
+import { peakLevel } from '../../step/levelsOf';
 import type { JudgeContext, Rule } from '../rule';
 
 const firstDrain = ({ steps }: Pick<JudgeContext, 'steps'>) =>

@@ -3,7 +3,8 @@ import { makeStep } from '../../technique/makeStep';
 import { insertStep } from '../../sequence/edits';
 import { isNode, placeOf, type PlaceRef } from '../../atlas/places';
 import { isFace, regionOf } from '../../atlas/regionOf';
-import { freeId, type Rule } from '../rule';
+import { type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 import { isFluidStroke } from '../strokes';
 
 /** The ear lies on the way of neck strokes and is no part of the face here. */

@@ -2,7 +2,8 @@ import { NODES, type NodeId } from '../../atlas/nodes';
 import { insertStep, joinEdits, applyEdit, type Edit } from '../../sequence/edits';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
-import { freeId, type JudgeContext, type Rule } from '../rule';
+import { type JudgeContext, type Rule } from '../rule';
+import { freeId } from '../../sequence/freeId';
 import { openingDeadline, openingsBefore } from './openingPlan';
 
 function missingNodes(context: JudgeContext): { before: string; number: number; nodes: NodeId[] } | null {

@@ -2,10 +2,10 @@ import { mainReceiver } from '../../atlas/graph';
 import type { NodeId } from '../../atlas/nodes';
 import { isOutlet, nodeOf, placeOf } from '../../atlas/places';
 import { sidesOf, type Pass } from '../../sequence/passes';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { OPEN_ENOUGH, openBefore, openness } from '../openings';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
-import { endPlace } from '../../sequence/walk';
+import { endPlace } from '../../step/levelsOf';
 import { isFluidStroke } from '../strokes';
 
 /** Small and inconstant nodes beside the smile fold: fluid passes them, nobody is told to open them. */

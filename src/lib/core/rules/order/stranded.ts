@@ -14,8 +14,8 @@ import {
 import { setStep } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/passes';
 import { linkRoute } from '../../atlas/route';
-import type { Step } from '../../sequence/sequence.schema';
-import { endPlace, movesFluid } from '../../sequence/walk';
+import type { Step } from '../../step/step.schema';
+import { endPlace, movesFluid } from '../../step/levelsOf';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 import { isStroke } from '../strokes';
 

@@ -1,7 +1,7 @@
 import { capAt, type CapReason } from '../../pressure/caps';
 import type { Level } from '../../step/levels';
 import { setStep } from '../../sequence/edits';
-import { levelsOf, peakLevel } from '../../sequence/walk';
+import { levelsOf, peakLevel } from '../../step/levelsOf';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 
 type Breaches = ReadonlyMap<CapReason, readonly RawFinding[]>;

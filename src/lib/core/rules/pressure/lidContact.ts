@@ -1,9 +1,8 @@
 import { setStep } from '../../sequence/edits';
-import { peakLevel } from '../../sequence/walk';
+import { peakLevel } from '../../step/levelsOf';
+import { contactRow } from '../../vocabulary/vocabulary';
 import { isEyelid } from '../facts';
 import { stepOfFinding, type Rule } from '../rule';
-
-const GENTLE: readonly string[] = ['ring-finger', 'tool', 'none', 'flat-hand'];
 
 /** On the lids the ring finger is the one that cannot press too hard. */
 export const lidContact: Rule = {
@@ -15,7 +14,7 @@ export const lidContact: Rule = {
 	safe: true,
 	check: ({ steps }) =>
 		steps
-			.filter(({ step }) => peakLevel(step) > 0 && !GENTLE.includes(step.contact) && step.places.some(isEyelid))
+			.filter(({ step }) => peakLevel(step) > 0 && !contactRow(step.contact).gentleOnLids && step.places.some(isEyelid))
 			.map(({ step, number }) => ({ stepIds: [step.id], place: step.places.find(isEyelid)!, params: { number } })),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);

@@ -1,17 +1,14 @@
 import { setStep } from '../../sequence/edits';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
 import { regionOf } from '../../atlas/regionOf';
+import type { Working } from '../../working/working.schema';
 import { stepOfFinding, type Rule } from '../rule';
 
-/** Tilt of the stone plate to the skin, degrees (working values): nearly flat, steeper on the neck only. */
-export const USUAL_TILT_DEGREES = 15;
-export const STEEPEST_FACE_DEGREES = 30;
-export const STEEPEST_NECK_DEGREES = 45;
-
-const limitOf = (step: Step): number =>
+/** Steepest tilt of the stone, degrees: nearly flat, steeper on the neck only. */
+const limitOf = (step: Step, working: Working): number =>
 	step.places.length && step.places.every((p) => regionOf(p) === 'neck')
-		? STEEPEST_NECK_DEGREES
-		: STEEPEST_FACE_DEGREES;
+		? working.steepNeckDegrees
+		: working.steepFaceDegrees;
 
 /** The stone is held nearly flat. */
 export const steepTilt: Rule = {
@@ -21,17 +18,20 @@ export const steepTilt: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
-	check: ({ steps }) =>
+	check: ({ steps, working }) =>
 		steps
-			.filter(({ step }) => (step.tool?.tiltDegrees ?? 0) > limitOf(step))
+			.filter(({ step }) => (step.tool?.tiltDegrees ?? 0) > limitOf(step, working))
 			.map(({ step, number }) => ({
 				stepIds: [step.id],
-				params: { number, tilt: step.tool!.tiltDegrees!, limit: limitOf(step) }
+				params: { number, tilt: step.tool!.tiltDegrees!, limit: limitOf(step, working) }
 			})),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step?.tool) return null;
-		const tool = { ...step.tool, tiltDegrees: USUAL_TILT_DEGREES };
+		const tool = {
+			...step.tool,
+			tiltDegrees: Math.min(context.working.usualTiltDegrees, limitOf(step, context.working))
+		};
 		return setStep(context.sequence, step.id, { tool }, `Lay the stone flatter in step ${finding.params.number}`);
 	}
 };

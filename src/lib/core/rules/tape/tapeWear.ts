@@ -1,20 +1,18 @@
 import { regionOf } from '../../atlas/regionOf';
 import { setStep } from '../../sequence/edits';
 import type { School } from '../../school/school.schema';
-import type { Step } from '../../sequence/sequence.schema';
+import type { Step } from '../../step/step.schema';
+import type { Working } from '../../working/working.schema';
 import { stepOfFinding, type Rule } from '../rule';
 
-/** Hours that tape is worn (working values): beside the eye, elsewhere, and overnight where a school does so. */
-export const EYE_WEAR_HOURS = 2;
-export const WEAR_HOURS = 8;
-export const NIGHT_WEAR_HOURS = 10;
 const OVERNIGHT: readonly string[] = ['glabella'];
 
-function wearLimit(step: Step, school: School): number {
-	if (step.places.some((p) => regionOf(p) === 'eye')) return EYE_WEAR_HOURS;
+/** Hours that tape may be worn: beside the eye, elsewhere, and overnight where a school does so. */
+function wearLimit(step: Step, school: School, working: Working): number {
+	if (step.places.some((p) => regionOf(p) === 'eye')) return working.eyeTapeHours;
 	const night =
 		school.tape === 'overnight' && step.places.length > 0 && step.places.every((p) => OVERNIGHT.includes(p));
-	return night ? NIGHT_WEAR_HOURS : WEAR_HOURS;
+	return night ? working.nightTapeHours : working.tapeHours;
 }
 
 /** Tape comes off in time. */
@@ -29,17 +27,17 @@ export const tapeWear: Rule = {
 		({ hours: 'tape for some hours', overnight: 'tape also overnight, between the brows', none: 'no tape' })[
 			school.tape
 		],
-	check: ({ steps, school }) =>
+	check: ({ steps, school, working }) =>
 		steps
-			.filter(({ step }) => step.aim === 'fix' && step.tape && step.tape.wearHours > wearLimit(step, school))
+			.filter(({ step }) => step.aim === 'fix' && step.tape && step.tape.wearHours > wearLimit(step, school, working))
 			.map(({ step, number }) => ({
 				stepIds: [step.id],
-				params: { number, hours: step.tape!.wearHours, limit: wearLimit(step, school) }
+				params: { number, hours: step.tape!.wearHours, limit: wearLimit(step, school, working) }
 			})),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step?.tape) return null;
-		const tape = { ...step.tape, wearHours: wearLimit(step, context.school) };
+		const tape = { ...step.tape, wearHours: wearLimit(step, context.school, context.working) };
 		return setStep(context.sequence, step.id, { tape }, `Wear the tape of step ${finding.params.number} shorter`);
 	}
 };

@@ -1,5 +1,5 @@
 import { clock } from '../../step/describe';
-import { MOTIONS, type Motion } from '../../step/vocabulary';
+import { MOTIONS, type Motion } from '../../vocabulary/vocabulary';
 import { on, the, type Words } from './phrases';
 
 const UNITS: Record<string, string> = { reps: 'times', seconds: 's', breaths: 'breaths' };
@@ -35,7 +35,7 @@ export const DOSE_WORDS: Words = {
 	'rushed-drain': {
 		say: ({ params: p }) => ({
 			head: `${p.number} drains at ${p.pace} s a stroke.`,
-			body: 'Vessels fill slowly. Two to three seconds a stroke let them follow.'
+			body: `Vessels fill slowly. ${p.slow} s a stroke let them follow.`
 		}),
 		fix: 'Slow it down'
 	},
@@ -49,7 +49,7 @@ export const DOSE_WORDS: Words = {
 	'cold-too-long': {
 		say: ({ params: p }) => ({
 			head: `${p.number} rests the cold for ${p.seconds} s on one place.`,
-			body: 'Half a minute cools the skin; longer numbs it, and the numb skin warns no more.'
+			body: `Longer than ${p.limit} s may numb the skin, and numb skin warns no more.`
 		}),
 		fix: 'Shorten it'
 	},

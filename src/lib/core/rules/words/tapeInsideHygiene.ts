@@ -1,5 +1,5 @@
 import { REGIONS, type Region } from '../../atlas/regions';
-import { TOOLS, type ToolId } from '../../step/vocabulary';
+import { TOOLS, type ToolId } from '../../vocabulary/vocabulary';
 import { the, type Words } from './phrases';
 
 export const TAPE_WORDS: Words = {
@@ -49,7 +49,7 @@ export const INSIDE_WORDS: Words = {
 	'inside-time': {
 		say: ({ params: p }) => ({
 			head: `${p.number} stays inside for ${p.seconds} s a side.`,
-			body: 'Two minutes a side at most: the lining is tender and the jaw tires.'
+			body: `${p.limit} s a side at most: the lining is tender and the jaw tires.`
 		}),
 		fix: 'Shorten it'
 	},

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Aim } from '$lib/core/step/vocabulary';
+	import type { Aim } from '$lib/core/vocabulary/vocabulary';
 	import { AIM_GLYPHS, AIM_TONE } from './aimGlyphs';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Motion } from '$lib/core/step/vocabulary';
+	import type { Motion } from '$lib/core/vocabulary/vocabulary';
 	import { motionDrawing } from './motionGlyph';
 
 	interface Props {

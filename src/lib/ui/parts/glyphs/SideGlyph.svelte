@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 
 	interface Props {
 		side: Step['side'];

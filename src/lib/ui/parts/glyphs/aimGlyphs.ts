@@ -1,4 +1,4 @@
-import type { Aim } from '$lib/core/step/vocabulary';
+import type { Aim } from '$lib/core/vocabulary/vocabulary';
 
 /** One stroke of a glyph on a 16 × 16 ground; width 1.4 unless said, filled where said. */
 export interface Mark {

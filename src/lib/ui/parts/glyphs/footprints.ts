@@ -1,4 +1,4 @@
-import type { Contact, ToolId } from '$lib/core/step/vocabulary';
+import type { Contact, ToolId } from '$lib/core/vocabulary/vocabulary';
 
 /** A footprint: the mark that a hand or tool leaves on the skin, seen from above, 20 × 14. `on` touches. */
 export interface Print {

@@ -1,4 +1,4 @@
-import type { Motion } from '$lib/core/step/vocabulary';
+import type { Motion } from '$lib/core/vocabulary/vocabulary';
 
 /** The path of the finger seen from above, in a field of 22 by 16: every glyph follows from these few numbers. */
 interface MotionShape {

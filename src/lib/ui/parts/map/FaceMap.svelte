@@ -3,7 +3,7 @@
 	import { NODE_IDS } from '$lib/core/atlas/nodes';
 	import { labelOf, SIDES, type PlaceId, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS } from '$lib/core/atlas/zones';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import type { Snippet } from 'svelte';
 	import Figure from './Figure.svelte';
 	import NodeRing from './NodeRing.svelte';

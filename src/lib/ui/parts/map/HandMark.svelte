@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Contact, ToolId } from '$lib/core/step/vocabulary';
+	import type { Contact, ToolId } from '$lib/core/vocabulary/vocabulary';
 	import { CONTACT_PRINTS, TOOL_PRINTS } from '../glyphs/footprints';
 
 	interface Props {

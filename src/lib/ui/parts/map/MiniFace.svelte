@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { View } from '$lib/core/atlas/geometry';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import Figure from './Figure.svelte';
 	import StrokeMark from './StrokeMark.svelte';
 	import { drawnSides } from './drawnSides';

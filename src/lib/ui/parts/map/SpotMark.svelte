@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Point } from '$lib/core/atlas/geometry';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
 	import { motionDrawing } from '../glyphs/motionGlyph';
 
 	interface Props {

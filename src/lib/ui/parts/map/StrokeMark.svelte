@@ -1,9 +1,10 @@
 <script lang="ts">
+	import { motionRow } from '$lib/core/vocabulary/vocabulary';
 	import type { View } from '$lib/core/atlas/geometry';
 	import type { Side } from '$lib/core/atlas/places';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import { isStationary } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import { isStationary } from '$lib/core/vocabulary/vocabulary';
 	import type { Finger } from './finger';
 	import HandMark from './HandMark.svelte';
 	import SpotMark from './SpotMark.svelte';
@@ -97,7 +98,7 @@
 					stroke-opacity="0.55"
 				/>
 			{/if}
-			{#if step.motion !== 'zigzag'}{@render head(way, small ? 5 : 3, 'var(--brush)', small ? 16 : 11)}{/if}
+			{#if !motionRow(step.motion).headless}{@render head(way, small ? 5 : 3, 'var(--brush)', small ? 16 : 11)}{/if}
 			{#if step.reverse}
 				{@const home = offset([...way].reverse(), small ? 16 : 11)}
 				<path d={polyline(home)} fill="none" stroke="var(--brush)" stroke-width={small ? 3 : 1.7} stroke-linecap="round" />

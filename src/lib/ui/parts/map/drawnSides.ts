@@ -1,6 +1,6 @@
 import type { View } from '$lib/core/atlas/geometry';
 import { SIDES, type Side } from '$lib/core/atlas/places';
-import type { Step } from '$lib/core/sequence/sequence.schema';
+import type { Step } from '$lib/core/step/step.schema';
 
 export interface DrawnSide {
 	readonly side: Side;

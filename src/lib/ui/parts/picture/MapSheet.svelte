@@ -2,9 +2,9 @@
 	import type { View } from '$lib/core/atlas/geometry';
 	import { doseText, sideText, stepTitle } from '$lib/core/step/describe';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import FaceMap from '../map/FaceMap.svelte';
 	import { frameOf, sideOnViewersLeft, type Orientation } from '../map/orientation';
 	import type { OpenNodes, ZoneTint } from '../map/mapTypes';

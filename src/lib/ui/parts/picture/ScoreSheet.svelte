@@ -4,7 +4,7 @@
 	import type { TimedEvent } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { AIMS, type Aim } from '$lib/core/step/vocabulary';
+	import { AIMS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { AIM_GLYPHS, AIM_TONE } from '../glyphs/aimGlyphs';
 	import GateMark from '../score/GateMark.svelte';
 	import ScoreAxis from '../score/ScoreAxis.svelte';

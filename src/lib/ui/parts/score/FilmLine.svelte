@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { HAND_NEEDS, type DryStep, type FilmLine } from '$lib/core/glide/film';
+	import type { DryStep, FilmLine } from '$lib/core/glide/film';
 	import { clock } from '$lib/core/step/describe';
 	import { xAt, type ScoreFrame } from './scoreGeometry';
 
@@ -13,8 +13,8 @@
 	let { film, dry, frame, foot }: Props = $props();
 	const HEIGHT = 13;
 	/** Its foot is *spent*: what a sliding hand needs at least. */
-	const y = (share: number) => foot - HEIGHT * Math.max(0, Math.min(1, (share - HAND_NEEDS) / (1 - HAND_NEEDS)));
-	const points = $derived(film.filter(([, share]) => share > 0));
+	const y = (share: number) => foot - HEIGHT * Math.max(0, Math.min(1, (share - film.dryShare) / (1 - film.dryShare)));
+	const points = $derived(film.points.filter(([, share]) => share > 0));
 	const line = $derived(points.map(([s, share]) => `${xAt(frame, s).toFixed(1)} ${y(share).toFixed(1)}`).join('L'));
 	const spent = $derived(dry.find((d) => d.kind === 'spent'));
 </script>

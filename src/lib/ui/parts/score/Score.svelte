@@ -185,7 +185,7 @@
 <div class="relative flex" style="height: {height + 6 + belowHeight}px">
 	{#if below}<div class="sea absolute inset-x-0 bottom-0" style="top: {axisY + 8}px"></div>{/if}
 	<div class="relative flex-none">
-		<ScoreGutter mid={frame.mid} {height} filmY={film.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
+		<ScoreGutter mid={frame.mid} {height} filmY={film.points.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
 		{@render beside?.(height)}
 	</div>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->

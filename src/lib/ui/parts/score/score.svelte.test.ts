@@ -44,7 +44,7 @@ function score(sequence: Sequence, change: Record<string, unknown> = {}) {
 		byId,
 		phaseTitles: new Map(sequence.phases.map((p) => [p.id, p.title])),
 		flags: new Map([['a', 'caution']]),
-		film: filmLineOf(sequence, judgement.events, byId),
+		film: filmLineOf(sequence, judgement.events, byId, CONTEXT.working),
 		dry: judgement.context.film.dry,
 		selectedId: null,
 		chosen: new Set<string>(),

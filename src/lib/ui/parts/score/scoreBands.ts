@@ -1,4 +1,4 @@
-import { BREATHS, MOUTHS, POSTURES, TOOLS } from '$lib/core/step/vocabulary';
+import { BREATHS, MOUTHS, POSTURES, TOOLS } from '$lib/core/vocabulary/vocabulary';
 import type { ScoreStep } from './scoreLayout';
 
 /** A stretch of the score in which something holds: a tool in the hand, a posture, a way of breathing. */

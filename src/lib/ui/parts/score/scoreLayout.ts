@@ -1,6 +1,8 @@
+import { motionRow } from '$lib/core/vocabulary/vocabulary';
 import type { Level } from '$lib/core/step/levels';
 import type { TimedEvent } from '$lib/core/sequence/expand';
-import { peakLevel, type PlacedStep } from '$lib/core/sequence/walk';
+import { type PlacedStep } from '$lib/core/sequence/walk';
+import { peakLevel } from '$lib/core/step/levelsOf';
 import type { Tone } from '../glyphs/aimGlyphs';
 import { AIM_TONE } from '../glyphs/aimGlyphs';
 import type { Direction } from './scoreGeometry';
@@ -53,7 +55,6 @@ const DIRS: Record<TimedEvent['side'], readonly Direction[]> = {
 	both: [-1, 1],
 	midline: [-1, 1]
 };
-const HOLDS: readonly string[] = ['press-hold', 'lift-hold', 'none'];
 
 /** Events gathered into what the score draws. A step inside a block done side by side appears once on each side. */
 export function scoreSteps(events: readonly TimedEvent[], byId: ReadonlyMap<string, PlacedStep>): ScoreStep[] {
@@ -90,8 +91,8 @@ function gather(run: readonly TimedEvent[], placed: PlacedStep, index: number): 
 		placed,
 		tone: AIM_TONE[step.aim],
 		level: peakLevel(step),
-		gate: step.motion === 'pump' && step.places.every((p) => p.startsWith('n:')),
-		hold: HOLDS.includes(step.motion),
+		gate: motionRow(step.motion).opens && step.places.every((p) => p.startsWith('n:')),
+		hold: motionRow(step.motion).holds,
 		alternate: typeof step.side === 'object' && 'alternate' in step.side,
 		startSeconds: run[0]!.startSeconds,
 		endSeconds: run.at(-1)!.endSeconds,

@@ -1,6 +1,6 @@
 import { LEVEL_NAMES } from '$lib/core/step/levels';
 import { clock, doseText, sideText, stepTitle } from '$lib/core/step/describe';
-import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
+import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 import type { ScoreStep } from './scoreLayout';
 
 /** A swell in words: all that its drawing says. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
 	import { stepTitle } from '$lib/core/step/describe';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import Arrow from '../glyphs/Arrow.svelte';
 
 	interface Props {

@@ -8,7 +8,7 @@ import {
 	STONE_EDGES,
 	TOOLS,
 	UNTIL_SIGNS
-} from '$lib/core/step/vocabulary';
+} from '$lib/core/vocabulary/vocabulary';
 
 const optionsOf = <T extends string>(table: Record<T, string>) =>
 	(Object.entries(table) as [T, string][]).map(([value, label]) => ({ value, label }));

@@ -1,5 +1,5 @@
-import type { StepSide } from '$lib/core/sequence/sequence.schema';
-import { isMidlinePlace } from '$lib/core/sequence/checkSequence';
+import type { StepSide } from '$lib/core/step/step.schema';
+import { isMidlinePlace } from '$lib/core/atlas/midline';
 import type { PlaceRef } from '$lib/core/atlas/places';
 
 export type SideChoice = 'both' | 'midline' | 'leftRight' | 'rightLeft' | 'turns' | 'left' | 'right';

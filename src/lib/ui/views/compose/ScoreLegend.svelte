@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { AIMS, type Aim } from '$lib/core/step/vocabulary';
+	import { AIMS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Ripples from '../../parts/glyphs/Ripples.svelte';
 	import { LEVELS } from '$lib/core/step/levels';

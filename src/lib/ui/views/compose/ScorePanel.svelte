@@ -50,7 +50,7 @@
 	const aims = $derived(new Set(draft.steps.map((s) => s.step.aim)));
 	const load = $derived(judgement.balance.overall);
 	const total = $derived(judgement.timing.expectedSeconds);
-	const film = $derived(filmLineOf(judgement.context.sequence, judgement.events, byId));
+	const film = $derived(filmLineOf(judgement.context.sequence, judgement.events, byId, judgement.context.working));
 	const caption = $derived(captionOf(draft.position, byId.get(draft.position.event?.stepId ?? '')?.step.dose.kind));
 
 	/** The ribbons come with the tide: they are no part of the first load. */

@@ -51,7 +51,7 @@ function worked({ balance }: Judgement): LayerTint[] {
 /** How far the goals are served in each zone: full water lines are there, dotted ones are missing. */
 function covered(coverageOf: typeof CoverageOf, sequence: Sequence, judgement: Judgement): LayerTint[] {
 	const zones = new Map<ZoneId, { weight: number; served: number }>();
-	for (const { goal, rows } of coverageOf(sequence, judgement.events))
+	for (const { goal, rows } of coverageOf(sequence, judgement.events, judgement.context.working))
 		for (const row of rows) {
 			const weight = sequence.goals.find((g) => g.id === goal)?.weight ?? 1;
 			const sum = zones.get(row.zone) ?? { weight: 0, served: 0 };

@@ -2,7 +2,8 @@
 	import { exampleOf } from '$lib/core/rules/examples';
 	import { fixIn, judge } from '$lib/core/rules/judge';
 	import { RULE_KINDS, severityIn, type Rule } from '$lib/core/rules/rule';
-	import { RULE_TEXTS } from '$lib/core/rules/texts';
+	import { RULE_TEXTS, whyOf } from '$lib/core/rules/texts';
+	import { DEFAULT_WORKING } from '$lib/core/working/working.schema';
 	import { fixLabel, sentenceOf } from '$lib/core/rules/wording';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import type { School } from '$lib/core/school/school.schema';
@@ -23,7 +24,8 @@
 	}
 	let { rule, context, own }: Props = $props();
 	const example = $derived(exampleOf(rule.id));
-	const judgement = $derived(judge(example, context));
+	// The example breaks the rule by the values as they ship; a practitioner's own may be wider.
+	const judgement = $derived(judge(example, { ...context, working: DEFAULT_WORKING }));
 	const finding = $derived(judgement.findings.find((f) => f.ruleId === rule.id)!);
 	const edit = $derived(fixIn(judgement.context, finding));
 	const mended = $derived(edit ? applyEdit(example, edit) : null);
@@ -39,7 +41,7 @@
 
 <p class="text-ink2 text-xs">{RULE_KINDS[rule.kind]}</p>
 <h2 class="flare text-[22px] leading-8 font-[520]">{text.title}</h2>
-<p class="mt-1 max-w-[68ch] text-[13.5px] leading-5">{text.why}</p>
+<p class="mt-1 max-w-[68ch] text-[13.5px] leading-5">{whyOf(rule.id, context.working)}</p>
 
 <div class="mt-4 grid gap-5 xl:grid-cols-[minmax(0,1fr)_300px]">
 	<section aria-label="Example">

@@ -2,11 +2,11 @@
 	import { untrack } from 'svelte';
 	import { NODE_IDS, NODES, type NodeId } from '$lib/core/atlas/nodes';
 	import { LEVEL_NAMES, LEVELS, type Level } from '$lib/core/step/levels';
-	import { DRAIN_POLICIES } from '$lib/core/links/drainPolicy';
+	import { DRAIN_POLICIES } from '$lib/core/school/policies';
 	import { SchoolSchema, type School, type Severity } from '$lib/core/school/school.schema';
 	import { RULES } from '$lib/core/rules';
 	import { RULE_TEXTS } from '$lib/core/rules/texts';
-	import { AIMS, type Aim } from '$lib/core/step/vocabulary';
+	import { AIMS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { FormDraft } from './formDraft.svelte';
 	import Select from '../../parts/controls/Select.svelte';
 	import Problems from './Problems.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { doseText, sideText } from '$lib/core/step/describe';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import { AIMS } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import Ripples from '../../parts/glyphs/Ripples.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { LEVEL_NAMES, levelRangeKPa } from '$lib/core/step/levels';
 	import type { Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS } from '$lib/core/step/vocabulary';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { pressingAreaCm2 } from '$lib/core/pressure/area';
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { usefulness } from '$lib/core/goal/useful';
@@ -8,7 +9,7 @@
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { contraOf } from '$lib/core/technique/contra';
 	import type { Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS, BREATHS, CONTACT_AREA_CM2, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS } from '$lib/core/step/vocabulary';
+	import { AIMS, BREATHS, CONTACTS, MOTIONS, MOUTHS, POSTURES, STONE_EDGES, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import Arrow from '../../parts/glyphs/Arrow.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
@@ -36,7 +37,7 @@
 	const most = $derived(Math.max(5, Math.ceil(dose.max / 5) * 5));
 	const level = $derived(technique.pressure);
 	const kPa = $derived(levelRangeKPa(level.default, working));
-	const area = $derived(CONTACT_AREA_CM2[technique.contact]);
+	const area = $derived(pressingAreaCm2(technique, working));
 	const goals = $derived(
 		GOAL_IDS.filter((g) => usefulness(technique, g) > 0).sort((a, b) => usefulness(technique, b) - usefulness(technique, a))
 	);

@@ -3,7 +3,7 @@
 	import { placeOf } from '$lib/core/atlas/places';
 	import { LEVELS } from '$lib/core/step/levels';
 	import { TechniqueSchema, type Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS, type Aim, type Contact, type Motion } from '$lib/core/step/vocabulary';
+	import { AIMS, type Aim, type Contact, type Motion } from '$lib/core/vocabulary/vocabulary';
 	import { FormDraft } from './formDraft.svelte';
 	import Select from '../../parts/controls/Select.svelte';
 	import {

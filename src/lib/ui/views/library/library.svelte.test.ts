@@ -9,7 +9,7 @@ import { SCHOOLS } from '$lib/core/school/schools';
 import { stepsOf } from '$lib/core/sequence/walk';
 import { TEMPLATES } from '$lib/core/template/templates';
 import { techniqueById, TECHNIQUES } from '$lib/core/technique/library';
-import { MOTIONS, type Motion } from '$lib/core/step/vocabulary';
+import { MOTIONS, type Motion } from '$lib/core/vocabulary/vocabulary';
 import { CONTEXT } from '$lib/core/testing';
 import { DEFAULT_WORKING } from '$lib/core/working/working.schema';
 import { motionDrawing } from '../../parts/glyphs/motionGlyph';
@@ -50,7 +50,13 @@ describe('the glyph of a motion follows from its numbers', () => {
 describe('a move seen whole', () => {
 	test('shows ways, ranges, reasons, what to mind, whom it serves and where it is used', () => {
 		const technique = techniqueById('neck-side-down')!;
-		const root = show(TechniqueDetail, { technique, own: false, working: DEFAULT_WORKING, sequences: TEMPLATES, actions });
+		const root = show(TechniqueDetail, {
+			technique,
+			own: false,
+			working: DEFAULT_WORKING,
+			sequences: TEMPLATES,
+			actions
+		});
 		expect(root.querySelector('h2')!.textContent).toBe('Side of the neck down');
 		for (const text of ['Side of the neck', 'level 1', '3–10 ×', 'slides: needs a medium', 'carotid', 'First light'])
 			expect(root.textContent).toContain(text);

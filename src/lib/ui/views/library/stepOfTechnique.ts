@@ -1,7 +1,7 @@
 import { FIGURE, nodePoints, type Point, type View } from '$lib/core/atlas/geometry';
 import { nodeOf, ownSideOf, placeOf, type PlaceRef } from '$lib/core/atlas/places';
 import type { ZoneId } from '$lib/core/atlas/zones';
-import type { Step } from '$lib/core/sequence/sequence.schema';
+import type { Step } from '$lib/core/step/step.schema';
 import { makeStep } from '$lib/core/technique/makeStep';
 import type { Technique } from '$lib/core/technique/technique.schema';
 

@@ -82,5 +82,10 @@ export function markField(techniques: readonly Technique[], width: number): Fiel
 		waters.push({ level, y, height });
 		y += height;
 	}
-	return { chartMarks, waters, height: y + 24, ticks: PACES.map((pace, i) => ({ x: x(pace), label: PACE_LABELS[i]! })) };
+	return {
+		chartMarks,
+		waters,
+		height: y + 24,
+		ticks: PACES.map((pace, i) => ({ x: x(pace), label: PACE_LABELS[i]! }))
+	};
 }

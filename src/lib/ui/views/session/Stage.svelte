@@ -6,7 +6,7 @@
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { MOTIONS } from '$lib/core/step/vocabulary';
+	import { MOTIONS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';

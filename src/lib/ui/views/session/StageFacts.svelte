@@ -1,9 +1,10 @@
 <script lang="ts">
+	import { pressingAreaCm2 } from '$lib/core/pressure/area';
 	import type { Side } from '$lib/core/atlas/places';
 	import { LEVEL_NAMES, levelRangeKPa, scaleGrams } from '$lib/core/step/levels';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import { CONTACT_AREA_CM2, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import { CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import PressureSection from './PressureSection.svelte';
@@ -22,7 +23,7 @@
 	const words = $derived(sideWords(side, then, midline));
 	const level = $derived(peakLevel(step));
 	const kPa = $derived(levelRangeKPa(level, working));
-	const area = $derived(CONTACT_AREA_CM2[step.contact]);
+	const area = $derived(pressingAreaCm2(step, working));
 </script>
 
 <!-- What the hands need to know: side, contact, pressure; readable from two metres. -->

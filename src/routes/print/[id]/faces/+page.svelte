@@ -5,8 +5,9 @@
 	import { clock, doseText, sideText, stepTitle } from '$lib/core/step/describe';
 	import { expand } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel, stepsOf } from '$lib/core/sequence/walk';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/step/vocabulary';
+	import { stepsOf } from '$lib/core/sequence/walk';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
 	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';

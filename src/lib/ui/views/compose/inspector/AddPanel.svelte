@@ -6,7 +6,7 @@
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { School } from '$lib/core/school/school.schema';
 	import type { Technique } from '$lib/core/technique/technique.schema';
-	import { AIMS } from '$lib/core/step/vocabulary';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { Techniques } from '$lib/state/techniques.svelte';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
 	import Arrow from '../../../parts/glyphs/Arrow.svelte';

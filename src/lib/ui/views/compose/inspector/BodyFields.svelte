@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import type { Field } from '$lib/core/technique/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import type { Contact, Motion } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import type { Contact, Motion } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';

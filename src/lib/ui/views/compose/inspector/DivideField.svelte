@@ -2,7 +2,7 @@
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { splitPhase, splitPlaces, splitStep } from '$lib/core/sequence/manyEdits';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { isStationary } from '$lib/core/step/vocabulary';
+	import { isStationary } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import InlineMenu from '../../../parts/controls/InlineMenu.svelte';
 

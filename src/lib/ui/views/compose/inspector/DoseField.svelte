@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { withKind, withRange } from '$lib/core/step/dose';
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
@@ -29,7 +29,11 @@
 		label="Counted in"
 		value={dose.kind}
 		options={DOSE_OPTIONS}
-		onchange={(kind) => set({ dose: withKind(dose, kind, step.paceSeconds) }, `Count in ${kind === 'reps' ? 'repetitions' : kind}`)}
+		onchange={(kind) =>
+			set(
+				{ dose: withKind(dose, kind, step.paceSeconds, draft.context.working.doseBreathSeconds) },
+				`Count in ${kind === 'reps' ? 'repetitions' : kind}`
+			)}
 	/>
 	<span class="flex items-center gap-1 whitespace-nowrap">
 		{#each ['min', 'max'] as const as bound (bound)}

@@ -4,7 +4,7 @@
 	import { coverageOf } from '$lib/core/goal/coverage';
 	import { GOAL_IDS, goalInfo, type GoalId } from '$lib/core/goal/goals';
 	import { setHead } from '$lib/core/sequence/edits';
-	import { AIMS } from '$lib/core/step/vocabulary';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import TipButton from '../../../parts/controls/TipButton.svelte';
@@ -15,7 +15,7 @@
 	}
 	let { draft }: Props = $props();
 	const goals = $derived(draft.sequence.goals);
-	const coverage = $derived(coverageOf(draft.sequence, draft.judgement.events));
+	const coverage = $derived(coverageOf(draft.sequence, draft.judgement.events, draft.context.working));
 	const left = $derived(GOAL_IDS.filter((id) => !goals.some((g) => g.id === id)));
 	const set = (next: typeof goals, label: string) => draft.do(setHead(draft.sequence, { goals: next }, label));
 	const add = (id: GoalId | 'none') => id !== 'none' && set([...goals, { id, weight: 1 }], `Aim at ${goalInfo(id).label.toLowerCase()}`);

@@ -9,9 +9,9 @@
 	import { stepped } from '$lib/core/step/dose';
 	import { removeSteps } from '$lib/core/sequence/edits';
 	import { duplicateSteps, groupSteps, inOrder, mirrorSteps, moveSteps, repeatOnOtherSide, setSteps } from '$lib/core/sequence/manyEdits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
-	import type { Contact } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { peakLevel } from '$lib/core/step/levelsOf';
+	import type { Contact } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Segmented from '../../../parts/controls/Segmented.svelte';
 	import Select from '../../../parts/controls/Select.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { mlFor } from '$lib/core/glide/film';
-	import { amountText, DROP_ML, MEDIA, mediumById } from '$lib/core/medium/media';
+	import { amountText, MEDIA, mediumById } from '$lib/core/medium/media';
 	import { joinEdits, setStep } from '$lib/core/sequence/edits';
 	import { embedMedium } from '$lib/core/sequence/embed';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
@@ -14,7 +14,7 @@
 		step: Step;
 	}
 	let { draft, step }: Props = $props();
-	const wanted = $derived(mlFor(step));
+	const wanted = $derived(mlFor(step, draft.context.working));
 	const medium = $derived(step.medium ?? null);
 	const app = useApp();
 	const own = $derived([...app.own.media, ...draft.sequence.media.filter((m) => !app.own.media.some((o) => o.id === m.id))]);
@@ -25,7 +25,7 @@
 		const along = mine ? embedMedium(draft.sequence, mine) : null;
 		draft.do(along ? joinEdits(label, [change, along]) : change);
 	}
-	const drops = $derived(medium ? Math.round(medium.ml / DROP_ML) : 0);
+	const drops = $derived(medium ? Math.round(medium.ml / draft.context.working.dropMl) : 0);
 </script>
 
 <div class="flex flex-wrap items-center gap-1.5 text-xs">
@@ -46,10 +46,10 @@
 			value={drops}
 			min={1}
 			max={400}
-			onchange={(n) => set({ ...medium, ml: Math.round(n * DROP_ML * 100) / 100 }, `Take ${n} drops`)}
+			onchange={(n) => set({ ...medium, ml: Math.round(n * draft.context.working.dropMl * 100) / 100 }, `Take ${n} drops`)}
 		/>
 		<span class="text-ink2"
-			>{amountText(wanted)} for a full film{known(medium.id).allergens.length
+			>{amountText(wanted, draft.context.working)} for a full film{known(medium.id).allergens.length
 				? ` · ${known(medium.id).allergens.join(', ').replaceAll('-', ' ')}`
 				: ''}</span
 		>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import { useTechniques } from '$lib/state/techniques.svelte';
 
 	interface Props {

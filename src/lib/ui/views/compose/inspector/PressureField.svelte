@@ -3,9 +3,9 @@
 	import { capAt } from '$lib/core/pressure/caps';
 	import type { Level } from '$lib/core/step/levels';
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
-	import { levelsOf, peakLevel } from '$lib/core/sequence/walk';
-	import { CONTACT_AREA_CM2 } from '$lib/core/step/vocabulary';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { levelsOf, peakLevel } from '$lib/core/step/levelsOf';
+	import { pressingAreaCm2 } from '$lib/core/pressure/area';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import { LEVEL_OPTIONS } from '../../../parts/steps/options';
@@ -33,7 +33,7 @@
 <PressureKeys
 	level={peakLevel(step)}
 	cap={cap?.level ?? null}
-	areaCm2={CONTACT_AREA_CM2[step.contact]}
+	areaCm2={pressingAreaCm2(step, draft.context.working)}
 	working={draft.context.working}
 	onchange={(l) => draft.do(setLevel(sequence, step, l))}
 />

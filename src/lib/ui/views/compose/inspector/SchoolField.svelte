@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { DRAIN_POLICIES, policyLinkSeconds } from '$lib/core/links/drainPolicy';
+	import { policyLinkSeconds } from '$lib/core/links/drainPolicy';
+	import { DRAIN_POLICIES } from '$lib/core/school/policies';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import { clock } from '$lib/core/step/describe';
 	import { setHead } from '$lib/core/sequence/edits';

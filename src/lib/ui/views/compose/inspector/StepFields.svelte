@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import { fieldsFor, type Field } from '$lib/core/technique/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import BodyFields from './BodyFields.svelte';

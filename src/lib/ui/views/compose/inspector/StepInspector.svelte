@@ -6,9 +6,9 @@
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { duplicateStep, removeSteps, setPlaces, setStep } from '$lib/core/sequence/edits';
 	import { repeatOnOtherSide } from '$lib/core/sequence/manyEdits';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { AIMS } from '$lib/core/step/vocabulary';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { TideState } from '$lib/state/tide.svelte';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';

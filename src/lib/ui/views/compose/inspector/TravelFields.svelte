@@ -2,7 +2,7 @@
 	import { labelOf, placeOf, whereOf, type PlaceRef } from '$lib/core/atlas/places';
 	import { setStep } from '$lib/core/sequence/edits';
 	import { linkRoute } from '$lib/core/atlas/route';
-	import type { Step } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import { PLACE_IDS } from '$lib/core/atlas/places';
 	import type { Field } from '$lib/core/technique/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';

@@ -3,7 +3,8 @@
 	import type { Edit } from '$lib/core/sequence/edits';
 	import { setBlockSteps } from '$lib/core/sequence/manyEdits';
 	import type { Severity } from '$lib/core/school/school.schema';
-	import type { Block, Phase, Step } from '$lib/core/sequence/sequence.schema';
+	import type { Block, Phase } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
 	import { LONG_STEPS, type SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { dropZone, loadDragging, type DropItem } from './dropZone.svelte';
 	import PhaseHead from './PhaseHead.svelte';

@@ -3,11 +3,12 @@
 	import type { Level } from '$lib/core/step/levels';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
-	import { peakLevel } from '$lib/core/sequence/walk';
+	import { peakLevel } from '$lib/core/step/levelsOf';
 	import type { Edit } from '$lib/core/sequence/edits';
 	import { setStep } from '$lib/core/sequence/edits';
-	import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
-	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/step/vocabulary';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/vocabulary/vocabulary';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../../parts/glyphs/Footprint.svelte';
 	import LinkGlyph from '../../../parts/glyphs/LinkGlyph.svelte';

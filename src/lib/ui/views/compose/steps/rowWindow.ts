@@ -1,4 +1,5 @@
-import type { Block, Phase, Sequence, Step } from '$lib/core/sequence/sequence.schema';
+import type { Block, Phase, Sequence } from '$lib/core/sequence/sequence.schema';
+import type { Step } from '$lib/core/step/step.schema';
 
 /** Heights of the lines of the list, px. */
 export const ROW_PX = { phase: 27, block: 17, step: 25 } as const;

@@ -2,8 +2,9 @@ import type { Level } from '$lib/core/step/levels';
 import type { Edit } from '$lib/core/sequence/edits';
 import { withTarget } from '$lib/core/step/dose';
 import { setStep } from '$lib/core/sequence/edits';
-import type { Sequence, Step } from '$lib/core/sequence/sequence.schema';
-import type { Contact, ToolId } from '$lib/core/step/vocabulary';
+import type { Sequence } from '$lib/core/sequence/sequence.schema';
+import type { Step } from '$lib/core/step/step.schema';
+import type { Contact, ToolId } from '$lib/core/vocabulary/vocabulary';
 
 /** One level for the whole step. */
 export const setLevel = (sequence: Sequence, step: Step, level: Level): Edit =>

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { applyEdit } from '$lib/core/sequence/edits';
 import { stepsOf } from '$lib/core/sequence/walk';
 import { sequenceOf, step } from '$lib/core/testing';
-import { CONTACTS, MOTIONS, TOOLS, AIMS } from '$lib/core/step/vocabulary';
+import { CONTACTS, MOTIONS, TOOLS, AIMS } from '$lib/core/vocabulary/vocabulary';
 import { AIM_GLYPHS, AIM_TONE } from '../../../parts/glyphs/aimGlyphs';
 import { CONTACT_PRINTS, TOOL_PRINTS } from '../../../parts/glyphs/footprints';
 import { HAND_OPTIONS, LEVEL_OPTIONS, MOTION_OPTIONS } from '../../../parts/steps/options';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
-	import type { Aim } from '$lib/core/step/vocabulary';
+	import type { Aim } from '$lib/core/vocabulary/vocabulary';
 	import type { PlaceId } from '$lib/core/atlas/places';
 	import { troubleText } from '$lib/core/notation/parse';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';

@@ -1,7 +1,7 @@
 import { HighlightStyle, StreamLanguage, syntaxHighlighting, type StreamParser } from '@codemirror/language';
 import { tags } from '@lezer/highlight';
 import { HEAD_LINES } from '$lib/core/notation/headLines';
-import { AIMS } from '$lib/core/step/vocabulary';
+import { AIMS } from '$lib/core/vocabulary/vocabulary';
 import { AIM_TONE } from '../../../parts/glyphs/aimGlyphs';
 
 interface State {

@@ -1,5 +1,5 @@
 import { expand } from '$lib/core/sequence/expand';
-import type { Step } from '$lib/core/sequence/sequence.schema';
+import type { Step } from '$lib/core/step/step.schema';
 import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 
 /** Seconds that a step would take by itself. */

@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import { isMidlinePlace } from '../atlas/midline';
+import { ownSideOf } from '../atlas/places';
+import { POINT_CODES } from '../point/codes';
+import {
+	DoseSchema,
+	IdSchema,
+	MAX_PLACES,
+	PlaceRefSchema,
+	StationsSchema,
+	SupportSchema,
+	TextSchema,
+	ToolSchema,
+	UntilSchema
+} from './common.schema';
+import { LevelSchema } from './levels';
+import { aimRow, AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES, toolRow } from '../vocabulary/vocabulary';
+
+export const SideIdSchema = z.enum(['left', 'right']);
+
+/** `{each, first}`: one side, then the other. `{alternate, first}`: repetition by repetition. */
+export const StepSideSchema = z.union([
+	z.enum(['both', 'midline', 'left', 'right']),
+	z.strictObject({ each: z.literal(true), first: SideIdSchema }),
+	z.strictObject({ alternate: z.literal(true), first: SideIdSchema })
+]);
+export type StepSide = z.infer<typeof StepSideSchema>;
+
+export const EndSchema = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.enum(['none', 'wiggle', 'lift', 'press']) }),
+	z.strictObject({
+		kind: z.literal('link'),
+		places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES),
+		pumps: z.int().min(0).max(100),
+		by: z.enum(['hand', 'policy'])
+	})
+]);
+export type End = z.infer<typeof EndSchema>;
+
+/** A step holds everything needed to time, judge, draw and perform it; `techniqueId` only records its origin. */
+const StepFieldsSchema = z.strictObject({
+	id: IdSchema,
+	techniqueId: IdSchema.optional(),
+	aim: z.enum(idsOf(AIMS)),
+	/** What is cleansed, where the aim is cleanse. */
+	target: z.enum(['skin', 'hands', 'tool']).optional(),
+	places: z.array(PlaceRefSchema).max(MAX_PLACES),
+	contact: z.enum(idsOf(CONTACTS)),
+	tool: ToolSchema.optional(),
+	motion: z.enum(idsOf(MOTIONS)),
+	/** One level for the whole step, or `levels` for each place; never both. */
+	pressure: LevelSchema.optional(),
+	levels: z.array(LevelSchema).max(MAX_PLACES).optional(),
+	dose: DoseSchema,
+	paceSeconds: z.number().min(0.1).max(120),
+	/** Absent in a block that is done on one side and then the other. */
+	side: StepSideSchema.optional(),
+	stations: StationsSchema.optional(),
+	lanes: z.int().min(1).max(12).default(1),
+	reverse: z.boolean().default(false),
+	until: UntilSchema.optional(),
+	end: EndSchema.default({ kind: 'none' }),
+	support: SupportSchema.optional(),
+	posture: z.enum(idsOf(POSTURES)).default('neutral'),
+	mouth: z.enum(idsOf(MOUTHS)).default('closed'),
+	eyes: z.enum(['closed', 'open']).default('closed'),
+	breath: z.enum(idsOf(BREATHS)).default('free'),
+	by: z.enum(['practitioner', 'client']).default('practitioner'),
+	medium: z.strictObject({ id: IdSchema, ml: z.number().min(0).max(50) }).optional(),
+	/** Standard code of the pressure point that is held. */
+	point: z.enum(POINT_CODES).optional(),
+	/** The step of a skincare routine that this move replaces. */
+	replaces: z.string().max(200).optional(),
+	tape: z
+		.strictObject({
+			lengthMm: z.number().min(5).max(400),
+			widthMm: z.number().min(2).max(100),
+			wearHours: z.number().min(0).max(24)
+		})
+		.optional(),
+	/** May be dropped to save time. */
+	optional: z.boolean().default(false),
+	/** Why only one side is worked. */
+	reason: TextSchema.optional(),
+	note: TextSchema.default(''),
+	why: TextSchema.default('')
+});
+export type Step = z.infer<typeof StepFieldsSchema>;
+export type Dose = Step['dose'];
+
+/** What a JSON Schema cannot say about one step; listed in docs/formats.md. */
+function checkStep(step: Step, ctx: z.core.$RefinementCtx<Step>): void {
+	const problem = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+	const { dose } = step;
+	if (!(dose.min <= dose.target && dose.target <= dose.max))
+		problem(['dose'], `min ≤ target ≤ max is needed: ${dose.min}, ${dose.target}, ${dose.max}`);
+	if ((step.pressure === undefined) === (step.levels === undefined))
+		problem(['pressure'], 'either one pressure or a level for each place is needed, not both');
+	if (step.levels && step.levels.length !== step.places.length)
+		problem(['levels'], `one level for each of the ${step.places.length} places is needed: ${step.levels.length}`);
+	if (!step.places.length && aimRow(step.aim).needsPlace)
+		problem(['places'], `at least one place is needed for the aim ${step.aim}`);
+	if ((step.contact === 'tool') !== (step.tool !== undefined && !toolRow(step.tool.id).worn))
+		problem(['tool'], 'a tool is needed with the contact tool, and only with it (gloves aside)');
+	if (step.tool?.edge && !toolRow(step.tool.id).edged)
+		problem(['tool', 'edge'], `only a stone plate has edges: ${step.tool.id}`);
+	if (step.target && step.aim !== 'cleanse') problem(['target'], 'a target belongs to the aim cleanse only');
+	if (step.side === 'midline' && !step.places.every((p) => ownSideOf(p) !== null || isMidlinePlace(p)))
+		problem(['side'], 'midline is possible only on places that reach the midline');
+	step.stations?.places.forEach((station, i) => {
+		if (!step.places.includes(station))
+			problem(['stations', 'places', i], `a station must lie on the path: ${station}`);
+	});
+}
+
+export const StepSchema = StepFieldsSchema.superRefine(checkStep);

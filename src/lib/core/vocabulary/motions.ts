@@ -1,0 +1,78 @@
+import type { OptionalField } from './fields';
+import type { Labelled } from './rows';
+
+/** How a hand moves, and all that is known of such a move. A new motion is a row here and a glyph. */
+export interface MotionRow extends Labelled {
+	/** It stays where it is: over several places, a dose in time counts for each place. */
+	readonly stays: boolean;
+	/** On a node group it presses it: pump, hold, circle. */
+	readonly pressesNode: boolean;
+	/** It opens a node group. */
+	readonly opens: boolean;
+	/** It goes round and to and fro on its place, so that it can be done the other way round. */
+	readonly circles: boolean;
+	/** It rests: its swell is flat-topped. */
+	readonly holds: boolean;
+	/** It wants bare skin: a film lets the fold slip out of the fingers. */
+	readonly wantsBareSkin: boolean;
+	/** One side takes both hands. */
+	readonly bothHands: boolean;
+	/** It may bruise skin that bruises easily, however lightly it is done. */
+	readonly bruises: boolean;
+	/** Its stroke has no head: the line itself shows where it goes. */
+	readonly headless: boolean;
+	/** What the flow model makes of it; null where it knows nothing like it. */
+	readonly flow: 'stroke' | 'pump' | 'hold' | 'rub' | 'tap' | null;
+	/** Parts of a step that are usually told with it. */
+	readonly asks: readonly OptionalField[];
+}
+
+const NOTHING = {
+	stays: false,
+	pressesNode: false,
+	opens: false,
+	circles: false,
+	holds: false,
+	wantsBareSkin: false,
+	bothHands: false,
+	bruises: false,
+	headless: false,
+	flow: 'stroke',
+	asks: []
+} as const;
+const slides = (label: string, known: Partial<MotionRow> = {}): MotionRow => ({ ...NOTHING, label, ...known });
+const stays = (label: string, flow: MotionRow['flow'], known: Partial<MotionRow> = {}): MotionRow => ({
+	...NOTHING,
+	label,
+	stays: true,
+	flow,
+	...known
+});
+
+export const MOTION_ROWS = {
+	'press-hold': stays('Press and hold', 'hold', { pressesNode: true, holds: true }),
+	pump: stays('Pump', 'pump', { pressesNode: true, opens: true }),
+	stroke: slides('Stroke, let go'),
+	sweep: slides('Sweep'),
+	'squeeze-stroke': slides('Squeeze-stroke'),
+	'hand-over-hand': slides('Hand over hand', { bothHands: true, asks: ['support'] }),
+	'lift-hold': stays('Lift and hold', 'hold', { holds: true }),
+	flick: slides('Flick'),
+	zigzag: slides('Zigzag', { headless: true }),
+	wiggle: stays('Wiggle', 'rub', { circles: true }),
+	'c-stroke': slides('C-stroke'),
+	fan: slides('Fan'),
+	'figure-eight': slides('Figure of eight'),
+	'pinned-circle': stays('Pinned circle', 'rub', { pressesNode: true, circles: true, asks: ['reverse'] }),
+	vibrate: stays('Vibrate', 'rub', { circles: true }),
+	knead: stays('Knead', 'rub', { circles: true }),
+	'pinch-roll': stays('Pinch and roll', 'rub', { wantsBareSkin: true, bruises: true }),
+	'skin-lift': stays('Lift the skin', 'hold', { wantsBareSkin: true, bruises: true }),
+	'opposed-stretch': stays('Opposed stretch', 'hold', { bothHands: true, asks: ['support'] }),
+	tap: stays('Tap', 'tap'),
+	scoop: slides('Scoop'),
+	scrape: slides('Scrape', { bruises: true }),
+	resisted: stays('Resisted', null),
+	none: stays('No movement', 'hold', { holds: true })
+} as const satisfies Record<string, MotionRow>;
+export type Motion = keyof typeof MOTION_ROWS;

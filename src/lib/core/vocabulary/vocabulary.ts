@@ -1,0 +1,51 @@
+import { AIM_ROWS, type Aim, type AimRow } from './aims';
+import { CONTACT_ROWS, type Contact, type ContactRow } from './contacts';
+import { MOTION_ROWS, type Motion, type MotionRow } from './motions';
+import { labelsOf } from './rows';
+import { EDGE_ROWS, TOOL_ROWS, type StoneEdge, type ToolId, type ToolRow } from './tools';
+
+/** The fixed vocabulary of a step. Ids are the same in code, files, server and DOM; what a word means is asked of its row. */
+export type { Aim, Contact, Motion, StoneEdge, ToolId };
+export { idsOf } from './rows';
+
+export const AIMS = labelsOf(AIM_ROWS);
+export const MOTIONS = labelsOf(MOTION_ROWS);
+export const CONTACTS = labelsOf(CONTACT_ROWS);
+export const TOOLS = labelsOf(TOOL_ROWS);
+export const STONE_EDGES = labelsOf(EDGE_ROWS);
+
+export const aimRow = (aim: Aim): AimRow => AIM_ROWS[aim];
+export const motionRow = (motion: Motion): MotionRow => MOTION_ROWS[motion];
+export const contactRow = (contact: Contact): ContactRow => CONTACT_ROWS[contact];
+export const toolRow = (tool: ToolId): ToolRow => TOOL_ROWS[tool];
+
+/** Motions that stay where they are: over several places, a dose in time counts for each place. */
+export const isStationary = (motion: Motion): boolean => MOTION_ROWS[motion].stays;
+/** Moves that stay on a node group and press it: pump, hold, circle. */
+export const staysOnNode = (motion: Motion): boolean => MOTION_ROWS[motion].pressesNode;
+
+export const POSTURES = {
+	neutral: 'Head neutral',
+	tilted: 'Head tilted',
+	turned: 'Head turned',
+	'chin-up': 'Chin up',
+	forward: 'Head forward',
+	leaning: 'Leaning in'
+} as const;
+export const MOUTHS = {
+	closed: 'Mouth closed',
+	parted: 'Lips parted',
+	'lips-over-teeth': 'Lips over the teeth',
+	o: 'Mouth as an O',
+	puffed: 'Cheeks puffed',
+	'jaw-forward': 'Jaw forward',
+	'tongue-up': 'Tongue to the palate'
+} as const;
+export const BREATHS = {
+	free: 'Breath free',
+	'out-while-pressing': 'Out while pressing',
+	'in-before': 'In before',
+	'off-in-on-out': 'Hands off on the in-breath',
+	'one-a-station': 'One breath a station'
+} as const;
+export const UNTIL_SIGNS = { warm: 'warm', softer: 'softer', pink: 'pink', numb: 'numb' } as const;
