@@ -24,7 +24,7 @@ const allowed = {
 	demo: ['core', 'formats', 'demo'],
 	store: ['core', 'formats', 'demo', 'store'],
 	server: ['core', 'formats', 'server'],
-	workers: ['core', 'workers'],
+	workers: ['core', 'formats', 'store', 'workers'],
 	state: ['core', 'formats', 'store', 'workers', 'state'],
 	ui: ['core', 'formats', 'state', 'ui'],
 	api: ['core', 'formats', 'server'],

@@ -5,7 +5,7 @@
 	import { env } from '$env/dynamic/public';
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
-	import { makeDemoOnce, openRepository } from '$lib/store/openStore';
+	import { makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
 	import TroubleBar from '$lib/ui/parts/shell/TroubleBar.svelte';
 
@@ -17,7 +17,12 @@
 	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
 
 	onMount(() => {
-		void app.run(async () => demo && (await makeDemoOnce(app.repo))).then(() => (ready = true));
+		void app
+			.run(async () => {
+				if (demo) await makeDemoOnce(app.repo);
+				await takeOverStages(app.repo);
+			})
+			.then(() => (ready = true));
 		void app.lookWhetherPersisted();
 		return app.follow();
 	});

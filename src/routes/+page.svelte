@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { judge } from '$lib/core/rules/judge';
 	import { clock } from '$lib/core/step/describe';
-	import { zoneChanges } from '$lib/core/measure/look';
 	import { ZONES } from '$lib/core/atlas/zones';
-	import type { Session } from '$lib/core/measure/records.schema';
+	import type { Session } from '$lib/core/records/session';
+	import { changesOf } from '$lib/core/assess/change';
+	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
+	import { ago, longDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
@@ -13,27 +15,35 @@
 
 	const app = useApp();
 	const WEEK_MS = 7 * 86_400_000;
-	const clients = liveRows(
-		() => null,
-		() => app.repo.clients(),
-		[]
-	);
+	/** The shore shows two weeks. */
+	const SHORE_MS = 2 * WEEK_MS;
+	const now = new Date();
+	const since = new Date(now.getTime() - SHORE_MS).toISOString();
 	const sequences = liveRows(
 		() => null,
 		() => app.repo.sequences(),
 		[]
 	);
-	const sessions = liveRows(
+	const recent = liveRows(
 		() => null,
-		() => app.repo.allSessions(),
+		() => app.repo.sessionsSince(since),
 		[]
 	);
-	const now = new Date();
-	const client = $derived(clients.current.find((c) => c.id === app.settings?.currentClientId) ?? clients.current[0] ?? null);
-	const byTime = $derived([...sessions.current].sort((a, b) => b.startedAt.localeCompare(a.startedAt)));
-	const last = $derived(byTime.find((s) => s.clientId === client?.id) ?? null);
-	const open = $derived(byTime.filter((s) => s.sequence && !s.endedAt));
-	const week = $derived(byTime.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
+	const lasts = liveRows(
+		() => null,
+		() => app.repo.lastSessions(),
+		new Map<string, Session>()
+	);
+	const opened = liveRows(
+		() => null,
+		() => app.repo.openSessions(),
+		[]
+	);
+	const clients = $derived(app.current.all);
+	const client = $derived(app.current.orFirst);
+	const last = $derived(lasts.current.get(client?.id ?? '') ?? null);
+	const open = $derived(opened.current);
+	const week = $derived(recent.current.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
 	const next = $derived(sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ?? sequences.current[0]?.sequence ?? null);
 	const judged = $derived(next ? judge(next, app.context) : null);
 	const shelf = $derived(
@@ -42,30 +52,17 @@
 			.slice(0, 4)
 			.map((s) => ({ sequence: s.sequence, ...judge(s.sequence, app.context) }))
 	);
-	const others = $derived(
-		clients.current.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: byTime.find((s) => s.clientId === c.id) ?? null }))
-	);
-	const name = (id: string) => clients.current.find((c) => c.id === id)?.name ?? 'somebody';
-	const when = (iso: string) => {
-		const days = Math.round((new Date(now.toDateString()).getTime() - new Date(new Date(iso).toDateString()).getTime()) / 86_400_000);
-		return days <= 0
-			? 'today'
-			: days === 1
-				? 'yesterday'
-				: days < 14
-					? `${days} days ago`
-					: new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short' });
-	};
-	const highest = (s: Session) =>
-		zoneChanges(s.before, s.after, 'puffiness', app.context.working).sort((a, b) => (b.before ?? 0) - (a.before ?? 0))[0];
+	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
+	const name = (id: string) => app.current.byId(id)?.name ?? 'somebody';
+	const when = (iso: string) => ago(iso, now);
 	const words = (s: Session) => {
-		const top = highest(s);
-		return top
-			? `${ZONES[top.zone].label.toLowerCase()}, ${top.side}: ${top.before ?? '–'}${top.after === null ? '' : ` to ${top.after}`}`
+		const [top] = changesOf(HEADLINE_GRADE, s.before, s.after, app.working).sort((a, b) => (b.before ?? 0) - (a.before ?? 0));
+		return top?.place
+			? `${ZONES[top.place].label.toLowerCase()}, ${top.side}: ${top.before ?? '–'}${top.after === null ? '' : ` to ${top.after}`}`
 			: 'not graded';
 	};
 	let width = $state(420);
-	const empty = $derived(clients.loaded && sequences.loaded && !clients.current.length && !sequences.current.length);
+	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
 </script>
 
 <svelte:head><title>Today · Soft Tide</title></svelte:head>
@@ -73,7 +70,7 @@
 	<div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6" bind:clientWidth={width}>
 		<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-3 pb-2">
 			<h1 class="text-xl leading-7 font-[520]">
-				{now.toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long' })}
+				{longDay(now)}
 			</h1>
 			<p class="text-ink2">
 				{empty ? 'A first day.' : `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
@@ -82,7 +79,7 @@
 		{#if empty}
 			<WelcomeSteps />
 		{:else}
-			<KeepBar worth={!app.demo && clients.current.length + sequences.current.length > 0} />
+			<KeepBar worth={!app.demo && clients.length + sequences.current.length > 0} />
 			{#each open as s (s.id)}
 				<p class="border-flag bg-sheet mb-3 flex items-center gap-3 rounded-lg border px-3 py-2">
 					<span class="flex-1"><b>{name(s.clientId)}</b> was interrupted, {when(s.startedAt)}: {s.sequence?.title}.</span><a
@@ -134,7 +131,7 @@
 										>{/if}</span
 								>
 							</div>
-							<button type="button" class="btn" onclick={() => app.save({ currentClientId: c.id })}>Up next</button>
+							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Up next</button>
 							<a class="btn" href="/progress?client={c.id}">Progress</a>
 						</li>
 					{/each}
@@ -165,5 +162,5 @@
 			{/if}
 		{/if}
 	</div>
-	<Shore sessions={byTime.slice(0, 24)} {name} {now} />
+	<Shore sessions={recent.current.slice(0, 24)} {name} {now} />
 </div>

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { ZONES } from './atlas/zones';
 import { PLACE_IDS, type PlaceId, type PlaceRef } from './atlas/places';
 import type { Level } from './step/levels';
 import { schoolById, SCHOOLS } from './school/schools';
@@ -13,7 +12,7 @@ import { techniqueById, TECHNIQUES } from './technique/library';
 import { DEFAULT_WORKING } from './working/working.schema';
 
 /** Helpers for tests only: a context, short ways to write steps, and random valid sequences. */
-export const CONTEXT: ExpandContext = { atlas: ZONES, working: DEFAULT_WORKING };
+export const CONTEXT: ExpandContext = { working: DEFAULT_WORKING };
 export const NOW = '2026-03-01T08:00:00.000Z';
 
 /** A plain light stroke or spot, to be varied. */

@@ -1,13 +1,16 @@
-import type { Side } from '../core/atlas/places';
-import { ZONES, type ZoneId } from '../core/atlas/zones';
-import { DISTANCE_IDS, type DistanceId } from '../core/measure/distances';
-import type { Client, Look, Session } from '../core/measure/records.schema';
+import { SIDES } from '../core/atlas/places';
+import { type ZoneId } from '../core/atlas/zones';
+import type { Assessment } from '../core/assess/assessment.schema';
+import { ENTERED_MEASURED_IDS, HEADLINE_GRADE, measuredRow } from '../core/assess/registry';
+import type { Client } from '../core/records/client';
+import { recordOf } from '../core/records/sequenceRecord';
+import type { Session } from '../core/records/session';
+import { refTo, snapshotOf, type Snapshot } from '../core/records/snapshot';
+import type { Rows } from '../formats/backup/backupSchema';
 import { doneCounts } from '../core/perform/position';
 import { expand } from '../core/sequence/expand';
 import { EMPTY_HISTORY } from '../core/sequence/history';
-import type { Sequence } from '../core/sequence/sequence.schema';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
-import type { Backup } from '../formats/backupFile';
 import { seededRandom } from '../core/random';
 import { normal } from './random';
 import { demoSequences } from './sequences';
@@ -102,6 +105,8 @@ const PEOPLE: readonly Person[] = [
 	}
 ];
 
+/** What the tape takes on each side. */
+const DISTANCES = ENTERED_MEASURED_IDS.filter((id) => measuredRow(id).sides);
 const WEEKS = 8;
 const DAY_MS = 86_400_000;
 const grade = (x: number) => Math.min(4, Math.max(0, Math.round(x))) as 0 | 1 | 2 | 3 | 4;
@@ -118,31 +123,30 @@ interface Moment {
 	readonly dropMm: number;
 }
 
-function lookOf(person: Person, takenAt: Date, m: Moment, random: () => number): Look {
-	const sides: Side[] = ['left', 'right'];
+function assessmentOf(person: Person, takenAt: Date, m: Moment, random: () => number): Assessment {
 	const grades = Object.entries(person.zones).flatMap(([zone, [start, end]]) =>
-		sides.map((side) => ({
-			kind: 'puffiness' as const,
-			zone: zone as ZoneId,
+		SIDES.map((side) => ({
+			observation: HEADLINE_GRADE,
+			place: zone as ZoneId,
 			side,
-			grade: grade(
+			value: grade(
 				normal(random, start + (end - start) * m.share + m.day - m.dropGrades + (side === 'left' ? 0.25 : -0.1), 0.28)
 			)
 		}))
 	);
-	const distances = DISTANCE_IDS.flatMap((id: DistanceId, i) =>
-		sides.map((side) => {
+	const distances = DISTANCES.flatMap((observation, i) =>
+		SIDES.map((side) => {
 			const lasting = person.lastingMm * m.share * (side === 'left' ? 1 : 0.6);
 			const true_ = person.mm[i]! + (side === 'left' ? 1 : 0) + 0.7 * m.day - lasting - m.dropMm;
-			return { id, side, mm: half(normal(random, true_, DEFAULT_WORKING.distanceErrorMm * 0.7)) };
+			return { observation, side, value: half(normal(random, true_, DEFAULT_WORKING.distanceErrorMm * 0.7)) };
 		})
 	);
-	return { takenAt: takenAt.toISOString(), grades, distances };
+	return { takenAt: takenAt.toISOString(), entries: [...grades, ...distances] };
 }
 
 function sessionOf(
 	person: Person,
-	sequence: Sequence,
+	snapshot: Snapshot,
 	start: Date,
 	share: number,
 	n: number,
@@ -152,7 +156,8 @@ function sessionOf(
 	const usual = normal(random, 0, 0.35);
 	// Whoever comes today comes from a long night: there is something to see.
 	const day = share === 1 ? LONG_NIGHT : usual;
-	const events = expand(sequence, { atlas: ZONES, working: DEFAULT_WORKING });
+	const { sequence } = snapshot;
+	const events = expand(sequence, { working: DEFAULT_WORKING });
 	const plannedSeconds = events.at(-1)?.endSeconds ?? 0;
 	const cut = random() < 0.15 ? plannedSeconds * (0.55 + 0.2 * random()) : plannedSeconds;
 	const halted = random() < 0.25 ? Math.round(20 + 50 * random()) : 0;
@@ -168,10 +173,13 @@ function sessionOf(
 		startedAt: start.toISOString(),
 		endedAt: end.toISOString(),
 		zoneOffsetMinutes: offset,
-		sequence,
-		before: lookOf(person, start, moment, random),
-		after: lookOf(person, end, drop, random),
-		context: { sleep: day > 0.3 ? 'under-5' : '5-to-7', salt: day > 0.2 ? 'much' : 'usual', also: [] },
+		sequence: refTo(snapshot),
+		before: assessmentOf(person, start, moment, random),
+		after: assessmentOf(person, end, drop, random),
+		context: [
+			{ observation: 'sleep', value: day > 0.3 ? 'under-5' : '5-to-7' },
+			{ observation: 'salt', value: day > 0.2 ? 'much' : 'usual' }
+		],
 		done: doneCounts(events, [{ from: 0, to: cut }]),
 		workedSeconds: Math.round(cut),
 		haltedSeconds: halted,
@@ -184,12 +192,13 @@ function sessionOf(
  * The demo practice: four clients, six sequences, eight weeks of sessions that end on the given day.
  * @param now the day on which it is made; its zone offset gives the hours on the wall
  */
-export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' | 'caution'> {
+export function makeDemo(now: Date): Pick<Rows, 'client' | 'sequence' | 'snapshot' | 'session'> {
 	const random = seededRandom(20260301);
-	const offset = -now.getTimezoneOffset();
+	const offset = 0 - now.getTimezoneOffset();
 	const today = Math.floor((now.getTime() + offset * 60_000) / DAY_MS) * DAY_MS - offset * 60_000;
 	const begin = new Date(today - WEEKS * 7 * DAY_MS).toISOString();
 	const sequences = demoSequences(begin);
+	const snapshots = sequences.map(snapshotOf);
 	const clients: Client[] = PEOPLE.map(({ id, name, note, cautions }) => ({
 		id,
 		revision: 1,
@@ -200,7 +209,7 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 		archived: false
 	}));
 	const sessions = PEOPLE.flatMap((person, p) => {
-		const sequence = sequences.find((s) => s.id === person.sequence)!;
+		const snapshot = snapshots.find((s) => s.sequence.id === person.sequence)!;
 		// The first client was here today, the others on days before.
 		const lastDay = [0, 2, 1, 4][p]!;
 		const days: number[] = [];
@@ -210,19 +219,15 @@ export function makeDemo(now: Date): Omit<Backup, 'format' | 'version' | 'core' 
 			const usual = today - daysAgo * DAY_MS + minutes * 60_000;
 			// Today's session is over by now, however early the demo is made.
 			const start = new Date(daysAgo ? usual : Math.max(today, Math.min(usual, now.getTime() - 25 * 60_000)));
-			return sessionOf(person, sequence, start, 1 - daysAgo / (WEEKS * 7), n + 1, random, offset);
+			return sessionOf(person, snapshot, start, 1 - daysAgo / (WEEKS * 7), n + 1, random, offset);
 		});
 	});
+	const past = sessions.filter((s) => Date.parse(s.startedAt) <= now.getTime());
+	const performed = new Set(past.map((s) => s.sequence!.snapshot));
 	return {
-		exportedAt: now.toISOString(),
-		clients,
-		sequences: sequences.map((sequence) => ({ sequence, history: EMPTY_HISTORY, archived: false })),
-		kept: [],
-		comparisons: [],
-		techniques: [],
-		schools: [],
-		media: [],
-		sessions: sessions.filter((s) => Date.parse(s.startedAt) <= now.getTime()),
-		settings: null
+		client: clients,
+		sequence: sequences.map((sequence) => recordOf(sequence, EMPTY_HISTORY)),
+		snapshot: snapshots.filter((s) => performed.has(s.id)),
+		session: past
 	};
 }

@@ -4,12 +4,6 @@ import { refuse, type Parsed } from './problem';
 export const MAX_SEQUENCE_BYTES = 4 * 1024 * 1024;
 export const MAX_BACKUP_BYTES = 256 * 1024 * 1024;
 
-export type Migration = {
-	readonly name: string;
-	readonly from: number;
-	migrate(raw: Record<string, unknown>): Record<string, unknown>;
-};
-
 const isObject = (raw: unknown): raw is Record<string, unknown> =>
 	typeof raw === 'object' && raw !== null && !Array.isArray(raw);
 
@@ -27,24 +21,19 @@ export function readJson(text: string): Parsed<Record<string, unknown>> {
 }
 
 /**
- * Checks format and version, and brings an older file up to date by named migrations in order.
- * A newer version is refused: this program cannot know what it means.
+ * The version of a file of a format. A newer one is refused: this program cannot know what it means.
+ * @param version the newest version that is read
  */
-export function upToDate(
-	raw: Record<string, unknown>,
-	format: string,
-	version: number,
-	migrations: readonly Migration[]
-): Parsed<Record<string, unknown>> {
+export function versionOf(raw: Record<string, unknown>, format: string, version: number): Parsed<number> {
 	if (raw.format !== format)
 		return refuse(
-			`The file is of the format ${JSON.stringify(raw.format ?? null)}, not ${format}.`,
+			`The file is of the format ${shortened(raw.format)}, not ${format}.`,
 			'Choose a file of the right format.',
 			'format'
 		);
 	if (typeof raw.version !== 'number' || !Number.isInteger(raw.version) || raw.version < 1)
 		return refuse(
-			`The version is no whole number from 1 on: ${JSON.stringify(raw.version ?? null)}.`,
+			`The version is no whole number from 1 on: ${shortened(raw.version)}.`,
 			'Export the file again.',
 			'version'
 		);
@@ -54,11 +43,8 @@ export function upToDate(
 			'Open it with a newer Soft Tide. Nothing here has been changed.',
 			'version'
 		);
-	let value = raw;
-	for (let v = raw.version; v < version; v++) {
-		const step = migrations.find((m) => m.from === v);
-		if (!step) return refuse(`No way leads from version ${v} to ${v + 1}.`, 'Export the file again.', 'version');
-		value = { ...step.migrate(value), version: v + 1 };
-	}
-	return { ok: true, value };
+	return { ok: true, value: raw.version };
 }
+
+/** A value as it stands in a file, never longer than a line. */
+const shortened = (value: unknown): string => (JSON.stringify(value ?? null) ?? 'null').slice(0, 80);

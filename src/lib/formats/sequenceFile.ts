@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { TextSchema } from '../core/step/common.schema';
 import { MAX_STEPS, SEQUENCE_VERSION, SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { toPresent } from '../core/records/migrations/sequences';
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';
 import { problemsOf, refuse, type Parsed } from './problem';
-import { SEQUENCE_MIGRATIONS } from './migrations';
-import { readJson, upToDate } from './readJson';
+import { readJson, versionOf } from './readJson';
 
 /** A sequence as a file: the sequence itself, what made it, and the caution line. */
 export const SequenceFileSchema = SequenceSchema.safeExtend({
@@ -29,16 +29,17 @@ function tooManySteps(raw: Record<string, unknown>): number {
 
 /** Checks a parsed object as a sequence file; the extra fields of the file are dropped. */
 export function checkSequenceObject(raw: Record<string, unknown>): Parsed<Sequence> {
-	const current = upToDate(raw, 'soft-tide/sequence', SEQUENCE_VERSION, SEQUENCE_MIGRATIONS);
-	if (!current.ok) return current;
-	const steps = tooManySteps(current.value);
+	const version = versionOf(raw, 'soft-tide/sequence', SEQUENCE_VERSION);
+	if (!version.ok) return version;
+	const current = toPresent.sequence(raw) as Record<string, unknown>;
+	const steps = tooManySteps(current);
 	if (steps)
 		return refuse(
 			`The sequence has ${steps} steps; at most ${MAX_STEPS} are allowed.`,
 			'Split it into several sequences.',
 			'phases'
 		);
-	const result = SequenceFileSchema.safeParse(current.value);
+	const result = SequenceFileSchema.safeParse(current);
 	if (!result.success) return { ok: false, problems: problemsOf(result.error) };
 	const { core: _core, caution: _caution, ...sequence } = result.data;
 	return { ok: true, value: sequence };

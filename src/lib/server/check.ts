@@ -1,4 +1,3 @@
-import { ZONES } from '../core/atlas/zones';
 import { checkAnswer, type CheckAnswer } from '../core/rules/answer';
 import { WorkingSchema } from '../core/working/working.schema';
 import { readBody, readPart, readSequence } from './reading';
@@ -13,5 +12,5 @@ export async function answerCheck(request: Request): Promise<CheckAnswer | Respo
 	if (!sequence.ok) return sequence.response;
 	const working = readPart(WorkingSchema, wish ?? {}, 'working', 'Not valid working values');
 	if (!working.ok) return working.response;
-	return checkAnswer(sequence.value, { atlas: ZONES, working: working.value });
+	return checkAnswer(sequence.value, { working: working.value });
 }

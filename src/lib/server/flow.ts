@@ -41,8 +41,7 @@ function gradesOf(start: z.infer<typeof StartSchema>): number[] {
 	return grades;
 }
 
-const secondsIn = (sequence: Sequence, working: Working): number =>
-	secondsOf(sequence, { atlas: ZONES, working }, 'target').total;
+const secondsIn = (sequence: Sequence, working: Working): number => secondsOf(sequence, { working }, 'target').total;
 
 /** Refuses what would take too long, with its cost. */
 function tooDear(sequences: readonly Sequence[], working: Working, draws: number): Response | null {

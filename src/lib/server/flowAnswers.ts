@@ -1,4 +1,3 @@
-import { ZONES } from '../core/atlas/zones';
 import { planOfSequence } from '../core/flow/compile';
 import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
 import { faceNetwork } from '../core/flow/network';
@@ -47,7 +46,7 @@ const rowsOf = (table: ArrayLike<number>, width: number): number[][] =>
 /** Runs one sequence. @throws {RangeError} as `tideOf` */
 export function answerSimulate({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
 	const { ids, zoneCount, nodeCount } = faceNetwork();
-	const tide = tideOf(planOfSequence(sequence, { atlas: ZONES, working }), grades, parameters);
+	const tide = tideOf(planOfSequence(sequence, { working }), grades, parameters);
 	return {
 		core: CORE_VERSION,
 		says: MODEL_SAYS,
@@ -77,7 +76,7 @@ export interface CompareAnswer {
 
 /** Runs sequences over many draws. */
 export function answerCompare(input: ComparisonInput): CompareAnswer {
-	const context = { atlas: ZONES, working: input.working };
+	const context = { working: input.working };
 	const run = new PairedRun({
 		...input,
 		programmes: input.sequences.map((s) => planOfSequence(s, context).programme)

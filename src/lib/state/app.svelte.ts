@@ -1,10 +1,10 @@
 import { getContext, setContext, type Snippet } from 'svelte';
 import { liveQuery } from 'dexie';
-import { ZONES } from '../core/atlas/zones';
-import type { Settings } from '../core/measure/records.schema';
+import type { Settings } from '../core/records/settings';
 import type { ExpandContext } from '../core/sequence/expand';
 import { applySkin } from './skinTones';
-import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
+import { CurrentClient } from './currentClient.svelte';
 import { askToPersist, storageTrouble } from '../store/plainWords';
 import type { CustomLibrary, Repository } from '../store/repository';
 
@@ -22,32 +22,52 @@ export class AppState {
 	own = $state.raw<CustomLibrary>({ techniques: [], schools: [], media: [] });
 	/** What a page puts into the header, right of the navigation. */
 	headerExtra = $state.raw<Snippet | null>(null);
-	/** What the core reads: the atlas and the working values. */
-	readonly context: ExpandContext = { atlas: ZONES, working: DEFAULT_WORKING };
+	/** The numbers that the core reckons with, as the practitioner has set them. */
+	working = $state.raw<Working>(DEFAULT_WORKING);
+	/** What the core reads. */
+	context = $derived<ExpandContext>({ working: this.working });
+	/** Who is up next. */
+	readonly current: CurrentClient;
 
 	constructor(
 		readonly repo: Repository,
 		readonly demo: boolean
 	) {
+		this.current = new CurrentClient({
+			repo,
+			settings: () => this.settings,
+			choose: (currentClientId) => void this.save({ currentClientId }),
+			ontrouble: (error) => (this.trouble = storageTrouble(error))
+		});
 		repo.db.on('blocked', () => (this.trouble = storageTrouble(new DOMException('', 'BlockedError'))));
 	}
 
-	/** Follows the settings and her own library. Returns the way to stop; call it in an effect. */
+	/** Follows the settings, the working values, the clients and her own library. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
-		const subscription = liveQuery(() => this.repo.settings()).subscribe({
-			next: (settings) => {
-				this.settings = settings;
-				applyLook(settings);
-			},
-			error: (error) => (this.trouble = storageTrouble(error))
-		});
-		const library = liveQuery(() => this.repo.customLibrary()).subscribe({
-			next: (own) => (this.own = own),
-			error: (error) => (this.trouble = storageTrouble(error))
-		});
+		const error = (e: unknown) => (this.trouble = storageTrouble(e));
+		const follow = <T>(query: () => Promise<T>, next: (value: T) => void) =>
+			liveQuery(query).subscribe({ next, error });
+		const subscriptions = [
+			follow(
+				() => this.repo.settings(),
+				(settings) => {
+					this.settings = settings;
+					applyLook(settings);
+				}
+			),
+			follow(
+				() => this.repo.working(),
+				(working) => (this.working = working)
+			),
+			follow(
+				() => this.repo.customLibrary(),
+				(own) => (this.own = own)
+			)
+		];
+		const stop = this.current.follow();
 		return () => {
-			subscription.unsubscribe();
-			library.unsubscribe();
+			for (const subscription of subscriptions) subscription.unsubscribe();
+			stop();
 		};
 	}
 

@@ -1,15 +1,29 @@
 // @vitest-environment happy-dom
+import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
+import { cuesOf } from '../core/perform/cues';
+import type { RunEvent } from '../core/records/runEntry';
+import { stepsOf } from '../core/sequence/walk';
 import { expand } from '../core/sequence/expand';
 import { Runner } from './runner.svelte';
 
-const events = expand(
-	sequenceOf([step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }), step('b', ['malar', 'zygoma'])]),
-	CONTEXT
-);
+const sequence = sequenceOf([
+	step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }),
+	step('b', ['malar', 'zygoma'])
+]);
+const events = expand(sequence, CONTEXT);
+const cues = cuesOf(events, new Map(stepsOf(sequence).map((s) => [s.step.id, s])), CONTEXT.working);
 let ms = 0;
-const runner = (beats: string[] = []) => new Runner({ events, clock: () => ms, onbeat: (b) => beats.push(b) });
+const runner = (beats: string[] = [], log: RunEvent[] = []) =>
+	new Runner({
+		events,
+		cues,
+		clock: () => ms,
+		now: () => ms,
+		oncue: ({ kind }) => beats.push(kind),
+		onlog: (e) => log.push(e)
+	});
 beforeEach(() => (ms = 0));
 
 describe('the stage clock', () => {
@@ -62,15 +76,42 @@ describe('the stage clock', () => {
 			{ stepId: 'b', leftReps: 5, rightReps: 5, seconds: 10, skipped: false }
 		]);
 	});
-	test('after a reload it waits where it was', () => {
-		const r = runner();
+	test('after a reload it waits where its log ends', () => {
+		const log: RunEvent[] = [];
+		const r = runner([], log);
 		r.go();
 		ms = 7_000;
 		r.pause();
-		const again = new Runner({ events, clock: vi.fn(() => 0), resume: r.state() });
+		const again = new Runner({ events, cues, clock: vi.fn(() => 0), now: () => 0, log });
 		expect(again.playing).toBe(false);
 		expect(again.begun).toBe(true);
 		expect(again.seconds).toBe(7);
 		expect(again.done()[0]!.leftReps).toBe(3);
+	});
+	test('whatever is pressed, and when: the log replayed says what the runner says', () => {
+		type Press = readonly [press: 'go' | 'pause' | 'skip' | 'back' | 'still' | 'tick', waitMs: number];
+		const press = fc.tuple(
+			fc.constantFrom('go', 'pause', 'skip', 'back', 'still', 'tick'),
+			fc.integer({ min: 0, max: 9000 })
+		) as fc.Arbitrary<Press>;
+		fc.assert(
+			fc.property(fc.array(press, { maxLength: 25 }), (presses) => {
+				ms = 0;
+				const log: RunEvent[] = [];
+				const r = runner([], log);
+				for (const [what, wait] of presses) {
+					ms += wait;
+					r.tick();
+					r[what]();
+				}
+				r.pause();
+				const again = new Runner({ events, cues, clock: () => 0, now: () => 0, log });
+				expect(again.seconds).toBeCloseTo(r.seconds, 6);
+				expect(again.workedSeconds).toBeCloseTo(r.workedSeconds, 6);
+				expect(again.haltedSeconds).toBeCloseTo(r.haltedSeconds, 6);
+				expect(again.done()).toEqual(r.done());
+			}),
+			{ numRuns: 200 }
+		);
 	});
 });

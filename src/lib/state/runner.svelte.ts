@@ -1,18 +1,21 @@
-import type { TimedEvent } from '../core/sequence/expand';
+import { BEATS, lastCueIndex, type Cue, type CueKind } from '../core/perform/cues';
 import { doneCounts, nextStepSeconds, positionAt, previousStepSeconds, type DoneCount } from '../core/perform/position';
+import { cutAt, replay, type Stretch } from '../core/perform/run';
+import type { RunEvent } from '../core/records/runEntry';
+import type { TimedEvent } from '../core/sequence/expand';
 
 interface Options {
-	events: readonly TimedEvent[];
+	readonly events: readonly TimedEvent[];
+	readonly cues: readonly Cue[];
 	/** Milliseconds of a clock that goes on in a hidden tab, such as performance.now. */
-	clock: () => number;
-	/** Where to begin, seconds of the plan, and what was already played. */
-	resume?: RunState;
-	onbeat?: (kind: 'stroke' | 'side' | 'step') => void;
-}
-export interface RunState {
-	readonly seconds: number;
-	readonly played: readonly { readonly from: number; readonly to: number }[];
-	readonly haltedSeconds: number;
+	readonly clock: () => number;
+	/** Milliseconds since 1970, for the log. */
+	readonly now: () => number;
+	/** What was logged before: the runner goes on from there. */
+	readonly log?: readonly RunEvent[];
+	/** Takes each line of the log as it happens. */
+	readonly onlog?: (event: RunEvent) => void;
+	readonly oncue?: (cue: Cue) => void;
 }
 
 /** Runs a sequence. The position is a function of the clock, so it stays true however seldom it is asked. */
@@ -24,22 +27,39 @@ export class Runner {
 	haltedSeconds = $state(0);
 	#from = 0;
 	#atMs = 0;
-	#haltAtMs = 0;
-	#played: { from: number; to: number }[] = [];
-	#beat = '';
+	#haltAtMs: number | null = null;
+	#played: Stretch[] = [];
+	#beat = -1;
+	readonly #beats: readonly Cue[];
+	readonly #byKind = new Map<CueKind, readonly Cue[]>();
 	readonly #options: Options;
 	position = $derived.by(() => positionAt(this.#options.events, this.seconds));
 
 	constructor(options: Options) {
 		this.#options = options;
-		this.seconds = options.resume?.seconds ?? 0;
-		this.haltedSeconds = options.resume?.haltedSeconds ?? 0;
-		this.#played = [...(options.resume?.played ?? [])];
-		this.begun = this.seconds > 0;
+		this.#beats = options.cues.filter((c) => BEATS.includes(c.kind));
+		const { seconds, played, haltedSeconds, begun } = replay(options.log ?? []);
+		this.seconds = seconds;
+		this.haltedSeconds = haltedSeconds;
+		this.#played = [...played];
+		this.begun = begun;
 	}
 
 	get total(): number {
 		return this.#options.events.at(-1)?.endSeconds ?? 0;
+	}
+
+	/** The last cues of a kind at this moment: those that were given together. */
+	said(kind: CueKind): readonly Cue[] {
+		const cues = this.#byKind.get(kind) ?? this.#options.cues.filter((c) => c.kind === kind);
+		this.#byKind.set(kind, cues);
+		const index = lastCueIndex(cues, this.seconds);
+		const last = cues[index];
+		return last ? cues.filter((c, i) => i <= index && c.atSeconds === last.atSeconds && c.stepId === last.stepId) : [];
+	}
+
+	#log(kind: RunEvent['kind'], seconds: number, from?: number): void {
+		this.#options.onlog?.({ kind, seconds, atMs: this.#options.now(), ...(from === undefined ? {} : { from }) });
 	}
 
 	/** Reads the clock. Called at each frame, and again when a hidden tab comes back. */
@@ -51,13 +71,11 @@ export class Runner {
 	}
 
 	#beatOnce(): void {
-		const { event, rep, index } = this.position;
-		const beat = event ? `${index}:${rep}` : '';
-		if (!event || beat === this.#beat) return;
-		const [previous] = this.#beat.split(':');
-		this.#beat = beat;
-		if (event.kind === 'transition') return this.#options.onbeat?.('side');
-		this.#options.onbeat?.(previous !== '' && Number(previous) !== index ? 'step' : 'stroke');
+		const index = lastCueIndex(this.#beats, this.seconds);
+		if (index === this.#beat || this.seconds >= this.total) return;
+		this.#beat = index;
+		const cue = this.#beats[index];
+		if (cue) this.#options.oncue?.(cue);
 	}
 
 	/** Starts, or goes on: an interrupted stroke is begun again, half a stroke is not a stroke. */
@@ -67,13 +85,14 @@ export class Runner {
 		if (this.begun && event && reps) {
 			const pace = (event.endSeconds - event.startSeconds) / reps;
 			this.seconds = event.startSeconds + (rep - 1) * pace;
-			this.#cutPlayed(this.seconds);
 		}
-		if (this.#haltAtMs) this.haltedSeconds += (this.#options.clock() - this.#haltAtMs) / 1000;
-		this.#haltAtMs = 0;
+		this.#played = cutAt(this.#played, this.seconds);
+		if (this.#haltAtMs !== null) this.haltedSeconds += (this.#options.now() - this.#haltAtMs) / 1000;
+		this.#haltAtMs = null;
 		this.begun = true;
 		this.playing = true;
 		this.#mark();
+		this.#log('go', this.seconds);
 		this.#beatOnce();
 	}
 
@@ -82,7 +101,13 @@ export class Runner {
 		this.seconds = Math.min(this.total, this.#from + (this.#options.clock() - this.#atMs) / 1000);
 		this.#played.push({ from: this.#from, to: this.seconds });
 		this.playing = false;
-		this.#haltAtMs = this.#options.clock();
+		this.#haltAtMs = this.#options.now();
+		this.#log('pause', this.seconds);
+	}
+
+	/** Notes how far it has come, so that an interruption loses nothing. */
+	still(): void {
+		if (this.playing) this.#log('still', this.seconds);
 	}
 
 	skip(): void {
@@ -90,17 +115,17 @@ export class Runner {
 	}
 
 	back(): void {
-		const to = previousStepSeconds(this.#options.events, this.seconds);
-		this.#jump(to);
-		// What is done again counts once.
-		this.#cutPlayed(to);
+		this.#jump(previousStepSeconds(this.#options.events, this.seconds));
 	}
 
-	#jump(seconds: number): void {
-		if (this.playing) this.#played.push({ from: this.#from, to: this.seconds });
-		this.seconds = seconds;
+	#jump(to: number): void {
+		const from = this.seconds;
+		if (this.playing) this.#played.push({ from: this.#from, to: from });
+		if (to < from) this.#played = cutAt(this.#played, to);
+		this.seconds = to;
 		this.#mark();
-		if (seconds >= this.total) this.pause();
+		this.#log('jump', to, from);
+		if (to >= this.total) this.pause();
 	}
 
 	#mark(): void {
@@ -108,11 +133,7 @@ export class Runner {
 		this.#atMs = this.#options.clock();
 	}
 
-	#cutPlayed(seconds: number): void {
-		this.#played = this.#played.filter((p) => p.from < seconds).map((p) => ({ ...p, to: Math.min(p.to, seconds) }));
-	}
-
-	#stretches() {
+	#stretches(): Stretch[] {
 		return this.playing ? [...this.#played, { from: this.#from, to: this.seconds }] : this.#played;
 	}
 
@@ -123,10 +144,5 @@ export class Runner {
 
 	get workedSeconds(): number {
 		return this.#stretches().reduce((s, p) => s + p.to - p.from, 0);
-	}
-
-	/** What is needed to go on later, after a reload. */
-	state(): RunState {
-		return { seconds: this.seconds, played: this.#stretches(), haltedSeconds: this.haltedSeconds };
 	}
 }

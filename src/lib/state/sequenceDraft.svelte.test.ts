@@ -4,7 +4,8 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { EMPTY_HISTORY } from '../core/sequence/history';
 import { setHead, setStep } from '../core/sequence/edits';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '../core/testing';
-import { makeDb, type SoftTideDb, type StoredSequence } from '../store/db';
+import { makeDb, type SoftTideDb } from '../store/db';
+import type { SequenceRecord } from '../core/records/sequenceRecord';
 import { Repository } from '../store/repository';
 import { composeKeys } from './composeKeys';
 import { SaveLoop } from './saveLoop.svelte';
@@ -109,7 +110,7 @@ describe('the draft of a sequence', () => {
 		await vi.waitFor(() => expect(mine.saving.state).toBe('second-version'));
 		expect((await repo.sequence('s1'))!.sequence.title).toBe('Yours');
 		const [second] = await repo.secondVersionsOf('s1');
-		expect((second!.record as StoredSequence).sequence.title).toBe('Mine');
+		expect((second!.record as SequenceRecord).sequence.title).toBe('Mine');
 	});
 });
 
@@ -146,7 +147,7 @@ describe('saving', () => {
 	});
 	test('a session keeps each entry, however quickly they come', async () => {
 		const base = { id: 'x', revision: 0, updatedAt: NOW, clientId: 'c', startedAt: NOW };
-		const before = { takenAt: NOW, grades: [], distances: [] };
+		const before = { takenAt: NOW, entries: [] };
 		const { record } = await repo.saveSession({ ...base, before });
 		const draft = new SessionDraft(record, repo);
 		void draft.change({ note: 'one' });

@@ -1,4 +1,4 @@
-import type { Session } from '../core/measure/records.schema';
+import type { Session } from '../core/records/session';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
 

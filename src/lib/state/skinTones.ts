@@ -1,4 +1,4 @@
-import type { SkinTone } from '../core/measure/records.schema';
+import type { SkinTone } from '../core/records/settings';
 
 /** Colours of the figure, and of what is drawn on it: strokes, routes, water. `sand` is the one of the style sheet. */
 export interface SkinColours {

@@ -1,12 +1,12 @@
 // @vitest-environment happy-dom
 import { flushSync } from 'svelte';
 import { describe, expect, test, vi } from 'vitest';
-import { sampleComparison } from '../core/flow/fixtures';
+import { sampleComparison } from '../core/records/testing';
 import { faceIndex } from '../core/flow/network';
 import { gradesOfStart } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
-import { emptyLook, withGrade } from '../core/measure/look';
-import type { Look } from '../core/measure/records.schema';
+import { emptyAssessment, withValue } from '../core/assess/assessment';
+import type { Assessment } from '../core/assess/assessment.schema';
 import { CONTEXT, NOW, sequenceOf, step } from '../core/testing';
 import type { TideRequest } from '../workers/protocol';
 import { ComparisonRun } from './comparisonRun.svelte';
@@ -18,7 +18,7 @@ const died = () => Object.assign(new Error('It stopped by itself.'), { name: 'Wo
 function made(answer: (request: TideRequest) => Promise<Tide | null>, deaths = () => 0) {
 	let sequence = $state.raw(named('one'));
 	let stepId = $state<string | null>(null);
-	let look = $state.raw<Look | null>(null);
+	let assessment = $state.raw<Assessment | null>(null);
 	const requests: TideRequest[] = [];
 	const close = vi.fn();
 	const state = new TideState(
@@ -33,7 +33,7 @@ function made(answer: (request: TideRequest) => Promise<Tide | null>, deaths = (
 				return deaths();
 			}
 		},
-		() => ({ sequence, working: CONTEXT.working, look, stepId })
+		() => ({ sequence, working: CONTEXT.working, assessment, stepId })
 	);
 	const stop = $effect.root(() => state.follow());
 	flushSync();
@@ -50,8 +50,8 @@ function made(answer: (request: TideRequest) => Promise<Tide | null>, deaths = (
 			stepId = id;
 			flushSync();
 		},
-		felt: (next: Look | null) => {
-			look = next;
+		felt: (next: Assessment | null) => {
+			assessment = next;
 			flushSync();
 		}
 	};
@@ -76,7 +76,7 @@ describe('the tide of what is edited', () => {
 		expect([t.state.start, t.state.canBeFelt]).toEqual(['morning', false]);
 		t.state.choose('felt');
 		expect(t.state.start).toBe('morning');
-		t.felt(withGrade(emptyLook(NOW), 'puffiness', 'malar', 'left', 3));
+		t.felt(withValue(emptyAssessment(NOW), 'puffiness', { place: 'malar', side: 'left' }, 3));
 		expect(t.state.start).toBe('felt');
 		await vi.waitFor(() => expect(t.requests.at(-1)?.grades[faceIndex('malar', 'left')]).toBe(3));
 		expect(startOptions(true, 'today')[0]).toEqual({ value: 'felt', label: 'As felt today' });

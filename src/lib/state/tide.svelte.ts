@@ -1,7 +1,14 @@
-import { gradesOfLook, gradesOfStart, hasPuffiness, STARTS, type StartGrades, type StartId } from '../core/flow/starts';
+import {
+	gradesOfAssessment,
+	gradesOfStart,
+	hasPuffiness,
+	STARTS,
+	type StartGrades,
+	type StartId
+} from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
 import type { StepWorth } from '../core/flow/worth';
-import type { Look } from '../core/measure/records.schema';
+import type { Assessment } from '../core/assess/assessment.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
 import { oncePainted } from './oncePainted';
@@ -19,7 +26,7 @@ export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close' | 'deaths'>
 interface TideInput {
 	readonly sequence: Sequence;
 	readonly working: Working;
-	readonly look: Look | null;
+	readonly assessment: Assessment | null;
 	/** The step that is looked at whole. */
 	readonly stepId: string | null;
 }
@@ -45,7 +52,7 @@ export class TideState {
 	) {}
 
 	get canBeFelt(): boolean {
-		return hasPuffiness(this.input().look);
+		return hasPuffiness(this.input().assessment);
 	}
 
 	choose(start: TideStart): void {
@@ -69,8 +76,8 @@ export class TideState {
 	}
 
 	#felt(): StartGrades {
-		const { look } = this.input();
-		return hasPuffiness(look) ? gradesOfLook(look) : gradesOfStart('morning');
+		const { assessment } = this.input();
+		return hasPuffiness(assessment) ? gradesOfAssessment(assessment) : gradesOfStart('morning');
 	}
 
 	async #run(sequence: Sequence, working: Working, grades: StartGrades, again = true): Promise<void> {

@@ -1,31 +1,39 @@
-import { ComparisonSchema, type Comparison } from '../core/flow/comparison.schema';
-import {
-	ClientSchema,
-	SessionSchema,
-	SettingsSchema,
-	type Client,
-	type Session,
-	type Settings
-} from '../core/measure/records.schema';
-import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import type { Medium } from '../core/medium/medium.schema';
+import type { Client } from '../core/records/client';
+import type { Comparison } from '../core/records/comparison';
+import type { CustomRecord } from '../core/records/custom';
+import { KeptSchema, type Kept } from '../core/records/kept';
+import { allKinds, kindOf, type KindId } from '../core/records/kinds';
+import type { RunEntry, RunEvent } from '../core/records/runEntry';
+import type { SecondVersion } from '../core/records/secondVersion';
+import type { SequenceRecord } from '../core/records/sequenceRecord';
+import type { Session } from '../core/records/session';
+import { SettingsSchema, type Settings } from '../core/records/settings';
+import { refTo, snapshotOf } from '../core/records/snapshot';
 import type { School } from '../core/school/school.schema';
+import { EMPTY_HISTORY, type Draft } from '../core/sequence/history';
+import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import type { Technique } from '../core/technique/technique.schema';
-import { EMPTY_HISTORY, HistorySchema, type History } from '../core/sequence/history';
-import type { Backup } from '../formats/backupFile';
-import { KeptSchema, type Kept } from '../formats/kept.schema';
-import { CUSTOM_SCHEMAS, type CustomKind, type CustomRecord } from '../core/own/own.schema';
-import type { SoftTideDb, StoredSequence } from './db';
-import { saveRecord, saveSequence, tableOf, type Saved, type Stamp } from './saveRecord';
+import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
+import { tableOf, type SoftTideDb } from './db';
+import { removeRecord, sweepReferred } from './removeRecord';
+import { saveRecord, type Saved, type Stamp } from './saveRecord';
 
-/** One’s own additions to the library. */
+/** What a practitioner added to the shipped library. */
 export interface CustomLibrary {
 	readonly techniques: readonly Technique[];
 	readonly schools: readonly School[];
 	readonly media: readonly Medium[];
 }
+export type CustomKind = 'technique' | 'school' | 'medium';
 
-/** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked here. */
+/** How often a client was here, and when last. */
+export interface Visits {
+	readonly count: number;
+	readonly lastAt: string;
+}
+
+/** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked. */
 export class Repository {
 	constructor(
 		readonly db: SoftTideDb,
@@ -36,190 +44,226 @@ export class Repository {
 	stamp(): Stamp {
 		return { now: this.clock().toISOString(), newId: this.newId };
 	}
+	#table = <K extends KindId>(kind: K) => tableOf(this.db, kind);
 
-	clients = () => this.db.clients.orderBy('name').toArray();
-	client = (id: string) => this.db.clients.get(id);
-	sequences = () => this.db.sequences.orderBy('updatedAt').reverse().toArray();
-	sequence = (id: string) => this.db.sequences.get(id);
-	session = (id: string) => this.db.sessions.get(id);
-	sessionsOf = (clientId: string) => this.db.sessions.where('clientId').equals(clientId).sortBy('startedAt');
-	allSessions = () => this.db.sessions.toArray();
-	secondVersionsOf = (recordId: string) => this.db.secondVersions.where('recordId').equals(recordId).toArray();
+	/** How many records of each kind there are. */
+	async counts(): Promise<Record<KindId, number>> {
+		const counted = await Promise.all(
+			allKinds().map(async (k) => [k.id, await this.db.table(k.table).count()] as const)
+		);
+		return Object.fromEntries(counted) as Record<KindId, number>;
+	}
+	secondVersionsOf = (recordId: string): Promise<SecondVersion[]> =>
+		this.#table('second-version').where('recordId').equals(recordId).toArray() as unknown as Promise<SecondVersion[]>;
 
-	async saveClient(draft: unknown): Promise<Saved<Client>> {
-		return saveRecord(this.db, 'client', ClientSchema.parse(draft), this.stamp());
+	clients = (): Promise<Client[]> => this.#table('client').orderBy('name').toArray();
+	client = (id: string): Promise<Client | undefined> => this.#table('client').get(id);
+	saveClient = (draft: unknown): Promise<Saved<Client>> => saveRecord(this.db, 'client', draft, this.stamp());
+	/** Removes a client with all that was recorded of her. */
+	removeClient = async (id: string): Promise<void> => void (await removeRecord(this.db, 'client', id));
+
+	sequences = (): Promise<SequenceRecord[]> => this.#table('sequence').orderBy('updatedAt').reverse().toArray();
+	sequence = (id: string): Promise<SequenceRecord | undefined> => this.#table('sequence').get(id);
+	async saveSequence(sequence: unknown, history: unknown = EMPTY_HISTORY): Promise<Saved<SequenceRecord>> {
+		const { id, revision, updatedAt } = sequence as Sequence;
+		return this.db.transaction('rw', [this.#table('sequence'), this.#table('second-version')], async () => {
+			const known = await this.sequence(id);
+			const draft = { id, revision, updatedAt, archived: known?.archived ?? false, sequence, history };
+			return saveRecord(this.db, 'sequence', draft, this.stamp());
+		});
+	}
+	/** Takes a sequence out of the usual list, or back into it. */
+	archive = async (id: string, archived: boolean): Promise<void> =>
+		void (await this.#table('sequence').update(id, { archived }));
+
+	session = (id: string): Promise<Session | undefined> => this.#table('session').get(id);
+	sessionsOf = (clientId: string): Promise<Session[]> =>
+		this.#table('session').where('clientId').equals(clientId).sortBy('startedAt');
+	/** Her last session. */
+	lastSessionOf = (clientId: string): Promise<Session | undefined> =>
+		this.#table('session').where('[clientId+startedAt]').between([clientId, ''], [clientId, '\uffff']).last();
+	/** The sessions since a moment, latest first. @param since ISO date and time */
+	sessionsSince = (since: string): Promise<Session[]> =>
+		this.#table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('startedAt');
+	/** How often each client was here, and when last, by her id. Reads keys only. */
+	async visits(): Promise<Map<string, Visits>> {
+		const keys = (await this.#table('session').orderBy('[clientId+startedAt]').keys()) as unknown as [string, string][];
+		const visits = new Map<string, Visits>();
+		for (const [id, lastAt] of keys) visits.set(id, { count: (visits.get(id)?.count ?? 0) + 1, lastAt });
+		return visits;
+	}
+	/** The last session of each client that has one. */
+	async lastSessions(): Promise<Map<string, Session>> {
+		const pairs = [...(await this.visits())].map(([id, { lastAt }]) => [id, lastAt]);
+		const sessions = await this.#table('session').where('[clientId+startedAt]').anyOf(pairs).toArray();
+		return new Map(sessions.map((s) => [s.clientId, s]));
+	}
+	/** Sessions whose stage is not over. */
+	async openSessions(): Promise<Session[]> {
+		const ids = (await this.#table('run-entry').orderBy('sessionId').uniqueKeys()) as unknown as string[];
+		return (await this.#table('session').bulkGet(ids)).filter(
+			(s): s is Session => s !== undefined && s.endedAt === null
+		);
+	}
+	/** When each sequence was last begun in a session, by its id: ISO date and time. Reads keys only. */
+	async lastUsed(): Promise<Map<string, string>> {
+		const keys = await this.#table('session').orderBy('[sequence.id+startedAt]').keys();
+		return new Map(keys as unknown as [string, string][]);
 	}
 
-	async saveSession(draft: unknown): Promise<Saved<Session>> {
-		return saveRecord(this.db, 'session', SessionSchema.parse(draft), this.stamp());
+	saveSession = (draft: unknown): Promise<Saved<Session>> => saveRecord(this.db, 'session', draft, this.stamp());
+	/** Begins a session with a sequence: it is stored as it is now, and the log of the stage gets its first line. */
+	async startSession(draft: Omit<Session, 'sequence'>, sequence: unknown): Promise<Saved<Session>> {
+		const snapshot = snapshotOf(SequenceSchema.parse(sequence));
+		const tables = [
+			this.#table('snapshot'),
+			this.#table('session'),
+			this.#table('run-entry'),
+			this.#table('second-version')
+		];
+		return this.db.transaction('rw', tables, async () => {
+			await this.#table('snapshot').put(snapshot);
+			const saved = await this.saveSession({ ...draft, sequence: refTo(snapshot) });
+			await this.logRun(draft.id, { kind: 'begin', seconds: 0, atMs: this.clock().getTime() });
+			return saved;
+		});
 	}
+	/** The sequence of a session as it was performed; null where there was none. */
+	performed = async ({ sequence }: Pick<Session, 'sequence'>): Promise<Sequence | null> =>
+		sequence ? ((await this.#table('snapshot').get(sequence.snapshot))?.sequence ?? null) : null;
 
-	async saveSequence(sequence: unknown, history: unknown = EMPTY_HISTORY): Promise<Saved<StoredSequence>> {
-		const checked: { sequence: Sequence; history: History } = {
-			sequence: SequenceSchema.parse(sequence),
-			history: HistorySchema.parse(history)
-		};
-		return saveSequence(this.db, checked, this.stamp());
+	/** The log of a stage, in order. */
+	run = (sessionId: string): Promise<RunEntry[]> =>
+		this.#table('run-entry').where('sessionId').equals(sessionId).sortBy('n');
+	/** Adds a line to the log of a stage. */
+	async logRun(sessionId: string, event: RunEvent): Promise<void> {
+		const table = this.#table('run-entry');
+		await this.db.transaction('rw', [table], async () => {
+			const n = await table.where('sessionId').equals(sessionId).count();
+			const { now } = this.stamp();
+			const id = `${sessionId}:${String(n).padStart(5, '0')}`;
+			await table.add({ ...event, id, revision: 1, updatedAt: now, sessionId, n });
+		});
 	}
-
-	techniques = () => this.db.techniques.toArray();
-	schools = () => this.db.schools.toArray();
-	media = () => this.db.media.toArray();
+	/** A stage is over and saved: its log has done its work. */
+	endRun = async (sessionId: string): Promise<void> =>
+		void (await this.#table('run-entry').where('sessionId').equals(sessionId).delete());
 
 	/** All that she has added to the shipped library, by title. */
 	async customLibrary(): Promise<CustomLibrary> {
 		const items = async <T extends { title: string }>(rows: Promise<readonly { item: T }[]>): Promise<T[]> =>
 			(await rows).map((r) => r.item).sort((a, b) => a.title.localeCompare(b.title));
 		return {
-			techniques: await items(this.techniques()),
-			schools: await items(this.schools()),
-			media: await items(this.media())
+			techniques: await items(this.#table('technique').toArray()),
+			schools: await items(this.#table('school').toArray()),
+			media: await items(this.#table('medium').toArray())
 		};
 	}
-
-	/** Saves one's own technique, school or medium; its id is that of the item. */
-	async saveCustom(kind: CustomKind, draft: unknown): Promise<Saved<CustomRecord>> {
-		return saveRecord<CustomRecord>(this.db, kind, CUSTOM_SCHEMAS[kind].parse(draft), this.stamp());
-	}
-
-	/** Keeps an item of her own library, new or changed. */
+	/** Keeps an item of her own library, new or changed; the record has the id of the item. */
 	async keepCustom(kind: CustomKind, item: CustomRecord['item']): Promise<Saved<CustomRecord>> {
-		const known = await tableOf(this.db, kind).get(item.id);
-		return this.saveCustom(kind, { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item });
+		const known = (await this.#table(kind).get(item.id as never)) as CustomRecord | undefined;
+		const draft = { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item };
+		return saveRecord(this.db, kind, draft, this.stamp()) as unknown as Promise<Saved<CustomRecord>>;
 	}
-
-	/** Removes one's own technique, school or medium and hands it over, so that it can be put back. Sequences keep their copies. */
+	/** Removes an item of her own library and hands it over, so that it can be put back. Sequences keep their copies. */
 	async removeCustom(kind: CustomKind, id: string): Promise<CustomRecord | undefined> {
-		const table = tableOf(this.db, kind);
-		const known = (await table.get(id)) as CustomRecord | undefined;
-		await table.delete(id);
+		const known = (await this.#table(kind).get(id as never)) as CustomRecord | undefined;
+		await removeRecord(this.db, kind, id);
 		return known;
 	}
-
-	async putCustomBack(kind: CustomKind, record: CustomRecord): Promise<void> {
-		await tableOf(this.db, kind).put(record);
-	}
+	putCustomBack = async (kind: CustomKind, record: CustomRecord): Promise<void> =>
+		void (await this.db.table(kindOf(kind).table).put(record));
 
 	/** Removes a sequence into the bin, from where it can come back; undefined where it is gone already. */
 	async removeSequence(id: string): Promise<Kept | undefined> {
-		const { db } = this;
-		return db.transaction('rw', [db.sequences, db.kept], async () => {
-			const stored = await db.sequences.get(id);
+		return this.db.transaction('rw', this.db.tables, async () => {
+			const stored = await this.sequence(id);
 			if (!stored) return undefined;
 			const kept = this.#keep('removed', stored, '');
-			await db.kept.put(kept);
-			await db.sequences.delete(id);
+			await this.#table('kept').put(kept);
+			await removeRecord(this.db, 'sequence', id);
 			return kept;
 		});
 	}
-
-	#keep(kind: Kept['kind'], stored: Pick<StoredSequence, 'sequence' | 'history'>, name: string): Kept {
+	#keep(kind: Kept['kind'], { sequence, history }: Draft, name: string): Kept {
 		const { now: keptAt, newId } = this.stamp();
-		const { sequence, history } = stored;
-		return KeptSchema.parse({ id: newId(), kind, sequenceId: sequence.id, keptAt, name, sequence, history });
+		const stamped = { id: newId(), revision: 1, updatedAt: keptAt, keptAt };
+		return KeptSchema.parse({ ...stamped, kind, sequenceId: sequence.id, name, sequence, history });
 	}
-
 	/** What lies in the bin, latest first. */
-	bin = async (): Promise<Kept[]> => (await this.db.kept.where('kind').equals('removed').sortBy('keptAt')).reverse();
-
+	bin = async (): Promise<Kept[]> =>
+		(await this.#table('kept').where('kind').equals('removed').sortBy('keptAt')).reverse();
 	/** Takes a sequence out of the bin. Where one of its id is there meanwhile, it comes back as a sequence of its own. */
 	async putBack(keptId: string): Promise<string | undefined> {
-		const { db } = this;
-		return db.transaction('rw', [db.sequences, db.kept], async () => {
-			const kept = await db.kept.get(keptId);
+		return this.db.transaction('rw', [this.#table('sequence'), this.#table('kept')], async () => {
+			const kept = await this.#table('kept').get(keptId);
 			if (!kept) return undefined;
-			const { now, newId } = this.stamp();
-			const id = (await db.sequences.get(kept.sequenceId)) ? newId() : kept.sequenceId;
+			const { now: updatedAt, newId } = this.stamp();
+			const id = (await this.sequence(kept.sequenceId)) ? newId() : kept.sequenceId;
+			const { revision } = kept.sequence;
 			const sequence = { ...kept.sequence, id };
-			await db.sequences.put({ id, updatedAt: now, sequence, history: kept.history });
-			await db.kept.delete(keptId);
+			await this.#table('sequence').put({ id, revision, updatedAt, archived: false, sequence, history: kept.history });
+			await this.#table('kept').delete(keptId);
 			return id;
 		});
 	}
-
 	/** Throws a kept version, or something in the bin, away for good. */
-	discard = (keptId: string): Promise<void> => this.db.kept.delete(keptId);
-
+	discard = async (keptId: string): Promise<void> => void (await removeRecord(this.db, 'kept', keptId));
 	/** Keeps a sequence as it is now under a name. */
-	async keepVersion(draft: Pick<StoredSequence, 'sequence' | 'history'>, name: string): Promise<Kept> {
+	async keepVersion(draft: Draft, name: string): Promise<Kept> {
 		const kept = this.#keep('version', draft, name);
-		await this.db.kept.put(kept);
+		await this.#table('kept').put(kept);
 		return kept;
 	}
-
 	/** The versions of a sequence that were kept, latest first. */
 	versionsOf = async (sequenceId: string): Promise<Kept[]> =>
-		(await this.db.kept.where('sequenceId').equals(sequenceId).sortBy('keptAt'))
+		(await this.#table('kept').where('sequenceId').equals(sequenceId).sortBy('keptAt'))
 			.filter((k) => k.kind === 'version')
 			.reverse();
 
 	/** The comparisons that were saved, latest first. */
-	comparisons = (): Promise<Comparison[]> => this.db.comparisons.orderBy('updatedAt').reverse().toArray();
-	discardComparison = (id: string): Promise<void> => this.db.comparisons.delete(id);
-
+	comparisons = (): Promise<Comparison[]> => this.#table('comparison').orderBy('updatedAt').reverse().toArray();
+	discardComparison = async (id: string): Promise<void> => void (await removeRecord(this.db, 'comparison', id));
 	/** Saves a comparison with all that it was asked. It is never changed afterwards. */
 	async saveComparison(draft: Omit<Comparison, 'id' | 'revision' | 'updatedAt'>): Promise<Comparison> {
-		const { now, newId } = this.stamp();
-		const comparison = ComparisonSchema.parse({ ...draft, id: newId(), revision: 1, updatedAt: now });
-		await this.db.comparisons.put(comparison);
-		return comparison;
-	}
-
-	/** Takes a sequence out of the usual list, or back into it. */
-	async archive(id: string, archived: boolean): Promise<void> {
-		await this.db.sequences.update(id, { archived });
-	}
-
-	/** When each sequence was last begun in a session, by its id: ISO date and time. Reads keys only. */
-	async lastUsed(): Promise<Map<string, string>> {
-		const keys = (await this.db.sessions.orderBy('[sequence.id+startedAt]').keys()) as unknown as [string, string][];
-		return new Map(keys);
-	}
-
-	/** Removes a client with all that was recorded of her. */
-	async removeClient(id: string): Promise<void> {
-		await this.db.transaction('rw', [this.db.clients, this.db.sessions], async () => {
-			await this.db.sessions.where('clientId').equals(id).delete();
-			await this.db.clients.delete(id);
-		});
+		const { now: updatedAt, newId } = this.stamp();
+		return (await saveRecord(this.db, 'comparison', { ...draft, id: newId(), revision: 0, updatedAt }, this.stamp()))
+			.record;
 	}
 
 	async settings(): Promise<Settings> {
-		const known = await this.db.settings.get('settings');
+		const known = await this.#table('settings').get('settings');
 		return known ?? SettingsSchema.parse({ id: 'settings', revision: 0, updatedAt: this.stamp().now });
 	}
-
 	async saveSettings(change: Partial<Settings>): Promise<void> {
-		await this.db.transaction('rw', [this.db.settings], async () => {
-			const now = await this.settings();
-			const next = { ...now, ...change, revision: now.revision + 1, updatedAt: this.stamp().now };
-			await this.db.settings.put(SettingsSchema.parse(next));
+		await this.db.transaction('rw', [this.#table('settings'), this.#table('second-version')], async () => {
+			await saveRecord(this.db, 'settings', { ...(await this.settings()), ...change }, this.stamp());
 		});
 	}
 
-	/** All that is stored, as the content of a backup. */
-	async everything(): Promise<Omit<Backup, 'format' | 'version' | 'core' | 'caution'>> {
-		const { db } = this;
-		const sequences = await db.sequences.toArray();
-		return {
-			exportedAt: this.stamp().now,
-			clients: await db.clients.toArray(),
-			sequences: sequences.map(({ sequence, history, archived = false }) => ({ sequence, history, archived })),
-			kept: await db.kept.toArray(),
-			comparisons: await db.comparisons.toArray(),
-			sessions: await db.sessions.toArray(),
-			techniques: await db.techniques.toArray(),
-			schools: await db.schools.toArray(),
-			media: await db.media.toArray(),
-			settings: (await db.settings.get('settings')) ?? null
-		};
+	/** The working values as they are set; as shipped where nothing was. */
+	async working(): Promise<Working> {
+		return (await this.#table('working').get('working'))?.values ?? DEFAULT_WORKING;
+	}
+	/** Sets the working values; null puts all of them back as shipped. @throws {ZodError} for a value out of its range */
+	async saveWorking(values: unknown): Promise<void> {
+		await this.db.transaction('rw', [this.#table('working'), this.#table('second-version')], async () => {
+			const known = await this.#table('working').get('working');
+			if (values === null) await this.#table('working').delete('working');
+			else {
+				const { now: updatedAt } = this.stamp();
+				const draft = { id: 'working', revision: known?.revision ?? 0, updatedAt, values };
+				await saveRecord(this.db, 'working', draft, this.stamp());
+			}
+		});
 	}
 
 	/** Empties the database: everything goes, settings too. */
 	async wipe(): Promise<void> {
-		const { db } = this;
-		await db.transaction('rw', db.tables, async () => {
-			for (const table of db.tables) await table.clear();
+		await this.db.transaction('rw', this.db.tables, async () => {
+			for (const table of this.db.tables) await table.clear();
 		});
 	}
+	/** Takes away what nothing refers to any more. */
+	sweep = (): Promise<void> => this.db.transaction('rw', this.db.tables, () => sweepReferred(this.db));
 }

@@ -1,7 +1,8 @@
-import type { EntityTable } from 'dexie';
-import type { SecondVersion, SoftTideDb, StoredSequence } from './db';
-import type { Client, Session } from '../core/measure/records.schema';
-import type { CustomRecord } from '../core/own/own.schema';
+import { kindOf, type KindId, type RecordOf } from '../core/records/kinds';
+import { stamped, type StoredRecord } from '../core/records/record';
+import type { SecondVersion } from '../core/records/secondVersion';
+import { tableOf, type SoftTideDb } from './db';
+import { sweepReferred } from './removeRecord';
 
 export interface Saved<T> {
 	readonly record: T;
@@ -14,123 +15,78 @@ export interface Stamp {
 	readonly newId: () => string;
 }
 
-type Kind = SecondVersion['kind'];
-
-type PlainKind = Exclude<Kind, 'sequence'>;
-export type PlainRecord = Client | Session | CustomRecord;
-
-/** The table of each kind of record that is stored as it is. */
-export function tableOf(db: SoftTideDb, kind: PlainKind): EntityTable<PlainRecord, 'id'> {
-	const tables = {
-		client: db.clients,
-		session: db.sessions,
-		technique: db.techniques,
-		school: db.schools,
-		medium: db.media
-	};
-	return tables[kind] as unknown as EntityTable<PlainRecord, 'id'>;
-}
+/** A record kept beside another one of its kind. */
+export const secondVersionOf = (kind: KindId, record: StoredRecord, stamp: Stamp): SecondVersion => ({
+	id: stamp.newId(),
+	revision: 1,
+	updatedAt: stamp.now,
+	kind,
+	recordId: record.id,
+	savedAt: stamp.now,
+	record
+});
 
 /**
  * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
+ * @param draft checked here against the schema of its kind
  * @returns the record as stored, with its new revision
+ * @throws {ZodError} if the draft is not valid; nothing is stored then
  */
-export async function saveRecord<T extends PlainRecord>(
+export async function saveRecord<K extends KindId>(
 	db: SoftTideDb,
-	kind: PlainKind,
-	draft: T,
+	id: K,
+	draft: unknown,
 	stamp: Stamp
-): Promise<Saved<T>> {
-	const table = tableOf(db, kind);
-	return db.transaction('rw', [table, db.secondVersions], async () => {
-		const known = await table.get(draft.id);
-		const record = { ...draft, revision: draft.revision + 1, updatedAt: stamp.now };
-		if (known && known.revision !== draft.revision) {
-			const { id: recordId } = draft;
-			await db.secondVersions.put({ id: stamp.newId(), kind, recordId, savedAt: stamp.now, record });
-			return { record, second: true };
-		}
-		await table.put(record);
-		return { record, second: false };
+): Promise<Saved<RecordOf<K>>> {
+	const kind = kindOf(id);
+	const table = tableOf(db, id) as unknown as Saving;
+	const seconds = tableOf(db, 'second-version');
+	return db.transaction('rw', [db.table(kind.table), seconds], async () => {
+		const given = kind.schema.parse(draft);
+		const known = await table.get(given.id);
+		const record = stamped(kind, given, given.revision + 1, stamp.now);
+		const second = known !== undefined && known.revision !== given.revision;
+		if (second) await seconds.put(secondVersionOf(id, record, stamp));
+		else await table.put(record);
+		return { record: record as unknown as RecordOf<K>, second };
 	});
 }
-
-/** The same for a sequence, which is stored with its history. */
-export async function saveSequence(
-	db: SoftTideDb,
-	draft: Pick<StoredSequence, 'sequence' | 'history'>,
-	stamp: Stamp
-): Promise<Saved<StoredSequence>> {
-	return db.transaction('rw', [db.sequences, db.secondVersions], async () => {
-		const known = await db.sequences.get(draft.sequence.id);
-		const sequence = { ...draft.sequence, revision: draft.sequence.revision + 1, updatedAt: stamp.now };
-		const record: StoredSequence = {
-			id: sequence.id,
-			updatedAt: stamp.now,
-			sequence,
-			history: draft.history,
-			...(known?.archived ? { archived: true } : {})
-		};
-		if (known && known.sequence.revision !== draft.sequence.revision) {
-			const kind = 'sequence' as const;
-			await db.secondVersions.put({
-				id: stamp.newId(),
-				kind,
-				recordId: record.id,
-				savedAt: stamp.now,
-				record
-			});
-			return { record, second: true };
-		}
-		await db.sequences.put(record);
-		return { record, second: false };
-	});
+interface Saving {
+	get(id: string): Promise<StoredRecord | undefined>;
+	put(record: StoredRecord): Promise<unknown>;
 }
 
 /**
- * Settles two versions of a sequence: the chosen one stands from now on, the other becomes a sequence of its own
- * if it is to be kept.
+ * Settles two versions of a record: the chosen one stands, with a revision above both; with `both`, the other becomes a
+ * sequence of its own.
+ * @throws {Error} if both are wanted of anything but a sequence
  */
-export async function settleSequence(
+export async function settleVersions(
 	db: SoftTideDb,
 	second: SecondVersion,
 	choice: 'stored' | 'second' | 'both',
 	stamp: Stamp
 ): Promise<void> {
-	await db.transaction('rw', [db.sequences, db.secondVersions], async () => {
-		const other = second.record as StoredSequence;
-		const stored = await db.sequences.get(second.recordId);
-		const revision = Math.max(stored?.sequence.revision ?? 0, other.sequence.revision) + 1;
-		if (choice === 'second')
-			await db.sequences.put({ ...other, sequence: { ...other.sequence, revision }, updatedAt: stamp.now });
+	if (choice === 'both' && second.kind !== 'sequence')
+		throw new Error(`only of a sequence both versions go on: ${second.kind}`);
+	const kind = kindOf(second.kind as KindId);
+	const table = db.table(kind.table) as unknown as Saving;
+	await db.transaction('rw', db.tables, async () => {
+		const stored = await table.get(second.recordId);
+		const revision = Math.max(stored?.revision ?? 0, second.record.revision) + 1;
+		if (choice === 'second') await table.put(stamped(kind, second.record, revision, stamp.now));
 		if (choice === 'both') {
+			const other = second.record as RecordOf<'sequence'>;
 			const id = stamp.newId();
 			const title = `${other.sequence.title} (second version)`.slice(0, 200);
-			await db.sequences.put({
+			await tableOf(db, 'sequence').put({
 				...other,
 				id,
-				sequence: { ...other.sequence, id, title },
-				updatedAt: stamp.now
+				updatedAt: stamp.now,
+				sequence: { ...other.sequence, id, title }
 			});
 		}
-		await db.secondVersions.delete(second.id);
-	});
-}
-
-/** Settles two versions of a client or a session: the chosen one stands, with a revision above both. */
-export async function settleRecord(
-	db: SoftTideDb,
-	second: SecondVersion,
-	choice: 'stored' | 'second',
-	stamp: Stamp
-): Promise<void> {
-	if (second.kind === 'sequence') throw new Error('a sequence is settled by settleSequence');
-	const table = tableOf(db, second.kind);
-	await db.transaction('rw', [table, db.secondVersions], async () => {
-		const other = second.record as PlainRecord;
-		const stored = await table.get(second.recordId);
-		const revision = Math.max(stored?.revision ?? 0, other.revision) + 1;
-		if (choice === 'second') await table.put({ ...other, revision, updatedAt: stamp.now });
-		await db.secondVersions.delete(second.id);
+		await tableOf(db, 'second-version').delete(second.id);
+		await sweepReferred(db);
 	});
 }

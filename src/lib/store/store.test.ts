@@ -1,16 +1,20 @@
 import 'fake-indexeddb/auto';
 import { afterEach, describe, expect, test } from 'vitest';
-import { sampleComparison } from '../core/flow/fixtures';
+import { sampleComparison } from '../core/records/testing';
 import { CONTEXT, sequenceOf, step, NOW } from '../core/testing';
 import { setHead } from '../core/sequence/edits';
 import { commit, EMPTY_HISTORY } from '../core/sequence/history';
-import { emptyLook } from '../core/measure/look';
-import { readBackupFile, writeBackupFile } from '../formats/backupFile';
-import { makeDb, type SoftTideDb, type StoredSequence } from './db';
+import { SessionSchema } from '../core/records/session';
+import { emptyAssessment } from '../core/assess/assessment';
+import type { SequenceRecord } from '../core/records/sequenceRecord';
+import { readBackup } from '../formats/backup/readBackup';
+import { backupOf } from '../formats/backup/writeBackup';
+import { everything } from './backup';
+import { makeDb, type SoftTideDb } from './db';
 import { applyImport, planImport, planOfSequence } from './importPlan';
+import { settleVersions } from './saveRecord';
 import { storageTrouble } from './plainWords';
 import { Repository } from './repository';
-import { settleRecord, settleSequence } from './saveRecord';
 
 let made: SoftTideDb[] = [];
 let n = 0;
@@ -36,7 +40,7 @@ const session = {
 	updatedAt: NOW,
 	clientId: 'c',
 	startedAt: NOW,
-	before: emptyLook(NOW)
+	before: emptyAssessment(NOW)
 };
 
 async function filled() {
@@ -64,12 +68,12 @@ describe('revisions', () => {
 		expect(late.second).toBe(true);
 		expect((await repo.sequence('s1'))!.sequence.title).toBe('Mine');
 		const [second] = await repo.secondVersionsOf('s1');
-		expect((second!.record as StoredSequence).sequence.title).toBe('Yours');
-		await settleSequence(repo.db, second!, 'both', repo.stamp());
+		expect((second!.record as unknown as SequenceRecord).sequence.title).toBe('Yours');
+		await settleVersions(repo.db, second!, 'both', repo.stamp());
 		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual(['Mine', 'Yours (second version)']);
 		const again = await repo.saveSequence({ ...mine, title: 'Late again' });
 		expect(again.second).toBe(true);
-		await settleSequence(repo.db, (await repo.secondVersionsOf('s1'))[0]!, 'second', repo.stamp());
+		await settleVersions(repo.db, (await repo.secondVersionsOf('s1'))[0]!, 'second', repo.stamp());
 		expect((await repo.sequence('s1'))!.sequence).toMatchObject({ title: 'Late again', revision: 3 });
 	});
 	test('the same for a client', async () => {
@@ -79,7 +83,7 @@ describe('revisions', () => {
 		expect((await repo.saveClient({ ...stored, name: 'Bob' })).second).toBe(true);
 		expect((await repo.client('c'))!.name).toBe('Bodil');
 		const [second] = await repo.secondVersionsOf('c');
-		await settleRecord(repo.db, second!, 'second', repo.stamp());
+		await settleVersions(repo.db, second!, 'second', repo.stamp());
 		expect(await repo.client('c')).toMatchObject({ name: 'Bob', revision: 3 });
 		expect(await repo.secondVersionsOf('c')).toEqual([]);
 	});
@@ -88,7 +92,7 @@ describe('revisions', () => {
 		const stored = (await repo.session('x'))!;
 		await repo.saveSession({ ...stored, note: 'first' });
 		await repo.saveSession({ ...stored, note: 'late' });
-		await settleRecord(repo.db, (await repo.secondVersionsOf('x'))[0]!, 'stored', repo.stamp());
+		await settleVersions(repo.db, (await repo.secondVersionsOf('x'))[0]!, 'stored', repo.stamp());
 		expect((await repo.session('x'))!.note).toBe('first');
 		expect(await repo.secondVersionsOf('x')).toEqual([]);
 	});
@@ -98,7 +102,11 @@ describe('revisions', () => {
 		expect((await repo.clients()).map((c) => c.name)).toEqual(['Anouk', 'Bo']);
 		await repo.saveSession({ ...session, id: 'w', startedAt: '2026-02-01T08:00:00.000Z' });
 		expect((await repo.sessionsOf('c')).map((s) => s.id)).toEqual(['w', 'x']);
-		expect(await repo.allSessions()).toHaveLength(2);
+		expect((await repo.sessionsSince('')).map((s) => s.id)).toEqual(['x', 'w']);
+		expect([...(await repo.visits())]).toEqual([['c', { count: 2, lastAt: session.startedAt }]]);
+		expect((await repo.lastSessions()).get('c')!.id).toBe('x');
+		expect((await repo.lastSessionOf('c'))!.id).toBe('x');
+		expect((await repo.counts()).session).toBe(2);
 		expect(await repo.sequence('nothing')).toBeUndefined();
 		const removed = await repo.removeSequence('s1');
 		expect(await repo.sequences()).toEqual([]);
@@ -160,8 +168,9 @@ describe('versions, bin and archive', () => {
 	test('tells when each sequence was last used in a session', async () => {
 		const repo = await filled();
 		const { sequence } = (await repo.sequence('s1'))!;
-		await repo.saveSession({ ...session, id: 'u1', sequence, startedAt: '2026-02-01T08:00:00.000Z' });
-		await repo.saveSession({ ...session, id: 'u2', sequence, startedAt: '2026-02-20T08:00:00.000Z' });
+		const begun = SessionSchema.parse(session);
+		await repo.startSession({ ...begun, id: 'u1', startedAt: '2026-02-01T08:00:00.000Z' }, sequence);
+		await repo.startSession({ ...begun, id: 'u2', startedAt: '2026-02-20T08:00:00.000Z' }, sequence);
 		expect([...(await repo.lastUsed())]).toEqual([['s1', '2026-02-20T08:00:00.000Z']]);
 	});
 });
@@ -171,26 +180,32 @@ describe('backup, wipe, import', () => {
 		const repo = await filled();
 		await repo.keepVersion((await repo.sequence('s1'))!, 'Kept');
 		await repo.archive('s1', true);
-		const before = await repo.everything();
-		const text = writeBackupFile(before);
+		const before = await everything(repo.db);
+		const bytes = await backupOf(NOW, before);
 		await repo.wipe();
-		expect((await repo.everything()).clients).toEqual([]);
-		const read = readBackupFile(text);
+		expect((await everything(repo.db)).client).toEqual([]);
+		const read = readBackup(bytes);
 		if (!read.ok) throw new Error('refused');
-		const plan = await planImport(repo.db, read.value);
-		expect(plan.records.map((r) => r.effect)).toEqual(['added', 'added', 'added']);
+		const plan = await planImport(repo.db, read.value.rows);
+		expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual([
+			'client added',
+			'sequence added',
+			'session added',
+			'kept added',
+			'settings added'
+		]);
 		await applyImport(repo.db, plan, repo.stamp());
-		expect(await repo.everything()).toEqual(before);
+		expect(await everything(repo.db)).toEqual(before);
 	});
-	test('the preview tells added, changed and skipped; what is replaced is kept', async () => {
+	test('the preview tells added, changed and skipped; what is replaced is kept; settings of one’s own stay', async () => {
 		const repo = await filled();
-		const content = await repo.everything();
-		const changed = { ...content, clients: [{ ...content.clients[0]!, name: 'Bo the second' }] };
-		const plan = await planImport(repo.db, changed);
+		const content = await everything(repo.db);
+		const plan = await planImport(repo.db, { ...content, client: [{ ...content.client![0]!, name: 'Bo the second' }] });
 		expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual([
 			'client changed',
 			'sequence skipped',
-			'session skipped'
+			'session skipped',
+			'settings skipped'
 		]);
 		expect((await repo.client('c'))!.name).toBe('Bo');
 		await applyImport(repo.db, plan, repo.stamp());
@@ -230,12 +245,12 @@ describe('comparisons by the model', () => {
 		await expect(repo.saveComparison({ ...draft, input: { ...draft.input, sequences: [sequence] } })).rejects.toThrow(
 			/at least 2 sequences are compared/
 		);
-		const read = readBackupFile(writeBackupFile(await repo.everything()));
+		const read = readBackup(await backupOf(NOW, await everything(repo.db)));
 		if (!read.ok) throw new Error(JSON.stringify(read.problems));
 		const other = repository();
-		await applyImport(other.db, await planImport(other.db, read.value), other.stamp());
+		await applyImport(other.db, await planImport(other.db, read.value.rows), other.stamp());
 		expect(await other.comparisons()).toEqual([saved]);
-		expect((await planImport(other.db, read.value)).comparisons).toEqual([]);
+		expect((await planImport(other.db, read.value.rows)).records.map((r) => r.effect)).toEqual(['skipped']);
 		await repo.discardComparison(saved.id);
 		expect(await repo.comparisons()).toEqual([]);
 	});

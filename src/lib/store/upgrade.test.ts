@@ -4,13 +4,15 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
 import { HistorySchema } from '../core/sequence/history';
-import { SessionSchema } from '../core/measure/records.schema';
 import { MEDIA } from '../core/medium/media';
 import { SCHOOLS } from '../core/school/schools';
 import { TECHNIQUES } from '../core/technique/library';
 import { NOW } from '../core/testing';
-import { readBackupFile, writeBackupFile } from '../formats/backupFile';
-import { makeDb } from './db';
+import { KIND_IDS, kindOf } from '../core/records/kinds';
+import { readBackup } from '../formats/backup/readBackup';
+import { backupOf } from '../formats/backup/writeBackup';
+import { everything } from './backup';
+import { makeDb, tableOf } from './db';
 import { applyImport, planImport } from './importPlan';
 import { Repository } from './repository';
 
@@ -41,9 +43,10 @@ test('a database of the first version is brought up to date: sequences, their hi
 	await old.table('sequences').bulkPut(stored);
 	await old.table('clients').bulkPut(backup.clients);
 	await old.table('sessions').bulkPut(backup.sessions);
-	await old
-		.table('secondVersions')
-		.put({ id: 'v', kind: 'sequence', recordId: stored[0]!.id, savedAt: NOW, record: stored[0] });
+	await old.table('secondVersions').bulkPut([
+		{ id: 'v', kind: 'sequence', recordId: stored[0]!.id, savedAt: NOW, record: stored[0] },
+		{ id: 'w', kind: 'session', recordId: backup.sessions[0]!.id, savedAt: NOW, record: backup.sessions[0] }
+	]);
 	old.close();
 
 	const db = makeDb('upgrade-test');
@@ -53,13 +56,18 @@ test('a database of the first version is brought up to date: sequences, their hi
 		expect(SequenceSchema.safeParse(row.sequence).success).toBe(true);
 		expect(HistorySchema.safeParse(row.history).success).toBe(true);
 	}
-	const sessions = await db.sessions.toArray();
+	const sessions = await tableOf(db, 'session').toArray();
 	expect(sessions.length).toBe(backup.sessions.length);
-	for (const s of sessions) expect(SessionSchema.safeParse(s).success).toBe(true);
 	expect(sessions.some((s) => s.sequence)).toBe(true);
-	const [second] = await db.secondVersions.toArray();
-	expect(SequenceSchema.safeParse((second!.record as { sequence: unknown }).sequence).success).toBe(true);
-	expect(await db.clients.count()).toBe(backup.clients.length);
+	for (const s of sessions.filter((x) => x.sequence))
+		expect((await repositoryOf(db).performed(s))!.title).toBe(s.sequence!.title);
+	expect(await tableOf(db, 'client').count()).toBe(backup.clients.length);
+	// Whatever the table: what is in it now is what the schema of its kind says.
+	for (const id of KIND_IDS)
+		for (const record of await db.table(kindOf(id).table).toArray()) {
+			const checked = kindOf(id).schema.safeParse(record);
+			expect(checked.success ? [] : checked.error.issues, id).toEqual([]);
+		}
 	await db.delete();
 });
 
@@ -68,33 +76,26 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 	const db = makeDb('own-test');
 	const repo = repositoryOf(db);
 	for (const [kind, item] of Object.entries(own) as ['technique', (typeof own)['technique']][])
-		await repo.saveCustom(kind, {
-			id: 'mine',
-			revision: 0,
-			updatedAt: NOW,
-			item: { ...item, id: 'mine', title: `My ${kind}` }
-		});
+		await repo.keepCustom(kind, { ...item, id: 'mine', title: `My ${kind}` } as never);
 	const library = await repo.customLibrary();
 	expect([library.techniques, library.schools, library.media].map((list) => list.map((i) => i.title))).toEqual([
 		['My technique'],
 		['My school'],
 		['My medium']
 	]);
-	const read = readBackupFile(writeBackupFile(await repo.everything()));
+	const read = readBackup(await backupOf(NOW, await everything(db)));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	const other = makeDb('own-test-other');
-	const plan = await planImport(other, read.value);
+	const plan = await planImport(other, read.value.rows);
 	expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual(['technique added', 'school added', 'medium added']);
 	await applyImport(other, plan, repo.stamp());
 	expect(await repositoryOf(other).customLibrary()).toEqual(library);
-	expect((await planImport(other, read.value)).records.every((r) => r.effect === 'skipped')).toBe(true);
+	expect((await planImport(other, read.value.rows)).records.every((r) => r.effect === 'skipped')).toBe(true);
 	const gone = (await repo.removeCustom('technique', 'mine'))!;
 	expect((await repo.customLibrary()).techniques).toEqual([]);
 	await repo.putCustomBack('technique', gone);
 	expect((await repo.customLibrary()).techniques).toHaveLength(1);
-	await expect(
-		repo.saveCustom('school', { id: 'x', revision: 0, updatedAt: NOW, item: { title: 'no school' } })
-	).rejects.toThrow();
+	await expect(repo.keepCustom('school', { id: 'x', title: 'no school' } as never)).rejects.toThrow();
 	await db.delete();
 	await other.delete();
 });

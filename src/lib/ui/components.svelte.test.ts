@@ -3,19 +3,20 @@ import { flushSync } from 'svelte';
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { sentenceOf } from '$lib/core/rules/wording';
 import { judge } from '$lib/core/rules/judge';
-import { emptyLook, distanceRows, withDistance, withGrade, zoneChanges } from '$lib/core/measure/look';
+import { changeAt, changesOf } from '$lib/core/assess/change';
+import { gradeRow } from '$lib/core/assess/registry';
+import { emptyAssessment, withValue } from '$lib/core/assess/assessment';
 import { expand } from '$lib/core/sequence/expand';
 import { stepsOf } from '$lib/core/sequence/walk';
-import { PUFFINESS_WORDS } from '$lib/core/measure/grades';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '$lib/core/testing';
 import { all, clear, press, show } from './testing';
-import DistanceTable from './views/session/DistanceTable.svelte';
+import MeasureTable from './views/session/MeasureTable.svelte';
 import GradeCell from './views/session/GradeCell.svelte';
 import Gauge from './views/session/Gauge.svelte';
 import StepWaves from './views/session/StepWaves.svelte';
 import Finding from './views/compose/inspector/Finding.svelte';
 import AddPanel from './views/compose/inspector/AddPanel.svelte';
-import DistanceChanges from './views/progress/DistanceChanges.svelte';
+import MeasuredChanges from './views/progress/MeasuredChanges.svelte';
 import SandBar from './views/progress/SandBar.svelte';
 import FaceMap from './parts/map/FaceMap.svelte';
 import MiniScore from './parts/score/MiniScore.svelte';
@@ -66,7 +67,7 @@ describe('grading', () => {
 			grade,
 			ghost: 2,
 			name: 'Chin, client’s left',
-			words: PUFFINESS_WORDS,
+			words: gradeRow('puffiness').words,
 			active: false,
 			onchange,
 			onfocus: () => {}
@@ -102,8 +103,8 @@ describe('grading', () => {
 describe('the tape', () => {
 	const table = (unit: 'mm' | 'inch') => {
 		const onchange = vi.fn();
-		const look = withDistance(emptyLook(NOW), 'tragus-mouth-corner', 'left', 101.6);
-		return { root: show(DistanceTable, { look, ghost: look, unit, onchange }), onchange };
+		const assessment = withValue(emptyAssessment(NOW), 'tragus-mouth-corner', { side: 'left' }, 101.6);
+		return { root: show(MeasureTable, { assessment, ghost: assessment, unit, onchange }), onchange };
 	};
 	const enter = (input: HTMLInputElement, value: string) => {
 		input.value = value;
@@ -115,9 +116,9 @@ describe('the tape', () => {
 		const input = root.querySelector('input')!;
 		expect(input.value).toBe('4.00');
 		enter(input, '4,1');
-		expect(onchange.mock.calls[0]![0].distances[0].mm).toBeCloseTo(104.1, 1);
+		expect(onchange.mock.calls[0]![0].entries[0].value).toBeCloseTo(104.1, 1);
 		enter(input, '');
-		expect(onchange.mock.calls[1]![0].distances).toEqual([]);
+		expect(onchange.mock.calls[1]![0].entries).toEqual([]);
 	});
 	test('an implausible reading is answered at the field and not stored', () => {
 		const { root, onchange } = table('mm');
@@ -130,28 +131,28 @@ describe('the tape', () => {
 		expect(root.querySelector('[role=alert]')).toBeNull();
 	});
 	test('changes: words beside figures, solid only where it is believed', () => {
-		const before = withDistance(
-			withDistance(emptyLook(NOW), 'tragus-mouth-corner', 'left', 104),
+		const before = withValue(
+			withValue(emptyAssessment(NOW), 'tragus-mouth-corner', { side: 'left' }, 104),
 			'jaw-angle-nose-wing',
-			'left',
+			{ side: 'left' },
 			88
 		);
-		const after = withDistance(
-			withDistance(emptyLook(NOW), 'tragus-mouth-corner', 'left', 99),
+		const after = withValue(
+			withValue(emptyAssessment(NOW), 'tragus-mouth-corner', { side: 'left' }, 99),
 			'jaw-angle-nose-wing',
-			'left',
+			{ side: 'left' },
 			87
 		);
-		const rows = distanceRows(before, after, CONTEXT.working);
-		const text = show(DistanceChanges, { rows, unit: 'mm' }).textContent!;
+		const { working } = CONTEXT;
+		const text = show(MeasuredChanges, { before, after, working, comparable: true, unit: 'mm' }).textContent!;
 		expect(text).toContain('104.0 to 99.0');
 		expect(text).toContain('−5.0');
 		expect(text).toContain('within measuring error');
-		const fill = (i: number) =>
-			all(show(SandBar, { change: rows[i]!.change }), 'circle')
+		const fill = (id: 'tragus-mouth-corner' | 'jaw-angle-nose-wing') =>
+			all(show(SandBar, { change: changeAt(id, { side: 'left' }, before, after, working) }), 'circle')
 				.at(-1)!
 				.getAttribute('fill');
-		expect([fill(0), fill(1)]).toEqual(['var(--drain)', 'var(--sheet)']);
+		expect([fill('tragus-mouth-corner'), fill('jaw-angle-nose-wing')]).toEqual(['var(--drain)', 'var(--sheet)']);
 	});
 });
 
@@ -270,14 +271,20 @@ describe('panels', () => {
 		});
 		const onapply = vi.fn();
 		const root = show(ImportPreview, {
-			records: [record('a', 'added'), record('b', 'changed')],
+			preview: {
+				records: [record('a', 'added'), record('b', 'changed')],
+				counts: [{ kind: 'kept', count: 2, one: 'kept', many: 'kept', rest: 'not here yet' }],
+				worth: true
+			},
+			busy: false,
 			onapply,
 			oncancel: () => {}
 		});
-		expect(root.textContent).toMatch(/1 added.*1 changed/s);
+		expect(root.textContent).toMatch(/1 added.*1 changed.*2 kept/s);
 		all(root, 'button')[0]!.click();
 		expect(onapply).toHaveBeenCalledOnce();
-		const same = show(ImportPreview, { records: [record('a', 'skipped')], onapply, oncancel: () => {} });
+		const nothing = { records: [record('a', 'skipped')], counts: [], worth: false };
+		const same = show(ImportPreview, { preview: nothing, busy: false, onapply, oncancel: () => {} });
 		expect(all(same, 'button')[0]!.hasAttribute('disabled')).toBe(true);
 	});
 	test('a client needs a code or a name, and the form says so', () => {
@@ -309,7 +316,7 @@ describe('panels', () => {
 		expect(onchange.mock.calls.flat()).toEqual([4, 6, 6, 1]);
 	});
 	test('change of zones is counted for every zone felt at least once', () => {
-		const before = withGrade(emptyLook(NOW), 'puffiness', 'chin', 'left', 2);
-		expect(zoneChanges(before, null, 'puffiness', CONTEXT.working)[0]).toMatchObject({ before: 2, after: null });
+		const before = withValue(emptyAssessment(NOW), 'puffiness', { place: 'chin', side: 'left' }, 2);
+		expect(changesOf('puffiness', before, null, CONTEXT.working)[0]).toMatchObject({ before: 2, after: null });
 	});
 });

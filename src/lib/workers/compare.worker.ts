@@ -1,5 +1,4 @@
 import * as Comlink from 'comlink';
-import { ZONES } from '../core/atlas/zones';
 import { planOfSequence } from '../core/flow/compile';
 import { PairedRun } from '../core/flow/paired';
 import { resultOf } from '../core/flow/verdict';
@@ -20,7 +19,7 @@ const breathe = () =>
 const worker: CompareWorker = {
 	async compare({ sequences, working, grades, zones, draws, seed }, progress) {
 		cancelled = false;
-		const context = { atlas: ZONES, working };
+		const context = { working };
 		const programmes = sequences.map((s) => planOfSequence(s, context).programme);
 		const run = new PairedRun({ programmes, grades, zones, draws, seed });
 		while (run.advance(DRAWS_AT_A_TIME)) {

@@ -1,3 +1,5 @@
+import type { Parsed } from '../formats/problem';
+import type { ImportPreview } from '../formats/backup/importPreview';
 import type { StartGrades } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
 import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
@@ -26,4 +28,19 @@ export interface CompareWorker {
 	 */
 	compare(input: ComparisonInput, progress: (done: number) => void): Promise<ComparisonResult | null>;
 	cancel(): void;
+}
+
+/** How far files are, in records. */
+export interface Progress {
+	readonly stage: 'write' | 'check' | 'compare' | 'bring';
+	readonly done: number;
+}
+export interface ExchangeWorker {
+	/** Everything of a database as a backup. */
+	write(name: string, progress: (p: Progress) => void): Promise<{ exportedAt: string; file: Blob }>;
+	/** What a file would do; kept until it is carried out or forgotten. Nothing is written. */
+	read(name: string, file: Blob, progress: (p: Progress) => void): Promise<Parsed<ImportPreview>>;
+	/** Carries out what was read last. @returns how many records came in */
+	apply(name: string, progress: (p: Progress) => void): Promise<number>;
+	forget(): void;
 }

@@ -1,5 +1,4 @@
 import * as Comlink from 'comlink';
-import { ZONES } from '../core/atlas/zones';
 import { planOfSequence, type FlowPlan } from '../core/flow/compile';
 import type { StartGrades } from '../core/flow/starts';
 import { tideOf } from '../core/flow/tide';
@@ -11,7 +10,7 @@ let last: { plan: FlowPlan; grades: StartGrades; worth: WorthRun | null } | null
 
 const worker: TideWorker = {
 	tide({ sequence, working, grades }) {
-		const plan = planOfSequence(sequence, { atlas: ZONES, working });
+		const plan = planOfSequence(sequence, { working });
 		last = { plan, grades, worth: null };
 		const tide = tideOf(plan, grades);
 		const { times, grades: levels, fill, open, balance } = tide;

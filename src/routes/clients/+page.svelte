@@ -1,33 +1,31 @@
 <script lang="ts">
+	import { dayOfYear } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
-	import type { Client } from '$lib/core/measure/records.schema';
+	import type { Client } from '$lib/core/records/client';
 	import { useApp } from '$lib/state/app.svelte';
+	import type { Visits } from '$lib/store/repository';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleRecord } from '$lib/store/saveRecord';
+	import { settleVersions } from '$lib/store/saveRecord';
 	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
 
 	const app = useApp();
-	const clients = liveRows(
+	const visits = liveRows(
 		() => null,
-		() => app.repo.clients(),
-		[]
-	);
-	const sessions = liveRows(
-		() => null,
-		() => app.repo.allSessions(),
-		[]
+		() => app.repo.visits(),
+		new Map<string, Visits>()
 	);
 	let wished = $state<string | null>(null);
 	let removing = $state(false);
 	let said = $state('');
-	const chosen = $derived(clients.current.find((c) => c.id === (wished ?? app.settings?.currentClientId)) ?? clients.current[0] ?? null);
-	const visits = $derived((id: string) =>
-		sessions.current.filter((s) => s.clientId === id).sort((a, b) => b.startedAt.localeCompare(a.startedAt))
+	const clients = $derived(app.current.all);
+	const chosen = $derived(app.current.byId(wished) ?? app.current.orFirst);
+	const sessions = liveRows(
+		() => chosen?.id ?? null,
+		async (id) => (id ? (await app.repo.sessionsOf(id)).reverse() : []),
+		[]
 	);
-	const day = (iso: string) => new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });
-
 	async function add(name: string) {
 		const { now, newId } = app.repo.stamp();
 		const id = newId();
@@ -35,7 +33,7 @@
 	}
 	function choose(id: string) {
 		wished = id;
-		void app.save({ currentClientId: id });
+		app.current.choose(id);
 	}
 	async function change(client: Client, fields: Partial<Client>) {
 		const saved = await app.run(() => app.repo.saveClient({ ...client, ...fields }));
@@ -48,7 +46,7 @@
 	);
 	const second = $derived(seconds.current[0] ?? null);
 	const facts = $derived.by(() => {
-		const other = second?.record as Client | undefined;
+		const other = second?.record as unknown as Client | undefined;
 		if (!chosen || !other) return [];
 		const fields = [
 			['Name', 'name'],
@@ -58,7 +56,7 @@
 		return fields.map(([name, field]) => ({ name, stored: chosen[field], second: other[field] }));
 	});
 	async function settle(choice: 'stored' | 'second') {
-		if (second) await app.run(() => settleRecord(app.repo.db, second, choice, app.repo.stamp()));
+		if (second) await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
 		said = '';
 	}
 	async function remove() {
@@ -75,8 +73,8 @@
 		<h1 class="pt-3 text-xl font-[520]">Clients</h1>
 		<ClientForm onsave={add} />
 		<ul class="border-hair mt-3 border-t">
-			{#each clients.current as c (c.id)}
-				{@const list = visits(c.id)}
+			{#each clients as c (c.id)}
+				{@const seen = visits.current.get(c.id)}
 				<li class="border-hair border-b">
 					<button
 						type="button"
@@ -86,15 +84,15 @@
 					>
 						<span class="flex justify-between gap-3"
 							><b class="text-[13.5px] font-[560]">{c.name}</b><span class="text-ink2 text-xs"
-								>{list.length}
-								{list.length === 1 ? 'session' : 'sessions'}{list[0] ? `, last ${day(list[0].startedAt)}` : ''}</span
+								>{seen?.count ?? 0}
+								{seen?.count === 1 ? 'session' : 'sessions'}{seen ? `, last ${dayOfYear(seen.lastAt)}` : ''}</span
 							></span
 						>
 						<span class="text-ink2 block truncate text-xs">{c.note || 'no note'}</span>
 					</button>
 				</li>
 			{:else}
-				{#if clients.loaded}<li class="text-ink2 py-4 text-[13.5px] leading-5">
+				{#if app.current.loaded}<li class="text-ink2 py-4 text-[13.5px] leading-5">
 						Nobody yet. A code or a name is enough; records never leave this browser unless you export them.
 					</li>{/if}
 			{/each}
@@ -153,10 +151,10 @@
 				</div>
 				<h3 class="pt-3 text-[13.5px] font-semibold">Sessions</h3>
 				<ul class="max-w-[560px]">
-					{#each visits(chosen.id).slice(0, 12) as s (s.id)}
+					{#each sessions.current.slice(0, 12) as s (s.id)}
 						<li class="border-hair border-b">
 							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href="/progress?client={chosen.id}&session={s.id}"
-								><span>{day(s.startedAt)}</span><span class="text-ink2 truncate">{s.sequence?.title ?? 'looked at only'}</span></a
+								><span>{dayOfYear(s.startedAt)}</span><span class="text-ink2 truncate">{s.sequence?.title ?? 'looked at only'}</span></a
 							>
 						</li>
 					{:else}<li class="text-ink2 py-2">None yet.</li>{/each}

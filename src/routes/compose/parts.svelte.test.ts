@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { flushSync } from 'svelte';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
-import { emptyLook, withGrade } from '$lib/core/measure/look';
+import { emptyAssessment, withValue } from '$lib/core/assess/assessment';
 import { coverageOf } from '$lib/core/goal/coverage';
 import { judge } from '$lib/core/rules/judge';
 import { schoolById } from '$lib/core/school/schools';
@@ -167,13 +167,18 @@ test('an empty sequence offers three ways and the tour', () => {
 
 describe('the layers of the map', () => {
 	const judgement = judge(SEQUENCE, CONTEXT);
-	const look = withGrade(withGrade(emptyLook(NOW), 'puffiness', 'malar', 'left', 3), 'puffiness', 'chin', 'right', 1);
+	const assessment = withValue(
+		withValue(emptyAssessment(NOW), 'puffiness', { place: 'malar', side: 'left' }, 3),
+		'puffiness',
+		{ place: 'chin', side: 'right' },
+		1
+	);
 	const of = (layer: Parameters<typeof tintsOf>[0]) =>
 		tintsOf(
 			layer,
 			() => SEQUENCE,
 			() => judgement,
-			look,
+			assessment,
 			coverageOf
 		);
 	test('grades are water lines, in words too', () => {
@@ -204,7 +209,7 @@ describe('the layers of the map', () => {
 				'coverage',
 				() => SEQUENCE,
 				() => judgement,
-				look,
+				assessment,
 				null
 			)
 		).toEqual([]);

@@ -2,13 +2,13 @@
 	import { AlertDialog } from 'bits-ui';
 	import Download from '@lucide/svelte/icons/download';
 	import Upload from '@lucide/svelte/icons/upload';
-	import { readBackupFile, writeBackupFile } from '$lib/formats/backupFile';
 	import { fileName } from '$lib/formats/download';
-	import type { Parsed, Problem } from '$lib/formats/problem';
-	import { MAX_BACKUP_BYTES, readJson } from '$lib/formats/readJson';
-	import { readSequenceFile, writeSequenceFile } from '$lib/formats/sequenceFile';
+	import { writeSequenceFile } from '$lib/formats/sequenceFile';
+	import { onMount } from 'svelte';
+	import { observationsCsv } from '$lib/formats/observationsCsv';
+	import { Exchange } from '$lib/state/exchange.svelte';
 	import { useApp } from '$lib/state/app.svelte';
-	import { applyImport, planImport, planOfSequence, type ImportPlan } from '$lib/store/importPlan';
+	import { ExchangeClient } from '$lib/workers/exchangeClient';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ImportPreview from '$lib/ui/views/exchange/ImportPreview.svelte';
 	import SeaEdge from '$lib/ui/views/exchange/SeaEdge.svelte';
@@ -22,58 +22,36 @@
 	);
 	const counts = liveRows(
 		() => null,
-		async () => [(await app.repo.clients()).length, (await app.repo.allSessions()).length],
-		[0, 0]
+		() => app.repo.counts(),
+		null
 	);
 	const here = $derived(
-		`In this browser: ${counts.current[0]} clients, ${sequences.current.length} sequences, ${counts.current[1]} sessions.`
+		counts.current
+			? `In this browser: ${counts.current.client} clients, ${counts.current.sequence} sequences, ${counts.current.session} sessions.`
+			: ''
 	);
-	let problems = $state.raw<readonly Problem[]>([]);
-	let plan = $state.raw<ImportPlan | null>(null);
+	const exchange = new Exchange(new ExchangeClient(app.repo.db.name), (sentence) => (app.trouble = sentence));
+	onMount(() => () => exchange.close());
 	let said = $state('');
 	let wiping = $state(false);
 	let over = $state(false);
 
 	async function exportAll() {
-		const content = await app.run(() => app.repo.everything());
-		if (content) saveFile(fileName(`soft-tide-${content.exportedAt.slice(0, 10)}`, 'json'), writeBackupFile(content));
+		const written = await exchange.write();
+		if (written) saveFile(fileName(`soft-tide-${written.exportedAt.slice(0, 10)}`, 'zip'), written.file, 'application/zip');
 	}
-	async function read(file: File | undefined) {
-		problems = [];
-		plan = null;
+	async function exportObservations() {
+		const sessions = (await app.run(() => app.repo.sessionsSince(''))) ?? [];
+		const name = (id: string) => app.current.byId(id)?.name ?? id;
+		saveFile(
+			fileName(`soft-tide-observations-${new Date().toISOString().slice(0, 10)}`, 'csv'),
+			observationsCsv(sessions, name),
+			'text/csv'
+		);
+	}
+	function read(file: File | undefined) {
 		said = '';
-		if (!file) return;
-		if (file.size > MAX_BACKUP_BYTES) {
-			problems = [
-				{
-					path: '',
-					message: `The file has ${Math.round(file.size / 1024 / 1024)} MB; at most ${MAX_BACKUP_BYTES / 1024 / 1024} MB are read.`,
-					remedy: 'Choose a smaller file.'
-				}
-			];
-			return;
-		}
-		const text = await file.text();
-		const raw = readJson(text);
-		const single = raw.ok && raw.value.format === 'soft-tide/sequence';
-		if (single) await take(readSequenceFile(text), (s) => planOfSequence(app.repo.db, s));
-		else await take(readBackupFile(text), (b) => planImport(app.repo.db, b));
-	}
-	async function take<T>(parsed: Parsed<T>, makePlan: (value: T) => Promise<ImportPlan>) {
-		if (!parsed.ok) problems = parsed.problems;
-		else plan = await app.run(() => makePlan(parsed.value));
-	}
-	async function apply() {
-		const taken = plan;
-		if (!taken) return;
-		const done = await app.run(async () => {
-			await applyImport(app.repo.db, taken, app.repo.stamp());
-			return true;
-		});
-		if (!done) return;
-		const n = taken.records.filter((r) => r.effect !== 'skipped').length;
-		said = `${n} ${n === 1 ? 'record is' : 'records are'} in.`;
-		plan = null;
+		return exchange.read(file);
 	}
 	async function wipe() {
 		await app.run(() => app.repo.wipe());
@@ -86,15 +64,25 @@
 <div class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-2">
 	<section class="px-4 pb-8 lg:pr-16">
 		<h1 class="pt-3 pb-1 text-xl font-[520]">Exchange</h1>
-		<p class="text-ink2 min-h-5 pb-3" role="status">{said || here}</p>
+		<p class="text-ink2 min-h-5 pb-3" role="status">{exchange.doing || exchange.said || said || here}</p>
 		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">From here, out</h2>
 		<div class="flex items-center gap-4 py-3">
 			<div class="flex-1">
 				<b class="block text-[13.5px]">Everything</b><span class="text-ink2"
-					>Clients, sequences with their history, sessions, settings: one file of the format soft-tide/backup.</span
+					>Clients, sequences with their history, sessions, settings: one zip of the format soft-tide/backup.</span
 				>
 			</div>
-			<button type="button" class="btn btn-primary" onclick={exportAll}><Download size={15} />Export all</button>
+			<button type="button" class="btn btn-primary" disabled={exchange.doing !== ''} onclick={exportAll}
+				><Download size={15} />Export all</button
+			>
+		</div>
+		<div class="border-hair flex items-center gap-4 border-t py-3">
+			<div class="flex-1">
+				<b class="block text-[13.5px]">Observations</b><span class="text-ink2"
+					>All that was graded, measured and told, a line each, for a spreadsheet.</span
+				>
+			</div>
+			<button type="button" class="btn" onclick={exportObservations}><Download size={15} />CSV</button>
 		</div>
 		<ul class="border-hair border-t">
 			{#each sequences.current as { sequence } (sequence.id)}
@@ -132,31 +120,30 @@
 			<input
 				class="sr-only"
 				type="file"
-				accept="application/json,.json"
+				accept="application/zip,application/json,.zip,.json"
 				onchange={(e) => {
 					const input = e.currentTarget;
-					void read(input.files?.[0]).then(() => (input.value = ''));
+					void read(input.files?.[0])?.then(() => (input.value = ''));
 				}}
 			/>
 		</label>
-		{#if problems.length}
+		{#if exchange.problems.length}
 			<div class="border-flag mt-3 rounded-xl border p-4" role="alert">
 				<h3 class="text-[15px] font-semibold">This file cannot be brought in. Nothing here has changed.</h3>
 				<ul class="mt-1 space-y-1.5">
-					{#each problems as p (p.path + p.message)}<li>
+					{#each exchange.problems as p (p.path + p.message)}<li>
 							{#if p.path}<code class="text-ink3 block text-[11.5px] break-all">{p.path}</code>{/if}{p.message}
 							<span class="text-ink2">{p.remedy}</span>
 						</li>{/each}
 				</ul>
 			</div>
 		{/if}
-		{#if plan}<div class="mt-3">
+		{#if exchange.preview}<div class="mt-3">
 				<ImportPreview
-					records={plan.records}
-					kept={plan.kept.length}
-					comparisons={plan.comparisons.length}
-					onapply={apply}
-					oncancel={() => (plan = null)}
+					preview={exchange.preview}
+					busy={exchange.doing !== ''}
+					onapply={() => exchange.apply()}
+					oncancel={() => exchange.leave()}
 				/>
 			</div>{/if}
 		<h2 class="border-hair mt-10 border-b pb-1 text-[15px] font-semibold">All away</h2>

@@ -2,25 +2,22 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
-	import { comparableSessions, distanceRows, zoneChanges } from '$lib/core/measure/look';
-	import { changeSentence } from '$lib/core/measure/wording';
-	import { stepsOf } from '$lib/core/sequence/walk';
+	import { changeSentence } from '$lib/core/assess/wording';
+	import { comparableSessions, contextWords } from '$lib/core/assess/sessions';
+	import { allChanges, changesOf } from '$lib/core/assess/change';
+	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
+	import { hour, weekDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
-	import DistanceChanges from '$lib/ui/views/progress/DistanceChanges.svelte';
+	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
 	import SessionStrip from '$lib/ui/views/progress/SessionStrip.svelte';
 	import ZoneChangeMap from '$lib/ui/views/progress/ZoneChangeMap.svelte';
 
 	const app = useApp();
-	const clients = liveRows(
-		() => null,
-		() => app.repo.clients(),
-		[]
-	);
-	const clientId = $derived(page.url.searchParams.get('client') ?? app.settings?.currentClientId ?? clients.current[0]?.id ?? null);
-	const client = $derived(clients.current.find((c) => c.id === clientId) ?? null);
+	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
+	const client = $derived(app.current.byId(clientId));
 	const sessions = liveRows(
 		() => clientId,
 		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
@@ -38,20 +35,26 @@
 	);
 	const first = $derived(sessions.current[0] ?? null);
 	/** Within a session: before and after. Since the first visit: the two befores, at the same hour only. */
-	const looks = $derived.by(() => {
+	const pair = $derived.by(() => {
 		if (!chosen || !first) return null;
-		if (scope === 'session') return { a: chosen.before, b: chosen.after, comparable: true };
+		if (scope === 'session')
+			return { a: chosen.before, b: chosen.after, comparable: true, contexts: [{ when: '', words: contextWords(chosen.context) }] };
 		return {
 			a: first.before,
 			b: chosen.before,
-			comparable: chosen.id !== first.id && comparableSessions(first, chosen, app.context.working)
+			comparable: chosen.id !== first.id && comparableSessions(first, chosen, app.working),
+			contexts: [first, chosen].map((s) => ({ when: weekDay(s.startedAt), words: contextWords(s.context) }))
 		};
 	});
-	const zones = $derived(looks ? zoneChanges(looks.a, looks.b, 'puffiness', app.context.working, looks.comparable) : []);
-	const distances = $derived(looks ? distanceRows(looks.a, looks.b, app.context.working, looks.comparable) : []);
-	const sentence = $derived(changeSentence(zones, distances));
-	const day = (iso: string) => new Date(iso).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' });
-	const hour = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' });
+	const told = $derived((pair?.contexts ?? []).filter((c) => c.words));
+	let observedWish = $state<ObservationId | null>(null);
+	/** Grades that were given in one of the two; the first one always. */
+	const graded = $derived(
+		GRADE_IDS.filter((id) => id === HEADLINE_GRADE || (pair && changesOf(id, pair.a, pair.b, app.working).length > 0))
+	);
+	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
+	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
+	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable) : []));
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
 </script>
 
@@ -63,14 +66,14 @@
 				{client.note}{client.note ? ' ' : ''}{sessions.current.length}
 				{sessions.current.length === 1 ? 'session' : 'sessions'}
 			</p>{/if}
-		{#if clients.current.length}
+		{#if app.current.all.length}
 			<Select
 				label="Client"
 				value={clientId ?? ''}
-				options={clients.current.map((c) => ({ value: c.id, label: c.name }))}
+				options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
 				onchange={(id) => {
 					wished = null;
-					void app.save({ currentClientId: id });
+					app.current.choose(id);
 					void goto(`/progress?client=${id}`);
 				}}
 			/>
@@ -85,14 +88,14 @@
 			onchange={(s) => (scope = s)}
 		/>
 	</div>
-	{#if chosen && looks}
+	{#if chosen && pair}
 		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]">
 			{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}
 			<span class="text-ink2"
-				>{scope === 'since' && !looks.comparable
+				>{scope === 'since' && !pair.comparable
 					? chosen.id === first?.id
 						? 'This is the first visit: there is nothing before it.'
-						: 'Not comparable: the two visits lie more than 90 minutes apart in the day.'
+						: `Not comparable: the two visits lie more than ${app.working.comparableHourMinutes} minutes apart in the day.`
 					: sentence.rest}</span
 			>
 		</p>
@@ -101,18 +104,35 @@
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">
 					On the face <span class="text-ink2 pl-1.5 font-normal"
 						>{scope === 'session'
-							? `${day(chosen.startedAt)}, ${hour(chosen.before.takenAt)}${chosen.after ? ` and ${hour(chosen.after.takenAt)}` : ', not looked at again'}`
-							: `${day(first!.startedAt)} and ${day(chosen.startedAt)}, before the session`}</span
+							? `${weekDay(chosen.startedAt)}, ${hour(chosen.before.takenAt)}${chosen.after ? ` and ${hour(chosen.after.takenAt)}` : ', not looked at again'}`
+							: `${weekDay(first!.startedAt)} and ${weekDay(chosen.startedAt)}, before the session`}</span
 					>
 				</h2>
-				<ZoneChangeMap changes={zones} />
+				{#if graded.length > 1}<div class="pb-1.5">
+						<Segmented
+							label="What was graded"
+							value={observed}
+							options={graded.map((value) => ({ value, label: gradeRow(value).label }))}
+							onchange={(id) => (observedWish = id)}
+						/>
+					</div>{/if}
+				<ZoneChangeMap {observed} changes={zones} />
 			</section>
 			<section>
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
-				<DistanceChanges rows={distances} unit={app.settings?.units ?? 'mm'} />
+				<MeasuredChanges
+					before={pair.a}
+					after={pair.b}
+					working={app.working}
+					comparable={pair.comparable}
+					unit={app.settings?.units ?? 'mm'}
+				/>
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.context.working.distanceErrorMm} mm,
-					a working value). A filled dot stands clear of it. A grade counts as changed from two steps on.
+					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working.distanceErrorMm} mm, of the
+					sum
+					{app.working.compositeErrorMm} mm, working values). A filled dot stands clear of it. A grade counts as changed from
+					{app.working.gradeErrorSteps + 1}
+					{app.working.gradeErrorSteps === 0 ? 'step' : 'steps'} on.
 				</p>
 			</section>
 		</div>
@@ -123,7 +143,7 @@
 			<SessionStrip
 				sessions={sessions.current}
 				chosenId={chosen.id}
-				working={app.context.working}
+				observed={HEADLINE_MEASURED}
 				{width}
 				onchoose={(id) => (wished = id)}
 			/>
@@ -132,8 +152,10 @@
 					<dd>
 						<b class="text-ink">{chosen.sequence.title}</b>, {clock(chosen.workedSeconds)}{chosen.haltedSeconds
 							? `, halted ${clock(chosen.haltedSeconds)}`
-							: ''}, {stepsOf(chosen.sequence).length - skipped} of {stepsOf(chosen.sequence).length} steps
+							: ''}, {chosen.sequence.steps - skipped} of {chosen.sequence.steps} steps
 					</dd>{/if}
+				{#each told as c (c.when)}<dt>{c.when || 'Of the day'}</dt>
+					<dd>{c.words}</dd>{/each}
 				{#if chosen.sideEffects}<dt>Side effects</dt>
 					<dd>{chosen.sideEffects}</dd>{/if}
 				{#if chosen.note}<dt>Note</dt>

@@ -4,8 +4,12 @@
 	import { page } from '$app/state';
 	import { isZone, placeOf } from '$lib/core/atlas/places';
 	import type { ZoneId } from '$lib/core/atlas/zones';
-	import { emptyLook } from '$lib/core/measure/look';
-	import type { Look } from '$lib/core/measure/records.schema';
+	import { countOf, emptyAssessment, withChoice } from '$lib/core/assess/assessment';
+	import type { Assessment, Entry } from '$lib/core/assess/assessment.schema';
+	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
+	import type { Session } from '$lib/core/records/session';
+	import { aimRow } from '$lib/core/vocabulary/vocabulary';
+	import { sameDay } from '$lib/ui/parts/dates';
 	import { clock } from '$lib/core/step/describe';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { judge } from '$lib/core/rules/judge';
@@ -13,24 +17,19 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
-	import DistanceTable from '$lib/ui/views/session/DistanceTable.svelte';
+	import MeasureTable from '$lib/ui/views/session/MeasureTable.svelte';
 	import GradeBoard from '$lib/ui/views/session/GradeBoard.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 
 	const app = useApp();
-	const clients = liveRows(
-		() => null,
-		() => app.repo.clients(),
-		[]
-	);
 	const sequences = liveRows(
 		() => null,
 		() => app.repo.sequences(),
 		[]
 	);
-	const clientId = $derived(app.settings?.currentClientId ?? null);
-	const client = $derived(clients.current.find((c) => c.id === clientId) ?? null);
+	const clientId = $derived(app.current.id);
+	const client = $derived(app.current.client);
 	const sessions = liveRows(
 		() => clientId,
 		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
@@ -39,9 +38,7 @@
 	const last = $derived(sessions.current.at(-1) ?? null);
 
 	/** A look taken today before anything was composed: the session goes on from it. */
-	const lookedToday = $derived(
-		last && !last.sequence && !last.after && new Date(last.startedAt).toDateString() === new Date().toDateString() ? last : null
-	);
+	const lookedToday = $derived(last && !last.sequence && !last.after && sameDay(last.startedAt, new Date()) ? last : null);
 	const ghost = $derived((lookedToday ? sessions.current.at(-2) : last)?.before ?? null);
 	let wished = $state<string | null>(page.url.searchParams.get('sequence'));
 	const sequenceId = $derived(wished ?? last?.sequence?.id ?? sequences.current[0]?.sequence.id ?? null);
@@ -49,21 +46,25 @@
 	const judgement = $derived(sequence ? judge(sequence, app.context) : null);
 	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
 
-	let look = $state.raw<Look>(emptyLook(new Date().toISOString()));
-	let sleep = $state<'under-5' | '5-to-7' | 'over-7' | ''>('');
-	let salt = $state<'little' | 'usual' | 'much' | ''>('');
+	let assessment = $state.raw<Assessment>(emptyAssessment(new Date().toISOString()));
+	let context = $state.raw<readonly Entry[]>([]);
+	/** What is asked of the day with one answer each. */
+	const ASKED = inSection('context').filter((id) => {
+		const row = observation(id);
+		return isChoice(row) && !row.many;
+	});
 	// Another client, another face.
 	$effect(() => {
 		void clientId;
 		const begun = lookedToday;
-		untrack(() => (look = begun?.before ?? emptyLook(new Date().toISOString())));
+		untrack(() => (assessment = begun?.before ?? emptyAssessment(new Date().toISOString())));
 	});
 	const asked = $derived<ZoneId[]>(
 		sequence
 			? [
 					...new Set(
 						stepsOf(sequence)
-							.filter((s) => s.step.aim === 'drain' || s.step.aim === 'release')
+							.filter((s) => aimRow(s.step.aim).lookedAt)
 							.map((s) => placeOf(s.step.places[0]!))
 					)
 				]
@@ -81,13 +82,17 @@
 			startedAt: now,
 			endedAt: perform ? null : now,
 			zoneOffsetMinutes: -new Date().getTimezoneOffset(),
-			sequence: perform ? sequence : null,
-			before: { ...look, takenAt: now },
-			context: { ...(sleep ? { sleep } : {}), ...(salt ? { salt } : {}), also: [] }
+			sequence: null,
+			before: { ...assessment, takenAt: now },
+			context: [...context]
 		};
-		const saved = await app.run(() => app.repo.saveSession(session));
+		const saved = await app.run(() =>
+			perform && sequence ? app.repo.startSession(session as Omit<Session, 'sequence'>, sequence) : app.repo.saveSession(session)
+		);
 		if (saved) await goto(perform ? `/session/${session.id}` : '/compose');
 	}
+	const felt = $derived(countOf(assessment, GRADE_IDS));
+	const taken = $derived(countOf(assessment, ENTERED_MEASURED_IDS));
 	const seconds = $derived(judgement?.timing.expectedSeconds ?? 0);
 </script>
 
@@ -95,22 +100,22 @@
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
 	<div class="min-h-0 lg:overflow-y-auto">
 		<GradeBoard
-			{look}
+			{assessment}
 			{ghost}
 			{asked}
 			orientation={sequence?.orientation ?? 'facing'}
 			title="What the hands find"
-			onchange={(l) => (look = l)}
+			onchange={(l) => (assessment = l)}
 		/>
 	</div>
 	<aside class="space-y-4 pb-4 lg:overflow-y-auto" aria-label="Who and what">
 		<section>
 			<h2 class="mb-1.5 text-[15px] font-semibold">Client</h2>
-			{#if clients.current.length}
+			{#if app.current.all.length}
 				<Select
 					label="Client"
 					value={client?.id ?? ''}
-					options={clients.current.map((c) => ({ value: c.id, label: c.name }))}
+					options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
 					onchange={(id) => app.save({ currentClientId: id })}
 					class="min-h-11 w-full text-[15px]"
 				/>
@@ -147,41 +152,28 @@
 				</p>{/if}
 		</section>
 		<section>
-			<DistanceTable {look} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (look = l)} />
+			<MeasureTable {assessment} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (assessment = l)} />
 		</section>
 		<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
-			<span class="text-ink2">Sleep</span>
-			<Segmented
-				large
-				label="Sleep"
-				value={sleep}
-				options={[
-					{ value: 'under-5', label: 'under 5 h' },
-					{ value: '5-to-7', label: '5 to 7' },
-					{ value: 'over-7', label: 'over 7' }
-				]}
-				onchange={(v) => (sleep = v)}
-			/>
-			<span class="text-ink2">Salt</span>
-			<Segmented
-				large
-				label="Salt"
-				value={salt}
-				options={[
-					{ value: 'little', label: 'little' },
-					{ value: 'usual', label: 'usual' },
-					{ value: 'much', label: 'much' }
-				]}
-				onchange={(v) => (salt = v)}
-			/>
+			{#each ASKED as id (id)}
+				{@const row = observation(id)}
+				<span class="text-ink2">{row.label}</span>
+				<Segmented
+					large
+					label={row.label}
+					value={String(context.find((e) => e.observation === id)?.value ?? '')}
+					options={isChoice(row) ? Object.entries(row.options).map(([value, label]) => ({ value, label })) : []}
+					onchange={(value) => (context = withChoice(context, id, value))}
+				/>
+			{/each}
 		</section>
 		<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">
 	<p class="flex-1 text-[15px]">
-		<b class="font-semibold">{look.grades.length} {look.grades.length === 1 ? 'place' : 'places'} felt</b>{#if look.distances.length}<span
-				class="text-ink2">, {look.distances.length} distances taken</span
+		<b class="font-semibold">{felt} {felt === 1 ? 'place' : 'places'} felt</b>{#if taken}<span class="text-ink2"
+				>, {taken} distances taken</span
 			>{/if}
 	</p>
 	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Keep the look, then compose</button>

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { IdSchema, TitleSchema } from '../step/common.schema';
 import { SequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
 import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
@@ -68,21 +67,7 @@ export const ComparisonInputSchema = z.strictObject({
 	seed: z.int().min(0).max(4_294_967_295)
 });
 
-/** A comparison that was saved: question, answer, and the version of the core that gave it. */
-export const ComparisonSchema = z.strictObject({
-	id: IdSchema,
-	revision: z.int().min(0),
-	updatedAt: z.iso.datetime(),
-	title: TitleSchema,
-	core: z.string().max(40),
-	/** The start in words. */
-	start: z.string().max(200),
-	input: ComparisonInputSchema,
-	result: ComparisonResultSchema
-});
-
 export type Spread = z.infer<typeof SpreadSchema>;
 export type OutcomeVerdict = z.infer<typeof OutcomeVerdictSchema>;
 export type ComparisonResult = z.infer<typeof ComparisonResultSchema>;
 export type ComparisonInput = z.infer<typeof ComparisonInputSchema>;
-export type Comparison = z.infer<typeof ComparisonSchema>;

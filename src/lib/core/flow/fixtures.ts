@@ -1,12 +1,5 @@
 import { isZone, type Side } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
-import type { ExpandContext } from '../sequence/expand';
-import { CORE_VERSION } from '../version';
-import { planOfSequence } from './compile';
-import type { Comparison, ComparisonInput } from './comparison.schema';
-import { PairedRun } from './paired';
-import { gradesOfStart } from './starts';
-import { resultOf } from './verdict';
 import type { GraphJitter } from './coefficients';
 import { FlowEngine } from './engine';
 import programmes from './fixtures/programmes.json' with { type: 'json' };
@@ -76,27 +69,3 @@ export function faceEngine(
 }
 /** Relief: what is gone from all compartments together, ml. */
 export const reliefMl = (engine: FlowEngine): number => engine.reliefMl;
-
-/** A small comparison as it is saved: two sequences, a few draws. */
-export function sampleComparison(sequences: Comparison['input']['sequences'], context: ExpandContext): Comparison {
-	const input: ComparisonInput = {
-		sequences,
-		working: context.working,
-		grades: [...gradesOfStart('morning')],
-		zones: ['jawline'],
-		draws: 4,
-		seed: 3
-	};
-	const run = new PairedRun({ ...input, programmes: sequences.map((s) => planOfSequence(s, context).programme) });
-	run.advance(input.draws);
-	return {
-		id: 'c1',
-		revision: 1,
-		updatedAt: sequences[0]!.updatedAt,
-		title: 'Two ways',
-		core: CORE_VERSION,
-		start: 'A puffy morning face',
-		input,
-		result: resultOf(run.figures)
-	};
-}

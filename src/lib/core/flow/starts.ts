@@ -1,7 +1,7 @@
 import { SIDES, type Side } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { gradeOf } from '../measure/look';
-import type { Look } from '../measure/records.schema';
+import { countOf, valueAt } from '../assess/assessment';
+import type { Assessment } from '../assess/assessment.schema';
 import { faceIndex, faceNetwork } from './network';
 
 interface StartInfo {
@@ -42,10 +42,10 @@ function gradesBy(of: (zone: ZoneId, side: Side) => number): StartGrades {
 export const gradesOfStart = (id: StartId): StartGrades =>
 	gradesBy((zone) => (STARTS[id] as StartInfo).grades[zone] ?? 0);
 
-/** The grades that were felt; what was not felt counts as 0. */
-export const gradesOfLook = (look: Look): StartGrades =>
-	gradesBy((zone, side) => gradeOf(look, 'puffiness', zone, side) ?? 0);
+/** The puffiness that was felt; what was not felt counts as 0. */
+export const gradesOfAssessment = (assessment: Assessment): StartGrades =>
+	gradesBy((place, side) => valueAt(assessment, 'puffiness', { place, side }) ?? 0);
 
-/** Whether a look holds a puffiness grade at all. */
-export const hasPuffiness = (look: Look | null): look is Look =>
-	look !== null && look.grades.some((g) => g.kind === 'puffiness');
+/** Whether an assessment holds a puffiness grade at all. */
+export const hasPuffiness = (assessment: Assessment | null): assessment is Assessment =>
+	countOf(assessment, ['puffiness']) > 0;

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
-import { emptyLook, withGrade } from '../measure/look';
+import { emptyAssessment, withValue } from '../assess/assessment';
 import { NOW } from '../testing';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { planOfSequence } from './compile';
 import { faceIndex, faceNetwork } from './network';
-import { gradesOfLook, gradesOfStart, hasPuffiness, START_IDS } from './starts';
+import { gradesOfAssessment, gradesOfStart, hasPuffiness, START_IDS } from './starts';
 import { balanceAt, rowAt, tideOf, valueAt, type Tide } from './tide';
 import { markWords, worthWords } from './words';
 import { earlier, WorthRun } from './worth';
@@ -88,10 +88,14 @@ describe('the tide of a sequence', () => {
 
 describe('starts', () => {
 	test('what was felt, what was not felt as 0; and made-up faces, the same on both sides', () => {
-		const look = withGrade(emptyLook(NOW), 'puffiness', 'malar', 'right', 3);
-		const grades = gradesOfLook(look);
+		const assessment = withValue(emptyAssessment(NOW), 'puffiness', { place: 'malar', side: 'right' }, 3);
+		const grades = gradesOfAssessment(assessment);
 		expect([grades[faceIndex('malar', 'right')], grades[faceIndex('malar', 'left')]]).toEqual([3, 0]);
-		expect([hasPuffiness(look), hasPuffiness(null), hasPuffiness(emptyLook(NOW))]).toEqual([true, false, false]);
+		expect([hasPuffiness(assessment), hasPuffiness(null), hasPuffiness(emptyAssessment(NOW))]).toEqual([
+			true,
+			false,
+			false
+		]);
 		for (const id of START_IDS) {
 			const all = gradesOfStart(id);
 			expect(all.slice(0, 34)).toEqual(all.slice(34));

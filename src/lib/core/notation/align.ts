@@ -1,4 +1,4 @@
-import { isDeepEqual } from '../sequence/deepEqual';
+import { dequal } from 'dequal';
 import type { Block, Phase, Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { PLAIN_HEAD } from './headLines';
@@ -105,7 +105,7 @@ export function withText(previous: Sequence, parsed: Parsed, newId: () => string
 	const stepOf = (draft: Omit<Step, 'id'>): Step => {
 		const known = old[from[n++]!];
 		const made: Step = { ...draft, id: known?.id ?? newId() };
-		return known && isDeepEqual(known, made) ? known : made;
+		return known && dequal(known, made) ? known : made;
 	};
 	const taken = new Set<string>();
 	const matched = parsed.phases.map((phase, p) => phaseOf(phase, p, previous.phases, taken));

@@ -4,7 +4,7 @@ import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
 import { SCHOOL_IDS, SchoolSchema, type School } from '../school/school.schema';
 import { schoolById, SCHOOLS } from '../school/schools';
 import { clock } from '../step/describe';
-import { isDeepEqual } from '../sequence/deepEqual';
+import { dequal } from 'dequal';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { inQuotes, mediumWord, readMedium } from './clause';
@@ -90,7 +90,7 @@ function readJson<T>(schema: z.ZodType<T>, rest: string, from: number): T {
 	throw new Misread(`${issue.path.join('.') || 'it'}: ${issue.message}.`, from + 2, from + rest.length + 1);
 }
 
-const isShipped = (school: School): boolean => SCHOOLS.some((s) => s.id === school.id && isDeepEqual(s, school));
+const isShipped = (school: School): boolean => SCHOOLS.some((s) => s.id === school.id && dequal(s, school));
 
 function readGoals(rest: string, from: number): Head['goals'] {
 	return clausesOf(readerOf(rest, from).tokens).map((reader) => {

@@ -35,7 +35,6 @@ export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContex
 	const byId = new Map(steps.map((s) => [s.step.id, s]));
 	const passes = passesOf(events);
 	return {
-		atlas: given.atlas,
 		working: given.working,
 		sequence,
 		school: sequence.school,

@@ -1,4 +1,3 @@
-import { ZONES } from '../atlas/zones';
 import { SCHOOLS } from '../school/schools';
 import { differences } from '../sequence/difference';
 import { applyEdit } from '../sequence/edits';
@@ -20,7 +19,7 @@ function bySchool(of: (school: (typeof SCHOOLS)[number]) => string): string {
 /** What the rule says of its example, and what its fix changes there. */
 function exampleLines(rule: Rule): string[] {
 	const sequence = exampleOf(rule.id);
-	const { findings, context } = judge(sequence, { atlas: ZONES, working: DEFAULT_WORKING });
+	const { findings, context } = judge(sequence, { working: DEFAULT_WORKING });
 	const finding = findings.find((f) => f.ruleId === rule.id)!;
 	const { head, body } = sentenceOf(finding);
 	const edit = fixIn(context, finding);

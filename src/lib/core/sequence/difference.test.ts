@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { anySequence, pump, sequenceOf, step } from '../testing';
-import { differences } from './difference';
+import { schoolById } from '../school/schools';
+import type { Level } from '../step/levels';
+import type { Step } from '../step/step.schema';
+import { STEP_FIELDS, type StepFieldId } from '../step/stepFields';
+import { anySequence, anyStep, pump, sequenceOf, step } from '../testing';
+import { differences, headDifferences } from './difference';
 import { applyEdit, insertStep, moveStep, removeSteps, setStep } from './edits';
 import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
@@ -37,4 +41,86 @@ test('nothing differs from itself; each added and removed step is named once', (
 		}),
 		{ numRuns: 60 }
 	);
+});
+
+/** Another value for each field, never the one that is there. */
+const CHANGES: { readonly [K in StepFieldId]: (step: Step) => Step[K] } = {
+	techniqueId: (s) => `${s.techniqueId ?? 'x'}-other`,
+	aim: (s) => (s.aim === 'lift' ? 'drain' : 'lift'),
+	target: (s) => (s.target === 'hands' ? 'tool' : 'hands'),
+	places: (s) => [...s.places, 'malar:left'],
+	contact: (s) => (s.contact === 'heel' ? 'fist' : 'heel'),
+	tool: (s) => ({ id: 'stone-plate', edge: 'notch', tiltDegrees: (s.tool?.tiltDegrees ?? 10) + 1 }),
+	motion: (s) => (s.motion === 'fan' ? 'flick' : 'fan'),
+	pressure: (s) => (((s.pressure ?? 0) + 1) % 5) as Level,
+	levels: (s) => (s.levels ? [...s.levels].map((l) => ((l + 1) % 5) as Level) : [4, 3]),
+	dose: (s) => ({ ...s.dose, max: s.dose.max + 1 }),
+	paceSeconds: (s) => s.paceSeconds + 0.5,
+	side: (s) => (s.side === 'left' ? { alternate: true, first: 'right' } : 'left'),
+	stations: (s) => ({ places: ['chin'], hold: { kind: 'breaths', amount: (s.stations?.hold.amount ?? 1) + 1 } }),
+	lanes: (s) => s.lanes + 1,
+	reverse: (s) => !s.reverse,
+	until: (s) => ({ sign: 'pink', capSeconds: (s.until?.capSeconds ?? 10) + 1 }),
+	end: (s) => ({
+		kind: 'link',
+		places: ['n:terminus'],
+		pumps: s.end.kind === 'link' ? s.end.pumps + 1 : 3,
+		by: 'hand'
+	}),
+	support: (s) => ({ place: 'chin', stays: !(s.support?.stays ?? false) }),
+	posture: (s) => (s.posture === 'turned' ? 'tilted' : 'turned'),
+	mouth: (s) => (s.mouth === 'o' ? 'puffed' : 'o'),
+	eyes: (s) => (s.eyes === 'open' ? 'closed' : 'open'),
+	breath: (s) => (s.breath === 'free' ? 'in-before' : 'free'),
+	by: (s) => (s.by === 'client' ? 'practitioner' : 'client'),
+	medium: (s) => ({ id: 'balm', ml: (s.medium?.ml ?? 0) + 0.1 }),
+	point: (s) => (s.point === 'LI20' ? 'ST2' : 'LI20'),
+	replaces: (s) => `${s.replaces ?? ''} serum`,
+	tape: (s) => ({ lengthMm: (s.tape?.lengthMm ?? 20) + 1, widthMm: 8, wearHours: 1 }),
+	optional: (s) => !s.optional,
+	reason: (s) => `${s.reason ?? ''} fuller`,
+	note: (s) => `${s.note} slower`,
+	why: (s) => `${s.why} thin skin`
+};
+
+test('change any one field of a step, and the difference names it, before and after', () => {
+	fc.assert(
+		fc.property(anyStep('a'), (any) => {
+			for (const field of Object.keys(CHANGES) as StepFieldId[]) {
+				// A step has one pressure or a level for each place, never both.
+				if (field === 'pressure' && any.levels) continue;
+				const changed = { ...any, [field]: CHANGES[field](any) };
+				const found = differences(sequenceOf([any]), sequenceOf([changed]));
+				expect(
+					found.map((d) => d.kind),
+					field
+				).toEqual(['changed']);
+				const [was, is] = [STEP_FIELDS[field].says(any), STEP_FIELDS[field].says(changed)];
+				expect(is, field).not.toBe(was);
+				expect(found[0]!.text, field).toBe(`${STEP_FIELDS[field].part} ${is}, was ${was}`);
+			}
+		}),
+		{ numRuns: 60 }
+	);
+});
+
+test('change anything in the head, and the difference names it', () => {
+	const base = sequenceOf([step('a', ['malar'])]);
+	const changes: Partial<Sequence>[] = [
+		{ title: 'Other' },
+		{ notes: 'Ask first' },
+		{ budgetSeconds: base.budgetSeconds + 60 },
+		{ school: schoolById('nape-first') },
+		{ performer: 'self' },
+		{ orientation: 'head-end' },
+		{ goals: [{ id: 'glow', weight: 0.5 }] },
+		{ medium: { id: 'balm', ml: 0.2 } },
+		{ links: base.links === 'hand' ? 'policy' : 'hand' },
+		{ mutes: [{ key: 'dose-range|a||', reason: 'meant' }] },
+		{ phases: base.phases.map((p) => ({ ...p, exitAfter: true })) },
+		{ phases: base.phases.map((p) => ({ ...p, blocks: p.blocks.map((b) => ({ ...b, title: 'Left' })) })) }
+	];
+	for (const change of changes)
+		expect(headDifferences(base, { ...base, ...change }), JSON.stringify(Object.keys(change))).toHaveLength(1);
+	expect(headDifferences(base, { ...base })).toEqual([]);
 });

@@ -1,20 +1,10 @@
-import { labelOf, placeOf, whereOf } from '../atlas/places';
-import { LEVEL_NAMES } from '../step/levels';
-import {
-	BREATHS,
-	CONTACTS,
-	MOTIONS,
-	MOUTHS,
-	POSTURES,
-	STONE_EDGES,
-	TOOLS,
-	UNTIL_SIGNS
-} from '../vocabulary/vocabulary';
-import { clock, doseText, sideText, stepTitle } from '../step/describe';
-import type { Sequence } from './sequence.schema';
+import { dequal } from 'dequal';
+import { diffArrays } from 'diff';
+import { clock, doseText, stepTitle } from '../step/describe';
+import { STEP_FIELDS, type StepField, type StepFieldId } from '../step/stepFields';
 import type { Step } from '../step/step.schema';
+import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
-import { levelsOf } from '../step/levelsOf';
 
 export interface Difference {
 	readonly kind: 'added' | 'removed' | 'moved' | 'changed';
@@ -25,94 +15,69 @@ export interface Difference {
 	readonly text: string;
 }
 
-const yes = (value: boolean): string => (value ? 'yes' : 'no');
-const amount = (hold: { kind: string; amount: number }): string =>
-	hold.kind === 'breaths' ? `${hold.amount} breaths` : `${hold.amount} s`;
-
-function endText(end: Step['end']): string {
-	if (end.kind !== 'link') return end.kind === 'none' ? 'nothing' : end.kind;
-	return `drain link to the ${whereOf(placeOf(end.places.at(-1)!))}${end.by === 'policy' ? ' (policy)' : ''}`;
-}
-
-/** Each part of a step in words: two steps differ in a part where its words do. */
-export const STEP_PARTS: Readonly<Record<string, (step: Step) => string>> = {
-	way: (s) => s.places.map((p) => labelOf(placeOf(p)).toLowerCase()).join(' > ') || 'no place',
-	pressure: (s) => [...new Set(levelsOf(s))].map((l) => `${LEVEL_NAMES[l].toLowerCase()} (${l})`).join(', '),
-	dose: (s) => `${doseText(s.dose)} (${s.dose.min} to ${s.dose.max})`,
-	pace: (s) => `${s.paceSeconds} s`,
-	side: (s) => sideText(s.side),
-	contact: (s) => CONTACTS[s.contact].toLowerCase(),
-	tool: (s) =>
-		s.tool
-			? [
-					TOOLS[s.tool.id].toLowerCase(),
-					s.tool.edge ? STONE_EDGES[s.tool.edge].toLowerCase() : '',
-					s.tool.tiltDegrees === undefined ? '' : `${s.tool.tiltDegrees}°`
-				]
-					.filter(Boolean)
-					.join(', ')
-			: 'none',
-	motion: (s) => MOTIONS[s.motion].toLowerCase(),
-	stations: (s) => (s.stations ? `${s.stations.places.length} of ${amount(s.stations.hold)}` : 'none'),
-	lanes: (s) => String(s.lanes),
-	'way back': (s) => yes(s.reverse),
-	until: (s) => (s.until ? `${UNTIL_SIGNS[s.until.sign]}, ${s.until.capSeconds} s at most` : 'counted'),
-	end: (s) => endText(s.end),
-	support: (s) =>
-		s.support ? (s.support.place ? `at ${labelOf(placeOf(s.support.place)).toLowerCase()}` : 'one hand stays') : 'none',
-	posture: (s) => POSTURES[s.posture].toLowerCase(),
-	mouth: (s) => MOUTHS[s.mouth].toLowerCase(),
-	eyes: (s) => s.eyes,
-	breath: (s) => BREATHS[s.breath].toLowerCase(),
-	'done by': (s) => s.by,
-	medium: (s) => (s.medium ? `${s.medium.ml} ml ${s.medium.id.replaceAll('-', ' ')}` : 'none'),
-	tape: (s) => (s.tape ? `${s.tape.lengthMm} × ${s.tape.widthMm} mm, ${s.tape.wearHours} h` : 'none'),
-	replaces: (s) => s.replaces ?? 'nothing',
-	reason: (s) => s.reason ?? 'none',
-	optional: (s) => yes(s.optional),
-	note: (s) => s.note || 'none'
-};
-
+/** Fields that differ, each as one part in words. */
 function partsThatDiffer(before: Step, after: Step): string[] {
-	return Object.entries(STEP_PARTS).flatMap(([part, text]) => {
-		const [a, b] = [text(before), text(after)];
-		return a === b ? [] : [`${part} ${b}, was ${a}`];
-	});
+	const found = new Map<string, string>();
+	for (const id of Object.keys(STEP_FIELDS) as StepFieldId[]) {
+		const { part, says } = STEP_FIELDS[id] as StepField;
+		if (!dequal(before[id], after[id])) found.set(part, `${part} ${says(after)}, was ${says(before)}`);
+	}
+	return [...found.values()];
 }
 
 /** The longest run of ids that stand in the same order before and after: those outside it were moved. */
 function unmoved(before: readonly string[], after: readonly string[]): Set<string> {
-	const at = new Map(after.map((id, i) => [id, i]));
-	const kept = before.filter((id) => at.has(id));
-	const best: { length: number; from: number }[] = [];
-	kept.forEach((id, i) => {
-		best[i] = { length: 1, from: -1 };
-		for (let j = 0; j < i; j++)
-			if (at.get(kept[j]!)! < at.get(id)! && best[j]!.length + 1 > best[i]!.length)
-				best[i] = { length: best[j]!.length + 1, from: j };
-	});
-	const stay = new Set<string>();
-	let i = best.reduce((top, b, k) => (b.length > (best[top]?.length ?? 0) ? k : top), best.length ? 0 : -1);
-	for (; i >= 0; i = best[i]!.from) stay.add(kept[i]!);
-	return stay;
+	const [was, is] = [new Set(before), new Set(after)];
+	const same = diffArrays(
+		before.filter((id) => is.has(id)),
+		after.filter((id) => was.has(id))
+	);
+	return new Set(same.filter((part) => !part.added && !part.removed).flatMap((part) => part.value));
 }
 
-/** What is said of a sequence as a whole, in words. */
-const HEAD_PARTS: Readonly<Record<string, (s: Sequence) => string>> = {
-	title: (s) => s.title,
-	time: (s) => clock(s.budgetSeconds),
-	school: (s) => s.school.title.toLowerCase(),
-	for: (s) => (s.performer === 'self' ? 'oneself' : 'a client'),
-	goals: (s) => s.goals.map((g) => g.id.replaceAll('-', ' ')).join(', ') || 'none',
-	medium: (s) => (s.medium ? `${s.medium.ml} ml ${s.medium.id.replaceAll('-', ' ')}` : 'none'),
-	'drain links': (s) => (s.links === 'policy' ? 'kept by the school' : 'set by hand'),
-	phases: (s) => s.phases.map((p) => p.title).join(', ')
-};
+const none = (texts: readonly string[]): string => texts.join(', ') || 'none';
+
+/** What is said of a sequence as a whole, in words. A new field of the head does not compile until it has its row here. */
+const HEAD_PARTS = {
+	title: { part: 'title', says: (s) => s.title },
+	notes: { part: 'notes', says: (s) => s.notes || 'none' },
+	budgetSeconds: { part: 'time', says: (s) => clock(s.budgetSeconds) },
+	school: { part: 'school', says: (s) => s.school.title.toLowerCase() },
+	performer: { part: 'for', says: (s) => (s.performer === 'self' ? 'oneself' : 'a client') },
+	orientation: { part: 'seen', says: (s) => s.orientation.replaceAll('-', ' ') },
+	goals: {
+		part: 'goals',
+		says: (s) => none(s.goals.map((g) => `${g.id.replaceAll('-', ' ')}${g.weight === 1 ? '' : ` (${g.weight})`}`))
+	},
+	medium: {
+		part: 'medium',
+		says: (s) => (s.medium ? `${s.medium.ml} ml ${s.medium.id.replaceAll('-', ' ')}` : 'none')
+	},
+	links: { part: 'drain links', says: (s) => (s.links === 'policy' ? 'kept by the school' : 'set by hand') },
+	techniques: { part: 'moves taken along', says: (s) => none(s.techniques.map((t) => t.title)) },
+	media: { part: 'media taken along', says: (s) => none(s.media.map((m) => m.title)) },
+	mutes: { part: 'set aside', says: (s) => none(s.mutes.map((m) => `${m.key.split('|')[0]} (${m.reason})`)) },
+	phases: {
+		part: 'phases',
+		says: (s) => none(s.phases.map((p) => `${p.title}${p.exitAfter ? ' (may end here)' : ''}${blockWords(p)}`))
+	}
+} as const satisfies Record<
+	Exclude<keyof Sequence, 'format' | 'version' | 'id' | 'revision' | 'updatedAt'>,
+	{ readonly part: string; readonly says: (s: Sequence) => string }
+>;
+
+/** Blocks of a phase that do one side and then the other, and those with a title. */
+function blockWords(phase: Sequence['phases'][number]): string {
+	const said = phase.blocks
+		.map((b) => [b.title, b.sides === 'asSteps' ? '' : `${b.sides.first} side first`].filter(Boolean).join(', '))
+		.filter(Boolean);
+	return said.length ? ` [${said.join('; ')}]` : '';
+}
 
 /** What is different in the heads of two sequences, a line each. */
 export const headDifferences = (before: Sequence, after: Sequence): string[] =>
-	Object.entries(HEAD_PARTS).flatMap(([part, text]) => {
-		const [a, b] = [text(before), text(after)];
+	Object.values(HEAD_PARTS).flatMap(({ part, says }) => {
+		const [a, b] = [says(before), says(after)];
 		return a === b ? [] : [`${part}: ${b}, was ${a}`];
 	});
 

@@ -1,4 +1,4 @@
-import { isDeepEqual } from './deepEqual';
+import { dequal } from 'dequal';
 import { makeEdit, type Edit } from './edits';
 import type { Sequence } from './sequence.schema';
 
@@ -6,11 +6,11 @@ import type { Sequence } from './sequence.schema';
 export function editTo(before: Sequence, after: Sequence, label: string): Edit | null {
 	const edit = makeEdit(before, label, (draft) => {
 		for (const key of Object.keys(after) as (keyof Sequence)[])
-			if (key !== 'phases' && !isDeepEqual(before[key], after[key])) Object.assign(draft, { [key]: after[key] });
+			if (key !== 'phases' && !dequal(before[key], after[key])) Object.assign(draft, { [key]: after[key] });
 		const ids = (s: Sequence) =>
 			s.phases.map((p) => [p.id, p.title, p.exitAfter, p.blocks.map((b) => [b.id, b.title, b.sides])]);
-		if (!isDeepEqual(ids(before), ids(after))) {
-			if (!isDeepEqual(before.phases, after.phases)) Object.assign(draft, { phases: after.phases });
+		if (!dequal(ids(before), ids(after))) {
+			if (!dequal(before.phases, after.phases)) Object.assign(draft, { phases: after.phases });
 			return;
 		}
 		after.phases.forEach((phase, p) =>
@@ -19,7 +19,7 @@ export function editTo(before: Sequence, after: Sequence, label: string): Edit |
 				const now = draft.phases[p]!.blocks[b]!;
 				if (was.length === block.steps.length && was.every((s, i) => s.id === block.steps[i]!.id))
 					block.steps.forEach((step, s) => {
-						if (!isDeepEqual(was[s], step)) Object.assign(now.steps, { [s]: step });
+						if (!dequal(was[s], step)) Object.assign(now.steps, { [s]: step });
 					});
 				else Object.assign(now, { steps: block.steps });
 			})

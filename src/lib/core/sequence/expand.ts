@@ -1,4 +1,3 @@
-import { ZONES } from '../atlas/zones';
 import { otherSide, type PlaceRef, type Side } from '../atlas/places';
 import type { Level } from '../step/levels';
 import { isStationary, toolRow } from '../vocabulary/vocabulary';
@@ -31,8 +30,6 @@ export interface TimedEvent {
 
 export type CountChoice = 'min' | 'target' | 'max';
 export interface ExpandContext {
-	/** The zone table; passed in, so that the core reads nothing from outside. */
-	readonly atlas: typeof ZONES;
 	readonly working: Working;
 }
 
@@ -64,7 +61,7 @@ const newCursor = (out: TimedEvent[] | null): Cursor => ({
 /**
  * A sequence as timed events, in playing order, gapless from second 0.
  * @param sequence a valid sequence
- * @param context atlas and working values
+ * @param context the working values
  * @param count which end of each count range is taken; expected time is `target`
  */
 export function expand(sequence: Sequence, context: ExpandContext, count: CountChoice = 'target'): TimedEvent[] {

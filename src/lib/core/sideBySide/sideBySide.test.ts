@@ -16,8 +16,8 @@ describe('two sequences', () => {
 	test('are told apart in words, however their ids came about', () => {
 		expect(c.head).toEqual(['title: Two, was One', 'time: 5:00, was 10:00']);
 		expect(c.steps.map((d) => `${d.kind} ${d.text}`)).toEqual([
-			'moved Chin to jawline, was 3',
-			'changed pressure firm (3), was medium (2)'
+			'changed pressure firm (3), was medium (2)',
+			'moved Apple of the cheek to cheekbone, was 2'
 		]);
 	});
 	test('are counted: steps, seconds by level and by zone', () => {

@@ -1,7 +1,6 @@
 import clearing from './data/clearing.json' with { type: 'json' };
 import releasing from './data/releasing.json' with { type: 'json' };
 import sculpting from './data/sculpting.json' with { type: 'json' };
-import { ZONES } from '../atlas/zones';
 import type { ExpandContext } from '../sequence/expand';
 import { keepPolicyLinks } from '../links/drainPolicy';
 import { fitTo } from '../fit/fit';
@@ -10,7 +9,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import { sequenceFromSpec, type TemplateSpec } from './spec';
 
-const CONTEXT: ExpandContext = { atlas: ZONES, working: DEFAULT_WORKING };
+const CONTEXT: ExpandContext = { working: DEFAULT_WORKING };
 /** Their date: that of the library, so that the same code gives the same files. */
 const MADE_AT = '2026-01-01T00:00:00.000Z';
 

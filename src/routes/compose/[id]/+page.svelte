@@ -4,35 +4,31 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Look } from '$lib/core/measure/records.schema';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
-	import type { SecondVersion, StoredSequence } from '$lib/store/db';
+	import type { SecondVersion } from '$lib/core/records/secondVersion';
+	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleSequence } from '$lib/store/saveRecord';
+	import { settleVersions } from '$lib/store/saveRecord';
+	import { hour, sameDay, shortDay } from '$lib/ui/parts/dates';
 	import TipButton from '$lib/ui/parts/controls/TipButton.svelte';
 	import Composer from '$lib/ui/views/compose/Composer.svelte';
 
 	const app = useApp();
 	const newId = () => crypto.randomUUID();
-	const clients = liveRows(
-		() => null,
-		() => app.repo.clients(),
-		[]
+	const client = $derived(app.current.client);
+	const last = liveRows(
+		() => app.current.id,
+		async (id) => (id ? await app.repo.lastSessionOf(id) : undefined),
+		undefined
 	);
-	const clientId = $derived(app.settings?.currentClientId ?? null);
-	const sessions = liveRows(
-		() => clientId,
-		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
-		[]
-	);
-	const look = $derived<Look | null>(sessions.current.at(-1)?.before ?? null);
-	const client = $derived(clients.current.find((c) => c.id === clientId) ?? null);
+	const assessment = $derived<Assessment | null>(last.current?.before ?? null);
 
 	let draft = $state.raw<SequenceDraft | null>(null);
 	let missing = $state(false);
 	const secondVersionDialog = () => import('$lib/ui/views/compose/SecondVersion.svelte');
-	let conflict = $state.raw<{ second: SecondVersion; stored: StoredSequence } | null>(null);
+	let conflict = $state.raw<{ second: SecondVersion; stored: SequenceRecord } | null>(null);
 
 	/** What could not be saved is handed out as a file. */
 	async function exportIt() {
@@ -67,7 +63,7 @@
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
 		const { second } = conflict;
-		await app.run(() => settleSequence(app.repo.db, second, choice, app.repo.stamp()));
+		await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
 		await load(second.recordId);
 	}
 	$effect(() => {
@@ -79,10 +75,7 @@
 		if (draft.saving.state === 'saving') return 'Saving …';
 		if (draft.saving.state === 'trouble') return 'Not saved';
 		const at = new Date(draft.savedAt);
-		const today = at.toDateString() === new Date().toDateString();
-		return today
-			? `Saved ${at.toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' })}`
-			: `Saved ${at.toLocaleDateString([], { day: 'numeric', month: 'short' })}`;
+		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});
 </script>
 
@@ -109,11 +102,11 @@
 {#if draft}
 	<Composer
 		{draft}
-		clients={clients.current}
+		clients={app.current.all}
 		{client}
-		{look}
+		{assessment}
 		{newId}
-		onclient={(id) => app.save({ currentClientId: id === 'nobody' ? null : id })}
+		onclient={(id) => app.current.choose(id === 'nobody' ? null : id)}
 		onprint={() => goto(`/print/${draft?.sequence.id}`)}
 	/>
 {:else if missing}
@@ -127,7 +120,7 @@
 	{#await secondVersionDialog() then { default: SecondVersionDialog }}
 		<SecondVersionDialog
 			stored={conflict.stored.sequence}
-			second={(conflict.second.record as StoredSequence).sequence}
+			second={(conflict.second.record as unknown as SequenceRecord).sequence}
 			context={app.context}
 			onchoose={settle}
 		/>

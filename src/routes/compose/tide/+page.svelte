@@ -3,12 +3,13 @@
 	import { page } from '$app/state';
 	import { labelOf } from '$lib/core/atlas/places';
 	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
-	import { ComparisonInputSchema, type Comparison } from '$lib/core/flow/comparison.schema';
+	import { ComparisonInputSchema } from '$lib/core/flow/comparison.schema';
+	import { type Comparison } from '$lib/core/records/comparison';
 	import { OUTCOME_IDS } from '$lib/core/flow/outcomeIds';
-	import { gradesOfLook, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
+	import { gradesOfAssessment, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
 	import { SCHOOLS } from '$lib/core/school/schools';
-	import { isDeepEqual } from '$lib/core/sequence/deepEqual';
+	import { dequal } from 'dequal';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ComparisonRun } from '$lib/state/comparisonRun.svelte';
@@ -31,19 +32,19 @@
 		() => app.repo.comparisons(),
 		[]
 	);
-	const sessions = liveRows(
-		() => app.settings?.currentClientId ?? null,
-		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
-		[]
+	const last = liveRows(
+		() => app.current.id,
+		async (id) => (id ? await app.repo.lastSessionOf(id) : undefined),
+		undefined
 	);
-	const look = $derived(sessions.current.at(-1)?.before ?? null);
+	const assessment = $derived(last.current?.before ?? null);
 	const asked = $derived((page.url.searchParams.get('ids') ?? '').split(',').filter((id) => stored.current.some((s) => s.id === id)));
 
 	let wish = $state.raw<readonly Entry[] | null>(null);
 	const first = $derived(entriesOf(asked.length ? asked : stored.current.slice(0, 2).map((s) => s.id), newKey));
 	const entries = $derived(wish ?? first);
 	let startWish = $state<StartId | 'felt' | null>(null);
-	const start = $derived(startWish ?? (hasPuffiness(look) ? 'felt' : 'morning'));
+	const start = $derived(startWish ?? (hasPuffiness(assessment) ? 'felt' : 'morning'));
 	let zones = $state.raw<readonly ZoneId[]>([]);
 	let draws = $state(1000);
 	let seed = $state(1);
@@ -54,7 +55,7 @@
 	const run = new ComparisonRun();
 	onMount(() => () => run.close());
 	const starts = $derived([
-		...(hasPuffiness(look) ? [{ value: 'felt' as const, label: 'As the client was felt last' }] : []),
+		...(hasPuffiness(assessment) ? [{ value: 'felt' as const, label: 'As the client was felt last' }] : []),
 		...START_IDS.map((value) => ({ value, label: STARTS[value].label }))
 	]);
 	const startWords = $derived(starts.find((s) => s.value === start)!.label);
@@ -73,7 +74,7 @@
 			const asked = ComparisonInputSchema.safeParse({
 				sequences,
 				working,
-				grades: start === 'felt' && look ? gradesOfLook(look) : gradesOfStart(start === 'felt' ? 'morning' : start),
+				grades: start === 'felt' && assessment ? gradesOfAssessment(assessment) : gradesOfStart(start === 'felt' ? 'morning' : start),
 				zones: [...zones],
 				draws,
 				seed
@@ -89,12 +90,12 @@
 	async function save() {
 		if (!run.input || !run.result) return;
 		const kept = { core: CORE_VERSION, title: titles.join(' · ').slice(0, 200), start: startWords, input: run.input, result: run.result };
-		savedNow = (await app.run(() => app.repo.saveComparison(kept))) !== undefined;
+		savedNow = (await app.run(() => app.repo.saveComparison(kept))) !== null;
 	}
 	async function repeat(c: Comparison) {
 		const result = await run.run(c.input);
 		if (!result) return;
-		repeated[c.id] = isDeepEqual(result, c.result)
+		repeated[c.id] = dequal(result, c.result)
 			? 'Repeated: the same figures, to the last digit.'
 			: `Repeated: the figures differ. They were made by core ${c.core}, this is ${CORE_VERSION}.`;
 	}

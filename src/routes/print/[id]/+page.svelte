@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { optionTexts } from '$lib/core/step/stepFields';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
@@ -57,9 +58,8 @@
 					<tr class="border-hair border-b align-top">
 						<td class="py-1 pr-2">{number}</td><td class="pr-2">{AIMS[step.aim]}</td>
 						<td class="pr-2 whitespace-nowrap"
-							>{path(step)}{#if step.end.kind === 'link'}<br /><i
-									>then drain: {step.end.places.map((p) => whereOf(placeOf(p))).join(', ')}</i
-								>{/if}{#if step.note}<br /><i>{step.note}</i>{/if}</td
+							>{path(step)}{#each optionTexts(step) as option (option.label)}<br /><i>{option.label} {option.text}</i
+								>{/each}{#if step.note}<br /><i>{step.note}</i>{/if}</td
 						>
 						<td class="pr-2 whitespace-nowrap">{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}</td>
 						<td class="pr-2">{peakLevel(step)} {LEVEL_NAMES[peakLevel(step)]}</td><td class="pr-2 whitespace-nowrap"

@@ -2,13 +2,19 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Client, Session } from '$lib/core/measure/records.schema';
+	import { countOf } from '$lib/core/assess/assessment';
+	import { GRADE_IDS } from '$lib/core/assess/registry';
+	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
+	import type { Client } from '$lib/core/records/client';
+	import type { RunEvent } from '$lib/core/records/runEntry';
+	import type { Session } from '$lib/core/records/session';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { judge, type Judgement } from '$lib/core/rules/judge';
 	import { useApp } from '$lib/state/app.svelte';
-	import { Runner, type RunState } from '$lib/state/runner.svelte';
+	import { Runner } from '$lib/state/runner.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleRecord } from '$lib/store/saveRecord';
+	import { settleVersions } from '$lib/store/saveRecord';
 	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
 	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
 	import Stage from '$lib/ui/views/session/Stage.svelte';
@@ -19,11 +25,12 @@
 	let draft = $state.raw<SessionDraft | null>(null);
 	const session = $derived(draft?.current ?? null);
 	let client = $state.raw<Client | null>(null);
+	/** The sequence as it was when the session began. */
+	let sequence = $state.raw<Sequence | null>(null);
 	let judgement = $state.raw<Judgement | null>(null);
 	let runner = $state.raw<Runner | null>(null);
 	let missing = $state(false);
 	const performing = $derived(session !== null && session.endedAt === null && runner !== null);
-	const storeKey = (id: string) => `soft-tide-stage-${id}`;
 
 	const seconds = liveRows(
 		() => page.params.id!,
@@ -32,9 +39,9 @@
 	);
 	const second = $derived(seconds.current[0] ?? null);
 	const facts = $derived.by(() => {
-		const other = second?.record as Session | undefined;
+		const other = second?.record as unknown as Session | undefined;
 		if (!session || !other) return [];
-		const count = (s: Session) => `${s.before.grades.length} before, ${s.after?.grades.length ?? 0} after`;
+		const count = (s: Session) => `${countOf(s.before, GRADE_IDS)} before, ${countOf(s.after, GRADE_IDS)} after`;
 		return [
 			{ name: 'Places felt', stored: count(session), second: count(other) },
 			{ name: 'Worked', stored: `${session.workedSeconds} s`, second: `${other.workedSeconds} s` },
@@ -44,7 +51,7 @@
 	});
 	async function settle(choice: 'stored' | 'second') {
 		if (!second) return;
-		await app.run(() => settleRecord(app.repo.db, second, choice, app.repo.stamp()));
+		await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
 		await load(second.recordId);
 	}
 	async function load(id: string) {
@@ -53,34 +60,35 @@
 		missing = found === null;
 		if (!found) return;
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
-		if (!found.sequence || found.endedAt) return;
-		judgement = judge(found.sequence, app.context);
+		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
+		if (!sequence || found.endedAt) return;
+		judgement = judge(sequence, app.context);
+		const { events, context } = judgement;
+		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		runner = new Runner({
-			events: judgement.events,
+			events,
+			cues: cuesOf(events, context.byId, app.working),
 			clock: () => performance.now(),
-			resume: remembered(id),
-			onbeat: (kind) => app.settings?.tone !== false && tones.play(kind)
+			now: () => Date.now(),
+			log,
+			onlog: (event) => note(id, event),
+			oncue: ({ kind }) => app.settings?.tone !== false && tones.play(kind as CueKind & ('step' | 'side' | 'stroke'))
 		});
 	}
-	function remembered(id: string): RunState | undefined {
-		try {
-			const text = localStorage.getItem(storeKey(id));
-			return text ? (JSON.parse(text) as RunState) : undefined;
-		} catch {
-			return undefined;
-		}
+	/** Lines of the log are written one after the other, in their order. */
+	let writing: Promise<unknown> = Promise.resolve();
+	function note(id: string, event: RunEvent) {
+		writing = writing.then(() => app.run(() => app.repo.logRun(id, event)));
 	}
 	$effect(() => {
 		const { id } = page.params;
 		untrack(() => void load(id!));
 	});
 
-	/** The place is noted every few seconds and at each step, so that an interruption loses nothing. */
-	const note = () => runner && session && localStorage.setItem(storeKey(session.id), JSON.stringify(runner.state()));
+	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
 	$effect(() => {
 		void runner?.position.index;
-		void runner?.playing;
-		untrack(note);
+		untrack(() => runner?.still());
 	});
 
 	let lock: WakeLockSentinel | null = null;
@@ -93,17 +101,18 @@
 		void stayAwake();
 	}
 	onMount(() => {
+		const still = () => runner?.still();
 		const seen = () => {
 			runner?.tick();
 			if (!document.hidden && runner?.playing) void stayAwake();
-			note();
+			runner?.still();
 		};
 		document.addEventListener('visibilitychange', seen);
-		window.addEventListener('pagehide', note);
-		const noting = setInterval(note, 2000);
+		window.addEventListener('pagehide', still);
+		const noting = setInterval(still, 2000);
 		return () => {
 			document.removeEventListener('visibilitychange', seen);
-			window.removeEventListener('pagehide', note);
+			window.removeEventListener('pagehide', still);
 			clearInterval(noting);
 			void lock?.release();
 			tones.close();
@@ -115,7 +124,9 @@
 		runner.pause();
 		const [done, workedSeconds, haltedSeconds] = [runner.done(), Math.round(runner.workedSeconds), Math.round(runner.haltedSeconds)];
 		await draft.change({ endedAt: app.repo.stamp().now, done, workedSeconds, haltedSeconds });
-		if (draft.saving.state === 'saved') localStorage.removeItem(storeKey(draft.current.id));
+		await writing;
+		const { id } = draft.current;
+		if (draft.saving.state === 'saved') await app.run(() => app.repo.endRun(id));
 		void lock?.release();
 	}
 	$effect(() => {
@@ -137,20 +148,13 @@
 		<p class="text-ink2 my-2">It may have been removed, or it lives in another browser.</p>
 		<a class="btn" href="/session">Begin a session</a>
 	</div>
-{:else if session && performing && judgement && session.sequence && runner}
-	<Stage
-		{runner}
-		{judgement}
-		sequence={session.sequence}
-		clientName={client?.name ?? ''}
-		working={app.context.working}
-		onend={end}
-		onwake={wake}
-	/>
+{:else if session && performing && judgement && sequence && runner}
+	<Stage {runner} {judgement} {sequence} clientName={client?.name ?? ''} working={app.context.working} onend={end} onwake={wake} />
 {:else if session}
 	{#if second}<div class="px-5"><OtherVersion {facts} onchoose={settle} /></div>{/if}
 	<AfterBoard
 		{session}
+		{sequence}
 		clientName={client?.name ?? ''}
 		context={app.context}
 		unit={app.settings?.units ?? 'mm'}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import type { Client } from '$lib/core/measure/records.schema';
+	import type { Client } from '$lib/core/records/client';
 	import { clock } from '$lib/core/step/describe';
 	import { addPhase, newPhase, setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';

@@ -3,7 +3,7 @@
 	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
 	import type { View } from '$lib/core/atlas/geometry';
 	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
-	import type { Look } from '$lib/core/measure/records.schema';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -18,12 +18,13 @@
 	import { ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
+	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
 	import { mapFlags, readoutOf, tintsOf, type Layer } from './mapLayers';
 
 	interface Props {
 		draft: SequenceDraft;
 		/** What was felt last, before the last session of this client. */
-		look: Look | null;
+		assessment: Assessment | null;
 		/** The modelled tide, once it is there. */
 		tide: TideState | null;
 		/** When the client was felt, in words. */
@@ -35,7 +36,7 @@
 		onpick: (pick: Pick) => void;
 		onstroke: (from: Pick, to: Pick) => void;
 	}
-	let { draft, look, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
+	let { draft, assessment, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
 
 	let view = $state<View>('front');
 	let room = $state(316);
@@ -54,7 +55,7 @@
 		if (tide && !waters) void import('./tide/mapParts').then((m) => (waters = m));
 	});
 	const run = $derived(tide?.tide ?? null);
-	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : 'puffiness'));
+	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : HEADLINE_GRADE));
 
 	const judgement = $derived(draft.judgement);
 	let coverageOf = $state.raw<typeof import('$lib/core/goal/coverage').coverageOf | null>(null);
@@ -68,7 +69,7 @@
 					layer,
 					() => draft.sequence,
 					() => draft.judgement,
-					look,
+					assessment,
 					coverageOf
 				)
 	);
@@ -88,8 +89,7 @@
 	const left = $derived(sideOnViewersLeft(orientation));
 	const LAYERS = $derived([
 		{ value: 'tide', label: 'Fluid at the cursor' },
-		{ value: 'puffiness', label: `Puffiness, ${when}` },
-		{ value: 'tension', label: `Tension, ${when}` },
+		...GRADE_IDS.map((value) => ({ value, label: `${gradeRow(value).label}, ${when}` })),
 		{ value: 'worked', label: 'Seconds worked' },
 		{ value: 'coverage', label: 'Goals served' },
 		{ value: 'findings', label: 'Findings' },

@@ -2,7 +2,8 @@
 	import { Tabs } from 'bits-ui';
 	import { onMount, tick, untrack } from 'svelte';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
-	import type { Client, Look } from '$lib/core/measure/records.schema';
+	import type { Client } from '$lib/core/records/client';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { graver } from '$lib/core/rules/rule';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { insertTechnique } from '$lib/core/sequence/embed';
@@ -42,12 +43,12 @@
 		draft: SequenceDraft;
 		clients: readonly Client[];
 		client: Client | null;
-		look: Look | null;
+		assessment: Assessment | null;
 		newId: () => string;
 		onclient: (id: string) => void;
 		onprint: () => void;
 	}
-	let { draft, clients, client, look, newId, onclient, onprint }: Props = $props();
+	let { draft, clients, client, assessment, newId, onclient, onprint }: Props = $props();
 
 	const app = useApp();
 	const library = useTechniques('later');
@@ -67,7 +68,7 @@
 	/** The modelled tide: fetched after the page is there, for it brings a worker. */
 	let tide = $state.raw<TideState | null>(null);
 	let settled = $state(false);
-	const when = $derived(look && new Date(look.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
+	const when = $derived(assessment && new Date(assessment.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
 
 	const judgement = $derived(draft.judgement);
 	const flags = $derived.by(() => {
@@ -205,7 +206,7 @@
 </div>
 <div class="grid min-h-0 flex-1 grid-cols-1 {columns}">
 	<div class="{show('map')} min-h-0 flex-col lg:flex">
-		<ComposeMap {draft} {look} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
+		<ComposeMap {draft} {assessment} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
 	</div>
 	<section class="{show('steps')} border-hair min-h-0 min-w-0 flex-col px-3 lg:flex lg:border-x" aria-label="Sequence" data-tour="steps">
 		<ComposeHead {draft} {clients} {client} {newId} {onclient} />
@@ -280,7 +281,7 @@
 </div>
 {#if settled}{#await tideSource() then { default: TideSource }}{#key draft}<TideSource
 				{draft}
-				{look}
+				{assessment}
 				onready={(t) => (tide = t)}
 			/>{/key}{/await}{/if}
 <ScorePanel {draft} {flags} {player} {tide} {when} onsheet={() => (sheet = true)} />

@@ -5,15 +5,15 @@
 		layer: Layer;
 	}
 	let { layer }: Props = $props();
-	const WATER: Record<Layer, string> = {
+	/** What the water lines say; of a grade, one line a step. */
+	const WATER: Partial<Record<Layer, string>> = {
 		tide: 'dotted was there',
-		puffiness: 'one line a grade',
-		tension: 'one line a grade',
 		worked: 'more is longer',
 		coverage: 'dotted is missing',
 		findings: 'findings stand here',
 		none: ''
 	};
+	const water = $derived(WATER[layer] ?? 'one line a grade');
 </script>
 
 <!-- What the marks of the map mean. -->
@@ -38,7 +38,7 @@
 			><path d="M2 5H19" fill="none" stroke="var(--ink)" stroke-width="1.8" stroke-dasharray="0.1 4" stroke-linecap="round" /></svg
 		>then
 	</li>
-	{#if WATER[layer]}
+	{#if water}
 		<li class="flex items-center gap-1">
 			<svg width="16" height="9" viewBox="0 0 16 9" aria-hidden="true"
 				><rect width="16" height="9" rx="3" fill="var(--tint)" fill-opacity="0.2" /><path
@@ -47,7 +47,7 @@
 					stroke="var(--drain)"
 					stroke-width="1.3"
 				/></svg
-			>{WATER[layer]}
+			>{water}
 		</li>
 	{/if}
 </ul>

@@ -1,9 +1,9 @@
 import { isZone, placeOf, SIDES, type Side } from '$lib/core/atlas/places';
 import { ZONE_IDS, ZONES, type ZoneId } from '$lib/core/atlas/zones';
 import type { coverageOf as CoverageOf } from '$lib/core/goal/coverage';
-import { PUFFINESS_WORDS, TENSION_WORDS } from '$lib/core/measure/grades';
-import { gradeOf } from '$lib/core/measure/look';
-import type { Look } from '$lib/core/measure/records.schema';
+import { valueAt } from '$lib/core/assess/assessment';
+import { GRADE_IDS, gradeRow, type ObservationId } from '$lib/core/assess/registry';
+import type { Assessment } from '$lib/core/assess/assessment.schema';
 import type { Judgement } from '$lib/core/rules/judge';
 import type { Severity } from '$lib/core/school/school.schema';
 import { clock } from '$lib/core/step/describe';
@@ -11,29 +11,22 @@ import type { Sequence } from '$lib/core/sequence/sequence.schema';
 import type { ZoneTint } from '../../parts/map/mapTypes';
 
 /** What the zones of the map are tinted by. */
-export type Layer = 'tide' | 'puffiness' | 'tension' | 'worked' | 'coverage' | 'findings' | 'none';
+export type Layer = 'tide' | ObservationId | 'worked' | 'coverage' | 'findings' | 'none';
+const isGraded = (layer: Layer): layer is ObservationId => (GRADE_IDS as readonly string[]).includes(layer);
 
 /** What the readout beside the face says of a zone: its figure. */
 export interface LayerTint extends ZoneTint {
 	readonly value: string;
 }
 
-function graded(look: Look | null, kind: 'puffiness' | 'tension'): LayerTint[] {
-	const words = kind === 'puffiness' ? PUFFINESS_WORDS : TENSION_WORDS;
+function graded(assessment: Assessment | null, id: ObservationId): LayerTint[] {
+	const { label, words } = gradeRow(id);
 	return ZONE_IDS.flatMap((zone) =>
 		SIDES.flatMap((side) => {
-			const grade = gradeOf(look, kind, zone, side);
+			const grade = valueAt(assessment, id, { place: zone, side });
 			if (grade === null) return [];
-			return [
-				{
-					zone,
-					side,
-					strength: 0.05 + 0.055 * grade,
-					lines: grade,
-					words: `${kind} ${grade}, ${words[grade]}`,
-					value: String(grade)
-				}
-			];
+			const said = `${label.toLowerCase()} ${grade}, ${words[grade] ?? ''}`;
+			return [{ zone, side, strength: 0.05 + 0.055 * grade, lines: grade, words: said, value: String(grade) }];
 		})
 	);
 }
@@ -109,10 +102,10 @@ export function tintsOf(
 	layer: Layer,
 	sequence: () => Sequence,
 	judgement: () => Judgement,
-	look: Look | null,
+	assessment: Assessment | null,
 	coverageOf: typeof CoverageOf | null
 ): LayerTint[] {
-	if (layer === 'puffiness' || layer === 'tension') return graded(look, layer);
+	if (isGraded(layer)) return graded(assessment, layer);
 	if (layer === 'worked') return worked(judgement());
 	if (layer === 'coverage') return coverageOf ? covered(coverageOf, sequence(), judgement()) : [];
 	if (layer === 'findings')

@@ -1,26 +1,19 @@
 <script lang="ts">
-	interface Row {
-		readonly kind: string;
-		readonly id: string;
-		readonly title: string;
-		readonly effect: 'added' | 'changed' | 'skipped';
-	}
+	import type { ImportPreview } from '$lib/formats/backup/importPreview';
+
 	interface Props {
-		records: readonly Row[];
-		/** Kept versions and things of the bin that would come along. */
-		kept?: number;
-		comparisons?: number;
+		preview: ImportPreview;
+		busy: boolean;
 		onapply: () => void;
 		oncancel: () => void;
 	}
-	let { records, kept = 0, comparisons = 0, onapply, oncancel }: Props = $props();
+	let { preview, busy, onapply, oncancel }: Props = $props();
 	const EFFECTS = [
 		{ effect: 'added', words: 'new here' },
 		{ effect: 'changed', words: 'replace what is here; the present version is kept beside' },
 		{ effect: 'skipped', words: 'the same as here' }
 	] as const;
-	const of = (effect: Row['effect']) => records.filter((r) => r.effect === effect);
-	const worth = $derived(kept + comparisons > 0 || records.some((r) => r.effect !== 'skipped'));
+	const of = (effect: (typeof EFFECTS)[number]['effect']) => preview.records.filter((r) => r.effect === effect);
 </script>
 
 <section class="border-edge bg-sheet rounded-xl border p-4" aria-label="What the file would do">
@@ -39,16 +32,12 @@
 			</details>
 		{/if}
 	{/each}
-	{#if comparisons}<p class="border-hair border-t py-1.5">
-			<b>{comparisons} {comparisons === 1 ? 'comparison' : 'comparisons'}</b>
-			<span class="text-ink2">by the model that {comparisons === 1 ? 'is' : 'are'} not here yet</span>
-		</p>{/if}
-	{#if kept}<p class="border-hair border-t py-1.5">
-			<b>{kept} kept</b> <span class="text-ink2">versions and removed sequences that are not here yet</span>
-		</p>{/if}
+	{#each preview.counts as c (c.kind)}
+		<p class="border-hair border-t py-1.5"><b>{c.count} {c.count === 1 ? c.one : c.many}</b> <span class="text-ink2">{c.rest}</span></p>
+	{/each}
 	<div class="mt-3 flex gap-2">
-		<button type="button" class="btn btn-primary" disabled={!worth} onclick={onapply}
-			>{worth ? 'Bring it in' : 'Nothing to bring in'}</button
+		<button type="button" class="btn btn-primary" disabled={!preview.worth || busy} onclick={onapply}
+			>{preview.worth ? 'Bring it in' : 'Nothing to bring in'}</button
 		>
 		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
 	</div>

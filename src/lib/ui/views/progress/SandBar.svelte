@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
-	import type { Change } from '$lib/core/measure/distances';
+	import type { Change } from '$lib/core/assess/change';
 
 	interface Props {
 		change: Change;

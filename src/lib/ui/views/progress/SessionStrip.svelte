@@ -2,29 +2,33 @@
 	import { scaleLinear, scaleTime } from 'd3-scale';
 	import { line } from 'd3-shape';
 	import { SIDES } from '$lib/core/atlas/places';
-	import { distanceRows } from '$lib/core/measure/look';
-	import type { Session } from '$lib/core/measure/records.schema';
-	import type { Working } from '$lib/core/working/working.schema';
+	import { valueAt } from '$lib/core/assess/assessment';
+	import { measuredRow, type ObservationId } from '$lib/core/assess/registry';
+	import type { Session } from '$lib/core/records/session';
+	import { dayAndHour, shortDay } from '../../parts/dates';
 
 	interface Props {
 		sessions: readonly Session[];
 		chosenId: string | null;
-		working: Working;
+		/** What is drawn: measured, on each side. */
+		observed: ObservationId;
 		/** px */
 		width: number;
 		onchoose: (id: string) => void;
 	}
-	let { sessions, chosenId, working, width, onchoose }: Props = $props();
+	let { sessions, chosenId, observed, width, onchoose }: Props = $props();
 	const HEIGHT = 118;
 	const LANES = $derived(
 		SIDES.map((side, lane) => ({
 			side,
 			lane,
 			points: sessions
-				.map((s) => {
-					const sum = distanceRows(s.before, s.after, working).find((r) => r.id === 'sum' && r.side === side)!.change;
-					return { id: s.id, at: new Date(s.startedAt), before: sum.before, after: sum.after };
-				})
+				.map((s) => ({
+					id: s.id,
+					at: new Date(s.startedAt),
+					before: valueAt(s.before, observed, { side }),
+					after: valueAt(s.after, observed, { side })
+				}))
 				.filter((p) => p.before !== null)
 		}))
 	);
@@ -52,11 +56,11 @@
 		height={HEIGHT}
 		viewBox="0 0 {width} {HEIGHT}"
 		role="img"
-		aria-label="Sum of the three distances of each session, before and after, by side; the table says the same for the chosen one"
+		aria-label="{measuredRow(observed).label} of each session, before and after, by side; the table says the same for the chosen one"
 	>
 		{#each LANES as { side, lane, points } (side)}
 			<text x="0" y={lane * 54 + 22} class="name">Client’s {side}</text>
-			<text x="0" y={lane * 54 + 36} class="unit">sum, mm</text>
+			<text x="0" y={lane * 54 + 36} class="unit">{measuredRow(observed).sumOf ? 'sum, ' : ''}{measuredRow(observed).unit}</text>
 			<path d={path(lane)(points) ?? ''} fill="none" stroke="var(--drain)" stroke-opacity="0.5" stroke-width="1.2" stroke-dasharray="1 3" />
 			{#each points as p (p.id)}
 				{#if p.after !== null}<path
@@ -78,9 +82,9 @@
 		<button
 			type="button"
 			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId ? 'bg-primary text-onink font-semibold' : 'hover:bg-wash'}"
-			aria-label="Session {i + 1}, {new Date(s.startedAt).toLocaleDateString()}"
+			aria-label="Session {i + 1}, {shortDay(s.startedAt)}"
 			aria-pressed={s.id === chosenId}
-			title={new Date(s.startedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}
+			title={dayAndHour(s.startedAt)}
 			onclick={() => onchoose(s.id)}
 		>
 			{i + 1}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Change } from '$lib/core/measure/distances';
+	import type { Change } from '$lib/core/assess/change';
 
 	interface Props {
 		change: Change;

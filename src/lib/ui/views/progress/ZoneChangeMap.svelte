@@ -1,28 +1,36 @@
 <script lang="ts">
 	import { SIDES } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
-	import { VERDICT_WORDS } from '$lib/core/measure/distances';
-	import type { ZoneChange } from '$lib/core/measure/look';
+	import { CHANGE_WORDS, type Change } from '$lib/core/assess/change';
+	import { observation, type ObservationId } from '$lib/core/assess/registry';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { ZoneTint } from '../../parts/map/mapTypes';
 	import VerdictSign from './VerdictSign.svelte';
 
 	interface Props {
-		changes: readonly ZoneChange[];
+		/** What is compared, zone by zone. */
+		observed: ObservationId;
+		changes: readonly Change[];
 	}
-	let { changes }: Props = $props();
+	let { observed, changes }: Props = $props();
 	const tints = $derived<ZoneTint[]>(
-		changes.map((c) => ({
-			zone: c.zone,
-			side: c.side,
-			strength: 0.05 + 0.055 * (c.after ?? c.before ?? 0),
-			lines: c.after ?? 0,
-			before: c.before ?? 0,
-			words: `${c.before ?? 'not felt'} to ${c.after ?? 'not felt'}`
-		}))
+		changes.flatMap((c) =>
+			c.place && c.side
+				? [
+						{
+							zone: c.place,
+							side: c.side,
+							strength: 0.05 + 0.055 * (c.after ?? c.before ?? 0),
+							lines: c.after ?? 0,
+							before: c.before ?? 0,
+							words: `${c.before ?? 'not felt'} to ${c.after ?? 'not felt'}`
+						}
+					]
+				: []
+		)
 	);
-	const zones = $derived(ZONE_IDS.filter((z) => changes.some((c) => c.zone === z)));
-	const of = (zone: string, side: string) => changes.find((c) => c.zone === zone && c.side === side);
+	const zones = $derived(ZONE_IDS.filter((z) => changes.some((c) => c.place === z)));
+	const of = (zone: string, side: string) => changes.find((c) => c.place === zone && c.side === side);
 	const figure = (n: number | null) => (n === null ? '–' : String(n).replace('.5', '½'));
 </script>
 
@@ -43,11 +51,11 @@
 		<p class="text-ink2 text-[12px]">Lines: the grade now. Dotted: water that went.</p>
 	</div>
 	<table class="h-fit text-[13px]">
-		<caption class="sr-only">Puffiness, from and to, by zone and side</caption>
+		<caption class="sr-only">{observation(observed).label}, from and to, by zone and side</caption>
 		<thead class="text-ink3 text-[11.5px]"
 			><tr
-				><th class="text-left font-normal">Puffiness 0–4</th>{#each SIDES as side (side)}<th class="pl-2 text-left font-normal"
-						>client’s {side}</th
+				><th class="text-left font-normal">{observation(observed).label} 0–4</th>{#each SIDES as side (side)}<th
+						class="pl-2 text-left font-normal">client’s {side}</th
 					>{/each}</tr
 			></thead
 		>
@@ -60,9 +68,9 @@
 						<td class="pl-2">
 							{#if c}<span
 									class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
-									title={VERDICT_WORDS[c.verdict]}
+									title={CHANGE_WORDS[c.verdict]}
 									><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
-										>{VERDICT_WORDS[c.verdict]}</span
+										>{CHANGE_WORDS[c.verdict]}</span
 									></span
 								>{:else}<span class="text-ink3">–</span>{/if}
 						</td>

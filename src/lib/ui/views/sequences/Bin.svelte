@@ -1,5 +1,7 @@
 <script lang="ts">
-	import type { Kept } from '$lib/formats/kept.schema';
+	import type { Kept } from '$lib/core/records/kept';
+
+	import { shortDay } from '../../parts/dates';
 
 	interface Props {
 		kept: readonly Kept[];
@@ -8,7 +10,6 @@
 	}
 	let { kept, onback, ondiscard }: Props = $props();
 	let sure = $state<string | null>(null);
-	const day = (iso: string) => new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'long' });
 </script>
 
 <p class="text-ink2 max-w-[60ch] py-2 leading-[18px]">What was removed lies here until it is thrown away for good.</p>
@@ -17,7 +18,7 @@
 		<li class="border-hair flex flex-wrap items-center gap-3 border-b py-2">
 			<span class="min-w-0 flex-1"
 				><b class="block truncate font-[560]">{item.sequence.title}</b><span class="text-ink2 text-xs"
-					>removed on {day(item.keptAt)}, {item.sequence.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps)).length} steps</span
+					>removed on {shortDay(item.keptAt)}, {item.sequence.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps)).length} steps</span
 				></span
 			>
 			<button type="button" class="btn" onclick={() => onback(item)}>Put it back</button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { shortDay } from '../../parts/dates';
 	import { Checkbox, DropdownMenu } from 'bits-ui';
 	import Check from '@lucide/svelte/icons/check';
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
@@ -27,7 +28,6 @@
 	const events = $derived(expand(sequence, context));
 	let room = $state(480);
 	const width = $derived(Math.max(90, (row.seconds / Math.max(600, longestSeconds)) * (room - 64)));
-	const day = (iso: string) => new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short' });
 </script>
 
 <li
@@ -58,7 +58,7 @@
 	</a>
 	<span class="text-ink2 text-xs max-md:hidden">{sequence.school.title.toLowerCase()}<br />{steps.length} steps</span>
 	<span class="text-ink2 text-xs max-md:hidden"
-		>{row.lastUsed ? `used ${day(row.lastUsed)}` : 'never used'}<br />changed {day(row.updatedAt)}</span
+		>{row.lastUsed ? `used ${shortDay(row.lastUsed)}` : 'never used'}<br />changed {shortDay(row.updatedAt)}</span
 	>
 	<DropdownMenu.Root>
 		<DropdownMenu.Trigger class="icon-btn" aria-label="More for {sequence.title}"><Ellipsis size={15} /></DropdownMenu.Trigger>

@@ -1,16 +1,22 @@
 <script lang="ts">
-	import { emptyLook, distanceRows, zoneChanges } from '$lib/core/measure/look';
-	import type { Look, Session } from '$lib/core/measure/records.schema';
-	import type { LengthUnit } from '$lib/core/measure/units';
-	import { changeSentence } from '$lib/core/measure/wording';
+	import { allChanges } from '$lib/core/assess/change';
+	import { emptyAssessment } from '$lib/core/assess/assessment';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import { GRADE_IDS } from '$lib/core/assess/registry';
+	import type { LengthUnit } from '$lib/core/assess/units';
+	import { changeSentence } from '$lib/core/assess/wording';
+	import type { Session } from '$lib/core/records/session';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { clock } from '$lib/core/step/describe';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import { stepsOf } from '$lib/core/sequence/walk';
-	import DistanceTable from './DistanceTable.svelte';
+	import MeasureTable from './MeasureTable.svelte';
 	import GradeBoard from './GradeBoard.svelte';
 
 	interface Props {
 		session: Session;
+		/** The sequence as it was performed; null where only looked. */
+		sequence: Sequence | null;
 		clientName: string;
 		context: ExpandContext;
 		unit: LengthUnit;
@@ -19,19 +25,16 @@
 		onchange: (fields: Partial<Session>) => void;
 		onclose: (fields: Partial<Session>) => void;
 	}
-	let { session, clientName, context, unit, now, onchange, onclose }: Props = $props();
+	let { session, sequence, clientName, context, unit, now, onchange, onclose }: Props = $props();
 
-	const after = $derived<Look>(session.after ?? emptyLook(session.endedAt ?? session.startedAt));
-	const sentence = $derived(
-		changeSentence(
-			zoneChanges(session.before, session.after, 'puffiness', context.working),
-			distanceRows(session.before, session.after, context.working)
-		)
-	);
-	const asked = $derived([...new Set(session.before.grades.map((g) => g.zone))]);
-	const planned = $derived(session.sequence ? stepsOf(session.sequence) : []);
+	const after = $derived<Assessment>(session.after ?? emptyAssessment(session.endedAt ?? session.startedAt));
+	const sentence = $derived(changeSentence(allChanges(session.before, session.after, context.working)));
+	const asked = $derived([
+		...new Set(session.before.entries.flatMap((e) => (e.place && GRADE_IDS.includes(e.observation) ? [e.place] : [])))
+	]);
+	const planned = $derived(sequence ? stepsOf(sequence) : []);
 	const skipped = $derived(session.done.filter((d) => d.skipped).map((d) => planned.find((p) => p.step.id === d.stepId)?.number));
-	const set = (look: Look) => onchange({ after: { ...look, takenAt: now() } });
+	const set = (assessment: Assessment) => onchange({ after: { ...assessment, takenAt: now() } });
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
 
@@ -49,16 +52,16 @@
 </p>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px]">
 	<GradeBoard
-		look={after}
+		assessment={after}
 		ghost={session.before}
 		{asked}
-		orientation={session.sequence?.orientation ?? 'facing'}
+		orientation={sequence?.orientation ?? 'facing'}
 		title="And now"
 		onchange={set}
 	/>
 	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
-		<DistanceTable look={after} ghost={session.before} {unit} onchange={set} />
-		{#if session.sequence}
+		<MeasureTable assessment={after} ghost={session.before} {unit} onchange={set} />
+		{#if sequence}
 			<section>
 				<h2 class="mb-1 text-[15px] font-semibold">Done</h2>
 				<dl class="text-ink2 grid grid-cols-[74px_1fr] gap-y-0.5 text-[13.5px]">

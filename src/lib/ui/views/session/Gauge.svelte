@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Grade } from '$lib/core/measure/grades';
+	import type { Grade } from '$lib/core/assess/observation';
 
 	interface Props {
 		grade: Grade | null;

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { SIDES, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES, type ZoneId } from '$lib/core/atlas/zones';
-	import { gradeOf, withGrade, type GradeKind } from '$lib/core/measure/look';
-	import { nextGrade, PUFFINESS_WORDS, TENSION_WORDS, type Grade } from '$lib/core/measure/grades';
-	import type { Look } from '$lib/core/measure/records.schema';
+	import { countOf, nextGrade, valueAt, withValue } from '$lib/core/assess/assessment';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import type { Grade } from '$lib/core/assess/observation';
+	import { GRADE_IDS, gradeRow, type ObservationId } from '$lib/core/assess/registry';
+	import Select from '../../parts/controls/Select.svelte';
 	import Segmented from '../../parts/controls/Segmented.svelte';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { Pick, ZoneTint } from '../../parts/map/mapTypes';
@@ -12,50 +14,53 @@
 	import GradeCell from './GradeCell.svelte';
 
 	interface Props {
-		look: Look;
+		assessment: Assessment;
 		/** Last time, or before: drawn as a dotted line, never filled in. */
-		ghost: Look | null;
+		ghost: Assessment | null;
 		/** Zones that the aims ask for; every other zone can be tapped too. */
 		asked: readonly ZoneId[];
 		orientation: Orientation;
 		title: string;
-		onchange: (look: Look) => void;
+		onchange: (assessment: Assessment) => void;
 	}
-	let { look, ghost, asked, orientation, title, onchange }: Props = $props();
+	let { assessment, ghost, asked, orientation, title, onchange }: Props = $props();
 
-	let kind = $state<GradeKind>('puffiness');
+	/** Two stand side by side, the rest behind them. */
+	const FIRST = GRADE_IDS.slice(0, 2);
+	const MORE = GRADE_IDS.slice(2);
+	let observed = $state<ObservationId>(GRADE_IDS[0]!);
 	let active = $state<{ zone: ZoneId; side: Side } | null>(null);
-	const words = $derived(kind === 'puffiness' ? PUFFINESS_WORDS : TENSION_WORDS);
+	const row = $derived(gradeRow(observed));
+	const gradeAt = (a: Assessment | null, place: ZoneId, side: Side) => valueAt(a, observed, { place, side }) as Grade | null;
 	const rows = $derived(
-		ZONE_IDS.filter((z) => asked.includes(z) || [look, ghost].some((l) => l?.grades.some((g) => g.zone === z && g.kind === kind)))
+		ZONE_IDS.filter((z) => asked.includes(z) || [assessment, ghost].some((a) => SIDES.some((s) => gradeAt(a, z, s) !== null)))
 	);
-	const felt = $derived((k: GradeKind) => look.grades.filter((g) => g.kind === k).length);
+	const named = $derived((id: ObservationId) => `${gradeRow(id).label} ${countOf(assessment, [id]) || ''}`.trim());
 	const left = $derived(sideOnViewersLeft(orientation));
 	const order = $derived<Side[]>(left === 'right' ? ['right', 'left'] : ['left', 'right']);
 	const tints = $derived<ZoneTint[]>(
-		look.grades
-			.filter((g) => g.kind === kind)
-			.map((g) => ({
-				zone: g.zone,
-				side: g.side,
-				strength: 0.05 + 0.055 * g.grade,
-				lines: g.grade,
-				words: `${kind} ${g.grade}, ${words[g.grade]}`
-			}))
+		ZONE_IDS.flatMap((zone) =>
+			SIDES.flatMap((side) => {
+				const grade = gradeAt(assessment, zone, side);
+				if (grade === null) return [];
+				const words = `${row.label.toLowerCase()} ${grade}, ${row.words[grade]}`;
+				return [{ zone, side, strength: 0.05 + 0.055 * grade, lines: grade, words }];
+			})
+		)
 	);
 	const set = (zone: ZoneId, side: Side, grade: Grade | null) => {
 		active = { zone, side };
-		onchange(withGrade(look, kind, zone, side, grade));
+		onchange(withValue(assessment, observed, { place: zone, side }, grade));
 	};
 	function tap({ place, side }: Pick) {
 		const zone = place as ZoneId;
-		set(zone, side, nextGrade(gradeOf(look, kind, zone, side)));
+		set(zone, side, nextGrade(gradeAt(assessment, zone, side)));
 	}
 	const restIsNone = () =>
 		onchange(
 			rows
-				.flatMap((z) => SIDES.map((s) => [z, s] as const))
-				.reduce((l, [z, s]) => (gradeOf(l, kind, z, s) === null ? withGrade(l, kind, z, s, 0) : l), look)
+				.flatMap((place) => SIDES.map((side) => ({ place, side })))
+				.reduce((a, spot) => (valueAt(a, observed, spot) === null ? withValue(a, observed, spot, 0) : a), assessment)
 		);
 </script>
 
@@ -72,7 +77,7 @@
 				{tints}
 				showNodes={false}
 				selected={active ? [{ place: active.zone, side: active.side }] : []}
-				label="Tap a zone once for each grade of {kind}"
+				label="Tap a zone once for each grade of {row.label.toLowerCase()}"
 				onpick={tap}
 			/>
 		</div>
@@ -82,12 +87,16 @@
 			<Segmented
 				large
 				label="What is graded"
-				value={kind}
-				options={[
-					{ value: 'puffiness', label: `Puffiness ${felt('puffiness')}` },
-					{ value: 'tension', label: `Tension ${felt('tension')}` }
-				]}
-				onchange={(k) => (kind = k)}
+				value={observed}
+				options={FIRST.map((value) => ({ value, label: named(value) }))}
+				onchange={(id) => (observed = id)}
+			/>
+			<Select
+				label="What else is graded"
+				value={MORE.includes(observed) ? observed : ''}
+				options={[{ value: '', label: 'More' }, ...MORE.map((value) => ({ value, label: named(value) }))]}
+				onchange={(id: ObservationId | '') => (observed = id || FIRST[0]!)}
+				class="min-h-11 text-[14px]"
 			/>
 			<button type="button" class="btn min-h-11 px-3.5 text-[14px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
 		</div>
@@ -101,10 +110,10 @@
 					<span class="grid grid-cols-2">
 						{#each order as side (side)}
 							<GradeCell
-								grade={gradeOf(look, kind, zone, side)}
-								ghost={gradeOf(ghost, kind, zone, side)}
+								grade={gradeAt(assessment, zone, side)}
+								ghost={gradeAt(ghost, zone, side)}
 								name="{ZONES[zone].label}, client’s {side}"
-								{words}
+								words={row.words}
 								active={active?.zone === zone && active.side === side}
 								onchange={(g) => set(zone, side, g)}
 								onfocus={() => (active = { zone, side })}

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { GRADES, nextGrade, type Grade } from '$lib/core/measure/grades';
+	import { nextGrade } from '$lib/core/assess/assessment';
+	import { GRADES, type Grade } from '$lib/core/assess/observation';
 	import Gauge from './Gauge.svelte';
 
 	interface Props {
@@ -7,7 +8,7 @@
 		ghost: Grade | null;
 		/** Zone and side, read by a screen reader. */
 		name: string;
-		words: Record<Grade, string>;
+		words: readonly string[];
 		active: boolean;
 		onchange: (grade: Grade | null) => void;
 		onfocus: () => void;

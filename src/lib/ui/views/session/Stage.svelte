@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { tinykeys } from 'tinykeys';
-	import { labelOf, placeOf, SIDES, type Side } from '$lib/core/atlas/places';
+	import { SIDES, type Side } from '$lib/core/atlas/places';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
+	import type { CueKind } from '$lib/core/perform/cues';
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { MOTIONS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
@@ -41,7 +41,6 @@
 	const side = $derived(p.event?.side === 'left' || p.event?.side === 'right' ? p.event.side : null);
 	const then = $derived(sideAfter());
 	const midline = $derived(p.event?.side === 'midline');
-	const next = $derived(context.steps[placed.number]);
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
 	const view = $derived(step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile');
@@ -62,17 +61,11 @@
 		return String(p.rep || 1);
 	});
 	const counted = $derived(p.event?.kind === 'work' && step.dose.kind !== 'seconds');
-	const doing = $derived(
-		p.done
-			? 'All is done.'
-			: p.event?.kind === 'transition'
-				? 'Get ready'
-				: p.event?.kind === 'link'
-					? 'Drain to the outlet'
-					: p.event?.kind === 'station'
-						? 'Press and wait'
-						: MOTIONS[step.motion]
-	);
+	/** Captions, what comes next and what to mind are cues; voice will read the same ones. */
+	const words = (kind: CueKind) => runner.said(kind).map((c) => c.words);
+	const [doing, onTo] = $derived((p.done ? words('end').join() : words('doing').join()).split(': '));
+	const nextUp = $derived(words('next').join());
+	const mind = $derived(words('mind'));
 
 	/** A step in a block done side by side runs twice; only the run at hand is shown. */
 	function sameRun(startSeconds: number): boolean {
@@ -163,9 +156,7 @@
 			</div>
 			<div class="flex items-baseline justify-between text-[20px]">
 				<span
-					>{doing}{#if p.event?.kind === 'link'}<span class="text-ink2"
-							>: {p.event.places.map((r) => labelOf(placeOf(r)).toLowerCase()).join(', ')}</span
-						>{/if}</span
+					>{doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
 				><span class="whitespace-nowrap"
 					><b class="text-[24px]">{clock(p.stepLeftSeconds)}</b>
 					<span class="text-ink2">left in this step</span></span
@@ -173,7 +164,7 @@
 			</div>
 			<StepWaves events={run} seconds={runner.seconds} width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)} />
 			<p class="text-ink2 truncate pb-2 text-[20px]">
-				{#if next}Next <b class="text-ink font-semibold">{stepTitle(next.step)}</b>{:else}Then it is done{/if}
+				{#if nextUp.startsWith('Next ')}Next <b class="text-ink font-semibold">{nextUp.slice(5)}</b>{:else}{nextUp}{/if}
 			</p>
 		</section>
 	</div>
@@ -203,7 +194,8 @@
 		<StageButton label="End here" hint="E, when paused" glyph={GLYPHS.end} onclick={onend} />
 	</div>
 	<p class="sr-only" role="status">
-		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {runner.playing ? '' : 'Paused.'}
+		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {mind.join('. ')}
+		{runner.playing ? '' : 'Paused.'}
 	</p>
 </div>
 

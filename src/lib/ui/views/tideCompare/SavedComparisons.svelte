@@ -1,6 +1,7 @@
 <script lang="ts">
+	import { dayOfYear } from '../../parts/dates';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import type { Comparison } from '$lib/core/flow/comparison.schema';
+	import type { Comparison } from '$lib/core/records/comparison';
 	import { CORE_VERSION } from '$lib/core/version';
 	import TipButton from '../../parts/controls/TipButton.svelte';
 
@@ -14,7 +15,6 @@
 		ondiscard: (id: string) => void;
 	}
 	let { saved, busy, repeated, onshow, onrepeat, ondiscard }: Props = $props();
-	const day = (iso: string) => new Date(iso).toLocaleDateString([], { day: 'numeric', month: 'short', year: 'numeric' });
 </script>
 
 {#if saved.length}
@@ -26,7 +26,8 @@
 					<div class="flex items-start gap-1">
 						<p class="min-w-0 flex-1">
 							<b class="font-semibold">{c.title}</b><br /><span class="text-ink2"
-								>{day(c.updatedAt)}, {c.input.draws.toLocaleString('en')} faces, seed {c.input.seed}, core {c.core}{c.core === CORE_VERSION
+								>{dayOfYear(c.updatedAt)}, {c.input.draws.toLocaleString('en')} faces, seed {c.input.seed}, core {c.core}{c.core ===
+								CORE_VERSION
 									? ''
 									: ` (now ${CORE_VERSION})`}</span
 							>

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { sampleComparison } from '$lib/core/flow/fixtures';
+import { sampleComparison } from '$lib/core/records/testing';
 import { SCHOOLS } from '$lib/core/school/schools';
 import { CONTEXT, pump, sequenceOf, step } from '$lib/core/testing';
 import { all, button, clear, click, show, showOnPage } from '../../testing';

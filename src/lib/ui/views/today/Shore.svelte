@@ -1,5 +1,9 @@
 <script lang="ts">
-	import type { Session } from '$lib/core/measure/records.schema';
+	import type { Session } from '$lib/core/records/session';
+
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import { gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
+	import { dayOfMonth } from '../../parts/dates';
 
 	interface Props {
 		/** Latest first. */
@@ -18,15 +22,17 @@
 	const row = $derived(Math.max(26, (height - TOP - 24) / DAYS));
 	const midnight = $derived(new Date(now.toDateString()).getTime() + DAY_MS);
 	const und = (y: number) => 4.5 * Math.sin(y / 96 + 0.6) + 2 * Math.sin(y / 41 + 1);
-	const mean = (grades: Session['before']['grades']) => Math.max(0, ...grades.filter((g) => g.kind === 'puffiness').map((g) => g.grade));
+	/** The highest grade of what lists speak of first. */
+	const highest = (assessment: Assessment) =>
+		Math.max(0, ...assessment.entries.flatMap((e) => (e.observation === HEADLINE_GRADE ? [Number(e.value)] : [])));
 	const marks = $derived(
 		sessions
 			.map((s) => ({
 				id: s.id,
 				clientId: s.clientId,
 				y: TOP + ((midnight - Date.parse(s.startedAt)) / DAY_MS) * row,
-				high: mean(s.before.grades),
-				low: s.after ? mean(s.after.grades) : null,
+				high: highest(s.before),
+				low: s.after ? highest(s.after) : null,
 				at: new Date(s.startedAt)
 			}))
 			.filter((m) => m.y < height - 10)
@@ -59,13 +65,7 @@
 	const days = $derived(
 		Array.from({ length: DAYS }, (_, i) => ({
 			y: TOP + (i + 0.5) * row,
-			label:
-				i === 0
-					? 'today'
-					: new Date(midnight - (i + 0.5) * DAY_MS).toLocaleDateString([], {
-							weekday: 'short',
-							day: 'numeric'
-						})
+			label: i === 0 ? 'today' : dayOfMonth(new Date(midnight - (i + 0.5) * DAY_MS))
 		}))
 	);
 	/** Names keep out of each other's way. */
@@ -101,7 +101,7 @@
 				opacity={[0.42, 0.22, 0.12][i]}
 			/>{/each}
 		<text x="212" y="26" class="title">High water, low water</text>
-		<text x="212" y="41" class="note">highest puffiness, before and after</text>
+		<text x="212" y="41" class="note">highest {gradeRow(HEADLINE_GRADE).label.toLowerCase()}, before and after</text>
 		{#each days as day (day.label)}<text x="44" y={day.y + 4} class="day">{day.label}</text>{/each}
 		{#each labels as m (m.id)}
 			{@const x = 150 + und(m.y) - 17 * m.high}

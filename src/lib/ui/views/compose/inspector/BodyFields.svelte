@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/step/step.schema';
-	import type { Field } from '$lib/core/technique/fields';
+	import type { OptionalField } from '$lib/core/vocabulary/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
@@ -12,7 +12,7 @@
 		draft: SequenceDraft;
 		step: Step;
 		/** One of: posture, mouth, eyes, breath, by, medium, replaces, tape, optional. */
-		field: Field;
+		field: OptionalField;
 	}
 	let { draft, step, field }: Props = $props();
 	const set = (change: Partial<Step>, label: string) => draft.do(setStep(draft.sequence, step.id, change, label));

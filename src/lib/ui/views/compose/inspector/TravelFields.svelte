@@ -4,7 +4,7 @@
 	import { linkRoute } from '$lib/core/atlas/route';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { PLACE_IDS } from '$lib/core/atlas/places';
-	import type { Field } from '$lib/core/technique/fields';
+	import type { OptionalField } from '$lib/core/vocabulary/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
@@ -14,7 +14,7 @@
 		draft: SequenceDraft;
 		step: Step;
 		/** One of: end, stations, lanes, reverse, until, support. */
-		field: Field;
+		field: OptionalField;
 	}
 	let { draft, step, field }: Props = $props();
 	const set = (change: Partial<Step>, label: string) => draft.do(setStep(draft.sequence, step.id, change, label));

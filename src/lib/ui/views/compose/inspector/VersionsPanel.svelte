@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { hour, shortDay } from '../../../parts/dates';
 	import { difference } from './versionWords';
 	import { editTo } from '$lib/core/sequence/editTo';
 	import { useApp } from '$lib/state/app.svelte';
@@ -27,7 +28,7 @@
 		...past.slice(-12).map((e, i) => ({ label: e.label, at: past.length - Math.min(12, past.length) + i + 1, done: true })),
 		...future.slice(0, 6).map((e, i) => ({ label: e.label, at: past.length + i + 1, done: false }))
 	]);
-	const when = (iso: string) => new Date(iso).toLocaleString([], { day: 'numeric', month: 'short', hour: 'numeric', minute: '2-digit' });
+	const when = (iso: string) => `${shortDay(iso)}, ${hour(iso)}`;
 </script>
 
 <section class="border-hair mt-4 border-t pt-2" aria-label="Versions">

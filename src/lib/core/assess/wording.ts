@@ -1,0 +1,45 @@
+import { ZONES } from '../atlas/zones';
+import type { Change } from './change';
+import { isGrade, isMeasured, observation } from './registry';
+import type { MeasuredObservation } from './observation';
+
+/** What is real, in one plain sentence; it never names what is not *changed*, and never a cause. */
+export interface ChangeSentence {
+	readonly real: string;
+	readonly rest: string;
+}
+
+const list = (parts: string[]) =>
+	parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
+/** The value of a grade in words; halves, which only medians have, in figures. */
+function gradeWord(words: readonly string[], grade: number): string {
+	return words[grade] ?? String(grade).replace('.5', '½');
+}
+
+/** A change in the words of its observation; null where the sentence leaves it to the table. */
+export function changeWords(change: Change): string | null {
+	const row = observation(change.observation);
+	const { before, after, side, place } = change;
+	if (before === null || after === null) return null;
+	if (isGrade(row)) {
+		const where = place ? `the ${side} ${ZONES[place].label.toLowerCase()}` : '';
+		return `${[row.of, where].filter(Boolean).join(' ')} from ${gradeWord(row.words, before)} to ${gradeWord(row.words, after)}`;
+	}
+	return isMeasured(row) && row.said ? measuredWords(row, row.said, change) : null;
+}
+
+function measuredWords({ unit, sumOf }: MeasuredObservation, said: string, { side, delta }: Change): string {
+	const what = side ? `the ${side} ${said}` : said;
+	const amount = `${Math.abs(delta!).toFixed(1)}${unit ? ` ${unit}` : ''}`;
+	return `${what} measures ${amount} ${delta! < 0 ? 'less' : 'more'}${sumOf ? ' in all' : ''}`;
+}
+
+/** What changed, of all that was observed. */
+export function changeSentence(changes: readonly Change[]): ChangeSentence {
+	if (!changes.some((c) => c.verdict !== 'not-comparable'))
+		return { real: '', rest: 'Nothing has been looked at twice yet, so nothing can be compared.' };
+	const changed = changes.filter((c) => c.verdict === 'changed').flatMap((c) => changeWords(c) ?? []);
+	if (!changed.length) return { real: '', rest: 'Nothing beyond measuring error.' };
+	return { real: `Changed: ${list(changed)}.`, rest: 'The rest stays within measuring error.' };
+}

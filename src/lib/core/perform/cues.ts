@@ -1,0 +1,123 @@
+import { BREATHS, MOTIONS, MOUTHS, POSTURES, UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { labelOf, placeOf } from '../atlas/places';
+import type { TimedEvent } from '../sequence/expand';
+import type { PlacedStep } from '../sequence/walk';
+import { stepTitle } from '../step/describe';
+import type { Step } from '../step/step.schema';
+import type { Working } from '../working/working.schema';
+
+/**
+ * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `doing`
+ * names what the hands do; `mind` is what to ask of the client or of oneself; `breath` goes in and out; `next` is what
+ * comes after the step.
+ */
+export const CUE_KINDS = ['step', 'side', 'stroke', 'doing', 'mind', 'breath', 'next', 'end'] as const;
+export type CueKind = (typeof CUE_KINDS)[number];
+export interface Cue {
+	/** Second of the plan. */
+	readonly atSeconds: number;
+	readonly kind: CueKind;
+	readonly words: string;
+	readonly stepId: string;
+}
+export const BEATS: readonly CueKind[] = ['step', 'side', 'stroke'];
+
+type ById = ReadonlyMap<string, PlacedStep>;
+
+/** What the hands do in a stretch of time. */
+function doingWords(event: TimedEvent, step: Step): string {
+	if (event.kind === 'transition') return 'Get ready';
+	if (event.kind === 'station') return 'Press and wait';
+	if (event.kind === 'rest') return 'Rest';
+	if (event.kind === 'link')
+		return `Drain to the outlet: ${event.places.map((r) => labelOf(placeOf(r)).toLowerCase()).join(', ')}`;
+	return MOTIONS[step.motion];
+}
+
+/** What to ask for when a step begins: posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
+function mindWords(step: Step): string[] {
+	return [
+		step.posture === 'neutral' ? '' : POSTURES[step.posture],
+		step.mouth === 'closed' ? '' : MOUTHS[step.mouth],
+		step.eyes === 'closed' ? '' : 'Eyes open',
+		step.breath === 'free' ? '' : BREATHS[step.breath],
+		step.until ? `Until it is ${UNTIL_SIGNS[step.until.sign]}, ${step.until.capSeconds} s at most` : '',
+		step.note
+	].filter(Boolean);
+}
+
+/** Side of a stretch as it is called out. */
+const sideCall = ({ side }: TimedEvent): string =>
+	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `client’s ${side}`;
+
+function beatsOf(event: TimedEvent, first: boolean): Cue[] {
+	const { stepId, startSeconds, endSeconds } = event;
+	if (event.kind === 'transition') return [{ atSeconds: startSeconds, kind: 'side', words: sideCall(event), stepId }];
+	const counted = event.kind === 'work' || event.kind === 'link';
+	const reps = counted ? Math.max(1, event.reps) : 1;
+	const pace = (endSeconds - startSeconds) / reps;
+	return Array.from({ length: reps }, (_, i) => ({
+		atSeconds: startSeconds + i * pace,
+		kind: i === 0 && !first ? ('step' as const) : ('stroke' as const),
+		words: i === 0 && !first ? sideCall(event) : `${i + 1} of ${reps}`,
+		stepId
+	}));
+}
+
+/** In and out, for as long as a step counts breaths or waits for them. */
+function breathsOf(event: TimedEvent, step: Step, halfSeconds: number): Cue[] {
+	const breathes = step.dose.kind === 'breaths' || step.breath !== 'free';
+	if (!breathes || event.kind === 'transition' || event.kind === 'link') return [];
+	const halves = Math.floor((event.endSeconds - event.startSeconds) / halfSeconds);
+	return Array.from({ length: halves }, (_, i) => ({
+		atSeconds: event.startSeconds + i * halfSeconds,
+		kind: 'breath' as const,
+		words: i % 2 ? 'out' : 'in',
+		stepId: event.stepId
+	}));
+}
+
+/** All cues of a sequence in the order of their time: beats, captions, what to mind, breath, what comes next. */
+export function cuesOf(
+	events: readonly TimedEvent[],
+	byId: ById,
+	working: Pick<Working, 'cueBreathHalfSeconds'>
+): Cue[] {
+	const steps = [...byId.values()];
+	let stepId = '';
+	const cues = events.flatMap((event, i): Cue[] => {
+		const { step, number } = byId.get(event.stepId)!;
+		const at = { atSeconds: event.startSeconds, stepId: step.id };
+		const begins = event.stepId !== stepId;
+		stepId = event.stepId;
+		const next = steps[number]?.step;
+		const opening: Cue[] = begins
+			? [
+					...mindWords(step).map((words) => ({ ...at, kind: 'mind' as const, words })),
+					{ ...at, kind: 'next', words: next ? `Next ${stepTitle(next)}` : 'Then it is done' }
+				]
+			: [];
+		return [
+			...opening,
+			{ ...at, kind: 'doing', words: doingWords(event, step) },
+			...beatsOf(event, i === 0),
+			...breathsOf(event, step, working.cueBreathHalfSeconds)
+		];
+	});
+	const last = events.at(-1);
+	const end: Cue[] = last
+		? [{ atSeconds: last.endSeconds, kind: 'end', words: 'All is done.', stepId: last.stepId }]
+		: [];
+	return [...cues, ...end].sort((a, b) => a.atSeconds - b.atSeconds);
+}
+
+/** Index of the last cue at or before a moment, or -1 (binary search). */
+export function lastCueIndex(cues: readonly Cue[], seconds: number): number {
+	let [low, high] = [0, cues.length];
+	while (low < high) {
+		const mid = (low + high) >> 1;
+		if (cues[mid]!.atSeconds <= seconds + 1e-9) low = mid + 1;
+		else high = mid;
+	}
+	return low - 1;
+}

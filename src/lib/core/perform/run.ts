@@ -1,0 +1,54 @@
+import type { RunEvent } from '../records/runEntry';
+
+/** A stretch of the plan that was played, in seconds of the plan. */
+export interface Stretch {
+	readonly from: number;
+	readonly to: number;
+}
+
+/** What the log of a stage comes to. */
+export interface RunState {
+	/** Second of the plan. */
+	readonly seconds: number;
+	readonly played: readonly Stretch[];
+	readonly haltedSeconds: number;
+	readonly begun: boolean;
+}
+
+/** Stretches without what lies behind a moment: what is done again counts once. */
+export const cutAt = (played: readonly Stretch[], seconds: number): Stretch[] =>
+	played.filter((p) => p.from < seconds).map((p) => ({ ...p, to: Math.min(p.to, seconds) }));
+
+/**
+ * Replays the log of a stage. A log that breaks off is taken as far as it goes: what was played up to its last line
+ * counts, what came after it does not.
+ */
+export function replay(log: readonly RunEvent[]): RunState {
+	let [seconds, haltedSeconds] = [0, 0];
+	let from: number | null = null;
+	let haltedAtMs: number | null = null;
+	let played: Stretch[] = [];
+	let begun = false;
+	for (const event of log) {
+		if (event.kind === 'begin') continue;
+		if (event.kind === 'go') {
+			if (haltedAtMs !== null) haltedSeconds += Math.max(0, event.atMs - haltedAtMs) / 1000;
+			haltedAtMs = null;
+			begun = true;
+			played = cutAt(played, event.seconds);
+			from = event.seconds;
+		} else if (event.kind === 'jump') {
+			const left = event.from ?? seconds;
+			if (from !== null) played.push({ from, to: left });
+			if (event.seconds < left) played = cutAt(played, event.seconds);
+			if (from !== null) from = event.seconds;
+		} else if (event.kind === 'pause' || event.kind === 'end') {
+			if (from !== null) played.push({ from, to: event.seconds });
+			from = null;
+			haltedAtMs = event.kind === 'pause' ? event.atMs : null;
+		}
+		seconds = event.seconds;
+	}
+	if (from !== null) played.push({ from, to: seconds });
+	return { seconds, played: played.filter((p) => p.to > p.from), haltedSeconds, begun };
+}

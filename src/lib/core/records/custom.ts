@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { MediumSchema, type Medium } from '../medium/medium.schema';
+import { SchoolSchema, type School } from '../school/school.schema';
+import { TechniqueSchema, type Technique } from '../technique/technique.schema';
+import { RecordFields, type RecordKind, type StoredRecord } from './record';
+
+/** What a practitioner adds to the shipped library: the item under the id that the record has too. */
+export interface CustomRecordOf<T> extends StoredRecord {
+	readonly item: T;
+}
+export type CustomTechnique = CustomRecordOf<Technique>;
+export type CustomSchool = CustomRecordOf<School>;
+export type CustomMedium = CustomRecordOf<Medium>;
+export type CustomRecord = CustomTechnique | CustomSchool | CustomMedium;
+
+function customKind<T extends { id: string; title: string }>(
+	schema: z.ZodType<T>,
+	words: Pick<RecordKind, 'id' | 'table' | 'title' | 'titles' | 'what' | 'limit'>
+): RecordKind<CustomRecordOf<T>> {
+	return {
+		...words,
+		schema: z.strictObject({ ...RecordFields, item: schema }) as unknown as z.ZodType<CustomRecordOf<T>>,
+		indexes: { 2: 'id, updatedAt' },
+		meets: 'beside',
+		preview: 'listed',
+		nameOf: (record) => record.item.title
+	};
+}
+
+export const techniqueKind = customKind<Technique>(TechniqueSchema, {
+	id: 'technique',
+	table: 'techniques',
+	title: 'Own move',
+	titles: 'Own moves',
+	what: 'A technique that the practitioner added to the library or changed.',
+	limit: 2000
+});
+export const schoolKind = customKind<School>(SchoolSchema, {
+	id: 'school',
+	table: 'schools',
+	title: 'Own school',
+	titles: 'Own schools',
+	what: 'A school that the practitioner copied and changed.',
+	limit: 200
+});
+export const mediumKind = customKind<Medium>(MediumSchema, {
+	id: 'medium',
+	table: 'media',
+	title: 'Own medium',
+	titles: 'Own media',
+	what: 'A glide medium that the practitioner added.',
+	limit: 200
+});

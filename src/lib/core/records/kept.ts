@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { IdSchema, MAX_TITLE } from '../step/common.schema';
+import { HistorySchema } from '../sequence/history';
+import { SequenceSchema } from '../sequence/sequence.schema';
+import { RecordFields, sequenceAt, type RecordKind } from './record';
+
+/** A sequence as it was at one moment: a version that was kept on purpose, or one that was removed and can come back. */
+export const KeptSchema = z.strictObject({
+	...RecordFields,
+	kind: z.enum(['version', 'removed']),
+	sequenceId: IdSchema,
+	keptAt: z.iso.datetime(),
+	/** What the user calls the version; empty for one that was removed. */
+	name: z.string().max(MAX_TITLE),
+	sequence: SequenceSchema,
+	history: HistorySchema
+});
+export type Kept = z.infer<typeof KeptSchema>;
+
+export const keptKind: RecordKind<Kept> = {
+	id: 'kept',
+	table: 'kept',
+	title: 'Kept version',
+	titles: 'Kept versions and the bin',
+	what: 'A sequence as it was at one moment: kept under a name, or removed and able to come back.',
+	schema: KeptSchema,
+	indexes: { 3: 'id, sequenceId, kind, keptAt' },
+	limit: 20_000,
+	sequences: sequenceAt('sequence', 'history'),
+	meets: 'first',
+	preview: {
+		one: 'kept',
+		many: 'kept',
+		rest: 'versions and removed sequences that are not here yet'
+	},
+	nameOf: (kept) => kept.name || kept.sequence.title
+};

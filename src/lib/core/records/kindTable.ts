@@ -1,0 +1,36 @@
+import { binaryKind } from './binary';
+import { clientKind } from './client';
+import { comparisonKind } from './comparison';
+import { mediumKind, schoolKind, techniqueKind } from './custom';
+import { keptKind } from './kept';
+import type { RecordKind, StoredRecord } from './record';
+import { runEntryKind } from './runEntry';
+import { secondVersionKind } from './secondVersion';
+import { sequenceKind } from './sequenceRecord';
+import { sessionKind } from './session';
+import { settingsKind } from './settings';
+import { snapshotKind } from './snapshot';
+import { workingKind } from './workingValues';
+
+/**
+ * All kinds of records that can have a second version, and those that cannot. Order is that of a backup and of the
+ * preview of an import: what is pointed to comes first.
+ */
+const PLAIN = {
+	client: clientKind,
+	sequence: sequenceKind,
+	snapshot: snapshotKind,
+	session: sessionKind,
+	'run-entry': runEntryKind,
+	technique: techniqueKind,
+	school: schoolKind,
+	medium: mediumKind,
+	kept: keptKind,
+	comparison: comparisonKind,
+	binary: binaryKind,
+	working: workingKind,
+	settings: settingsKind
+} as const;
+
+const withSecondVersions = Object.values(PLAIN).filter((k) => k.meets === 'beside') as unknown as RecordKind<never>[];
+export const RECORD_KINDS = { ...PLAIN, 'second-version': secondVersionKind(withSecondVersions) } as const;

@@ -1,0 +1,36 @@
+import { DATA_VERSION } from '../dataVersion';
+import { kindOf, type KindId } from '../kinds';
+import type { Raw } from '../record';
+import { toPresent } from './sequences';
+import { to5 } from './to5';
+
+/** Hands over a record of another kind that came out of this one. */
+export type Emit = (kind: KindId, record: Raw) => void;
+/** Brings a record that another one holds to the same version. */
+type Inner = (kind: string, raw: Raw, emit: Emit) => Raw;
+
+/** A step of the data from the version before to this one: what becomes of each kind of record that changed its shape. */
+export interface RecordMigration {
+	readonly to: number;
+	readonly name: string;
+	readonly records: Partial<Record<KindId, (raw: Raw, emit: Emit, migrate: Inner) => Raw>>;
+}
+
+/** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
+export const CHAIN: readonly RecordMigration[] = [to5];
+
+/**
+ * Brings a record of a kind from a version of the data up to date, the sequences that it embeds with it.
+ * @param to where to stop: a database goes version by version
+ */
+export function migrateRecord(kind: KindId, raw: Raw, from: number, emit: Emit, to = DATA_VERSION): Raw {
+	const shaped = CHAIN.filter((m) => m.to > from && m.to <= to).reduce((record, migration) => {
+		const one: Inner = (id, inner, out) => migration.records[id as KindId]?.(inner, out, one) ?? inner;
+		return one(kind, record, emit);
+	}, raw);
+	return kindOf(kind).sequences?.(shaped, toPresent) ?? shaped;
+}
+
+/** Kinds that a version of the data may hold in an older form: those of a step, and those that embed sequences. */
+export const kindsToMigrate = (kinds: readonly KindId[], from: number): KindId[] =>
+	kinds.filter((id) => kindOf(id).sequences || CHAIN.some((m) => m.to > from && m.records[id]));

@@ -1,0 +1,171 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { readBackup, type Backup } from '../../../formats/backup/readBackup';
+import { backupOf } from '../../../formats/backup/writeBackup';
+import { readSequenceFile, writeSequenceFile } from '../../../formats/sequenceFile';
+import { SCHOOLS } from '../../school/schools';
+import { applyEdit, revertEdit } from '../../sequence/edits';
+import { SEQUENCE_VERSION } from '../../sequence/sequence.schema';
+import { stepsOf } from '../../sequence/walk';
+import { anyStore } from '../testing';
+import { allKinds, kindOf, type KindId } from '../kinds';
+import type { Raw, RecordKind } from '../record';
+import { hashOf } from '../snapshot';
+import fc from 'fast-check';
+
+/** Files that earlier versions of the application wrote, as they are. */
+const bytesOf = (name: string) => readFileSync(new URL(`../../../formats/fixtures/${name}`, import.meta.url));
+const fixture = (name: string) => bytesOf(name).toString('utf8');
+const backup = (version: number): Backup => {
+	const read = readBackup(new Uint8Array(bytesOf(`backup-${version}.json`)));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	return read.value;
+};
+const VERSIONS = [1, 2, 3, 4];
+
+describe('a sequence file of version 1', () => {
+	const read = readSequenceFile(fixture('sequence-1.json'));
+	test('is read, with the wider school and nothing of its steps changed', () => {
+		if (!read.ok) throw new Error(JSON.stringify(read.problems));
+		const old = JSON.parse(fixture('sequence-1.json')) as { phases: unknown; title: string; school: { id: string } };
+		expect(read.value).toMatchObject({ version: 2, title: old.title, media: [], links: 'hand', mutes: [] });
+		expect(JSON.parse(JSON.stringify(read.value.phases))).toEqual(old.phases);
+		const shipped = SCHOOLS.find((s) => s.id === old.school.id)!;
+		const { neckFirst, doses, others } = shipped;
+		expect(read.value.school).toMatchObject({ neckFirst, doses, others });
+	});
+	test('and written again as version 2, it reads as the same', () => {
+		if (!read.ok) throw new Error('not read');
+		expect(readSequenceFile(writeSequenceFile(read.value))).toEqual(read);
+	});
+	test('a school that nobody knows gets the policies of one that clears the neck first', () => {
+		const old = JSON.parse(fixture('sequence-1.json')) as { school: Record<string, unknown> };
+		const own = readSequenceFile(
+			JSON.stringify({ ...old, school: { ...old.school, id: 'own-school', title: 'Mine' } })
+		);
+		if (!own.ok) throw new Error(JSON.stringify(own.problems));
+		expect(own.value.school).toMatchObject({ id: 'own-school', neckFirst: true, doses: {}, others: '' });
+	});
+});
+
+/** Every sequence in a value, however deep. */
+function sequencesIn(value: unknown): Raw[] {
+	if (typeof value !== 'object' || value === null) return [];
+	if ((value as Raw).format === 'soft-tide/sequence') return [value as Raw];
+	return Object.values(value).flatMap(sequencesIn);
+}
+
+describe.each(VERSIONS)('a backup of version %i', (version) => {
+	const read = backup(version);
+	test('is read whole: no list got shorter', () => {
+		const old = JSON.parse(fixture(`backup-${version}.json`)) as Record<string, unknown>;
+		for (const kind of allKinds()) {
+			const list = old[kind.table];
+			if (Array.isArray(list)) expect(read.rows[kind.id as KindId], kind.id).toHaveLength(list.length);
+		}
+	});
+	test('every sequence in it, wherever it is, is of the present form', () => {
+		const found = sequencesIn(read.rows);
+		expect(found.length).toBeGreaterThan(0);
+		expect(new Set(found.map((s) => s.version))).toEqual(new Set([SEQUENCE_VERSION]));
+	});
+	test('a session finds what it performed, once for all that performed the same', () => {
+		const old = (JSON.parse(fixture(`backup-${version}.json`)) as { sessions: { sequence: Raw | null }[] }).sessions;
+		const performed = old.filter((s) => s.sequence);
+		expect(performed.length).toBeGreaterThan(0);
+		expect(read.rows.snapshot.length).toBe(new Set(performed.map((s) => hashOf(s.sequence))).size);
+		read.rows.session.forEach((s, i) => {
+			const snapshot = read.rows.snapshot.find((x) => x.id === s.sequence?.snapshot);
+			expect(snapshot?.sequence.title ?? null).toBe(old[i]!.sequence?.title ?? null);
+		});
+	});
+	test('its undo histories still run, back and forth', () => {
+		for (const { sequence, history } of read.rows.sequence) {
+			let at = sequence;
+			for (const edit of [...history.past].reverse()) {
+				const before = revertEdit(at, edit);
+				expect(applyEdit(before, edit)).toEqual(at);
+				at = before;
+			}
+			expect(stepsOf(at).length).toBeGreaterThanOrEqual(0);
+		}
+	});
+	test('written anew and read again, it is the same', async () => {
+		const again = readBackup(await backupOf(read.exportedAt, read.rows));
+		expect(again).toEqual({ ok: true, value: read });
+	});
+});
+
+test('an exchange of the school in the history of version 1 brings back a school of the present form', () => {
+	const exchanges = backup(1).rows.sequence.flatMap(({ history }) =>
+		history.past.filter((e) => e.patch.some((p) => p.path[0] === 'school'))
+	);
+	expect(exchanges.length).toBeGreaterThan(0);
+});
+
+describe('what version 4 kept in other words', () => {
+	const { rows } = backup(4);
+	const old = JSON.parse(fixture('backup-4.json')) as {
+		sessions: { before: { grades: unknown[]; distances: unknown[] }; context: { also: string[] } }[];
+		comparisons: { result: { verdicts: { all: { measure: string }[] } } }[];
+		settings: unknown;
+	};
+	test('grades, distances and what was told are entries of one list', () => {
+		const [first] = rows.session;
+		expect(first!.before.entries).toEqual([
+			{ observation: 'puffiness', place: 'malar', side: 'left', value: 3 },
+			{ observation: 'puffiness', place: 'malar', side: 'right', value: 1 },
+			{ observation: 'tension', place: 'masseter', side: 'left', value: 4 },
+			{ observation: 'tragus-mouth-corner', side: 'left', value: 104.5 }
+		]);
+		expect(first!.context.map((e) => [e.observation, e.value])).toEqual([
+			['sleep', 'under-5'],
+			['salt', 'much'],
+			['also', 'alcohol'],
+			['also', 'flight']
+		]);
+		expect(rows.session.map((s) => s.before.entries.length)).toEqual(
+			old.sessions.map((s) => s.before.grades.length + s.before.distances.length)
+		);
+	});
+	test('a stage that was not over has the first line of its log', () => {
+		expect(rows['run-entry'].map((r) => [r.sessionId, r.kind])).toEqual([['x2', 'begin']]);
+	});
+	test('what was compared is an outcome, and settings stand in a list like all else', () => {
+		expect(rows.comparison[0]!.result.verdicts.all.map((v) => v.outcome)).toEqual(
+			old.comparisons[0]!.result.verdicts.all.map((v) => v.measure)
+		);
+		expect(rows.settings).toEqual([old.settings]);
+		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
+	});
+});
+
+/** Whether a schema holds the sequence schema somewhere inside: found by the format that only a sequence has. */
+const embedsSequence = (kind: RecordKind, record: unknown): boolean =>
+	kind.id !== 'second-version' && sequencesIn(record).length > 0;
+
+test('every kind that embeds a sequence declares where: its lens visits each of them, and puts back what comes of it', () => {
+	const seen = new Set<string>();
+	fc.assert(
+		fc.property(anyStore, (rows) => {
+			for (const kind of allKinds())
+				for (const record of rows[kind.id as KindId] as readonly unknown[]) {
+					const inside = sequencesIn(record);
+					if (!inside.length) continue;
+					if (embedsSequence(kind, record)) seen.add(kind.id);
+					expect(kindOf(kind.id as KindId).sequences, `${kind.id} embeds a sequence and declares no lens`).toBeTypeOf(
+						'function'
+					);
+					const visited: unknown[] = [];
+					const marked = kind.sequences!(record as Raw, {
+						sequence: (s) => (visited.push(s), { ...(s as Raw), marked: true }),
+						history: (h) => h
+					});
+					expect(visited).toHaveLength(inside.length);
+					expect(sequencesIn(marked).every((s) => s.marked)).toBe(true);
+				}
+		}),
+		{ numRuns: 30 }
+	);
+	expect([...seen].sort()).toEqual(['comparison', 'kept', 'sequence', 'snapshot']);
+});

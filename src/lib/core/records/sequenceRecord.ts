@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { HistorySchema } from '../sequence/history';
+import { SequenceSchema } from '../sequence/sequence.schema';
+import { RecordFields, sequenceAt, type RecordKind } from './record';
+
+/** A sequence with its undo history. Its id, revision and time of saving are those of the sequence. */
+export const SequenceRecordSchema = z.strictObject({
+	...RecordFields,
+	/** Out of the usual list, not removed. */
+	archived: z.boolean().default(false),
+	sequence: SequenceSchema,
+	history: HistorySchema
+});
+export type SequenceRecord = z.infer<typeof SequenceRecordSchema>;
+
+export const sequenceKind: RecordKind<SequenceRecord> = {
+	id: 'sequence',
+	table: 'sequences',
+	title: 'Sequence',
+	titles: 'Sequences',
+	what: 'A sequence with its undo history.',
+	schema: SequenceRecordSchema,
+	indexes: { 1: 'id, updatedAt' },
+	limit: 10_000,
+	sequences: sequenceAt('sequence', 'history'),
+	meets: 'beside',
+	preview: 'listed',
+	nameOf: (record) => record.sequence.title,
+	stamped: (record, revision, updatedAt) => ({
+		...record,
+		revision,
+		updatedAt,
+		sequence: { ...record.sequence, revision, updatedAt }
+	}),
+	contentOf: ({ sequence: { revision: _r, updatedAt: _u, ...content } }) => content,
+	problemOf: ({ id, sequence }) =>
+		id === sequence.id ? null : `the id of the record and that of its sequence differ: ${id}, ${sequence.id}`
+};
+
+/** A sequence as it is stored, where nothing has been stored yet. */
+export const recordOf = (
+	sequence: SequenceRecord['sequence'],
+	history: SequenceRecord['history'],
+	archived = false
+): SequenceRecord => ({
+	id: sequence.id,
+	revision: sequence.revision,
+	updatedAt: sequence.updatedAt,
+	archived,
+	sequence,
+	history
+});

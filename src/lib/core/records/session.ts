@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { AssessmentSchema, EntrySchema } from '../assess/assessment.schema';
+import { IdSchema, TextSchema } from '../step/common.schema';
+import { RecordFields, type RecordKind } from './record';
+import { SequenceRefSchema } from './snapshot';
+
+/** What was actually done of one step. */
+export const DoneStepSchema = z.strictObject({
+	stepId: IdSchema,
+	/** Repetitions done on each side; of a dose in time, the seconds say it. */
+	leftReps: z.number().min(0),
+	rightReps: z.number().min(0),
+	seconds: z.number().min(0),
+	skipped: z.boolean()
+});
+export type DoneStep = z.infer<typeof DoneStepSchema>;
+
+export const SessionSchema = z.strictObject({
+	...RecordFields,
+	clientId: IdSchema,
+	startedAt: z.iso.datetime(),
+	endedAt: z.iso.datetime().nullable().default(null),
+	/** Minutes from UTC to the clock on the wall, so that the hour of the day is known later. */
+	zoneOffsetMinutes: z.int().min(-900).max(900).default(0),
+	/** The sequence as it was, by its content, so that a later edit does not change the past; null where only looked. */
+	sequence: SequenceRefSchema.nullable().default(null),
+	before: AssessmentSchema,
+	after: AssessmentSchema.nullable().default(null),
+	/** What was told of the day: sleep, salt and the like. */
+	context: z.array(EntrySchema).max(50).default([]),
+	done: z.array(DoneStepSchema).max(2000).default([]),
+	workedSeconds: z.number().min(0).default(0),
+	haltedSeconds: z.number().min(0).default(0),
+	sideEffects: TextSchema.default(''),
+	note: TextSchema.default('')
+});
+export type Session = z.infer<typeof SessionSchema>;
+
+export const sessionKind: RecordKind<Session> = {
+	id: 'session',
+	table: 'sessions',
+	title: 'Session',
+	titles: 'Sessions',
+	what: 'One visit: what was found before and after, what of the sequence was done, and what was told.',
+	schema: SessionSchema,
+	indexes: {
+		1: 'id, clientId, startedAt, [clientId+startedAt]',
+		3: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]',
+		5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot'
+	},
+	limit: 100_000,
+	refs: [
+		{ to: 'client', index: 'clientId', of: (s) => [s.clientId], removed: 'go', must: true },
+		{
+			to: 'snapshot',
+			index: 'sequence.snapshot',
+			of: (s) => (s.sequence ? [s.sequence.snapshot] : []),
+			removed: 'go',
+			must: true
+		}
+	],
+	meets: 'beside',
+	preview: 'listed',
+	nameOf: (s, nameOf) => `${nameOf('client', s.clientId)}, ${s.startedAt.slice(0, 10)}`
+};

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { IdSchema } from '../step/common.schema';
+import { RecordFields, type RecordKind } from './record';
+
+export const SKIN_TONES = ['sand', 'almond', 'honey', 'amber', 'chestnut', 'umber'] as const;
+export type SkinTone = (typeof SKIN_TONES)[number];
+
+/** What the application remembers about itself. */
+export const SettingsSchema = z.strictObject({
+	...RecordFields,
+	id: z.literal('settings'),
+	theme: z.enum(['auto', 'day', 'evening']).default('auto'),
+	/** Skin of the figure on the maps. */
+	skinTone: z.enum(SKIN_TONES).default('sand'),
+	units: z.enum(['mm', 'inch']).default('mm'),
+	tone: z.boolean().default(true),
+	cautionSeenAt: z.iso.datetime().nullable().default(null),
+	/** When the user was last asked whether the browser shall keep the records for good. */
+	keepAskedAt: z.iso.datetime().nullable().default(null),
+	currentClientId: IdSchema.nullable().default(null)
+});
+export type Settings = z.infer<typeof SettingsSchema>;
+
+export const settingsKind: RecordKind<Settings> = {
+	id: 'settings',
+	table: 'settings',
+	title: 'Settings',
+	titles: 'Settings',
+	what: 'Look, units, sound, and who is up next.',
+	schema: SettingsSchema,
+	indexes: { 1: 'id' },
+	limit: 1,
+	refs: [
+		{
+			to: 'client',
+			index: null,
+			of: (s) => (s.currentClientId ? [s.currentClientId] : []),
+			removed: (s) => ({ ...s, currentClientId: null }),
+			must: false
+		}
+	],
+	meets: 'mine',
+	preview: 'silent',
+	nameOf: () => 'Settings'
+};

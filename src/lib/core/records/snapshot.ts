@@ -1,0 +1,59 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import stringify from 'safe-stable-stringify';
+import { z } from 'zod';
+import { SequenceSchema, type Sequence } from '../sequence/sequence.schema';
+import { stepsOf } from '../sequence/walk';
+import { RecordFields, sequenceAt, type RecordKind } from './record';
+
+/** A sequence as it was when it was performed, stored once however many sessions performed it. Its id is its hash. */
+export const SnapshotSchema = z.strictObject({ ...RecordFields, sequence: SequenceSchema });
+export type Snapshot = z.infer<typeof SnapshotSchema>;
+
+/** SHA-256 of the canonical JSON (keys in order) of a value, in hex: the same content has the same one. */
+export const hashOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(stringify(value) ?? '')));
+
+/** SHA-256 of bytes, in hex. */
+export const hashOfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
+
+/** The snapshot of a sequence. */
+export const snapshotOf = (sequence: Sequence): Snapshot => ({
+	id: hashOf(sequence),
+	revision: sequence.revision,
+	updatedAt: sequence.updatedAt,
+	sequence
+});
+
+/** How a session refers to the sequence that was performed: by its content, with what lists want to say of it. */
+export const SequenceRefSchema = z.strictObject({
+	snapshot: z.string().length(64),
+	id: RecordFields.id,
+	title: z.string().min(1).max(200),
+	steps: z.int().min(0)
+});
+export type SequenceRef = z.infer<typeof SequenceRefSchema>;
+
+export const refTo = (snapshot: Snapshot): SequenceRef => ({
+	snapshot: snapshot.id,
+	id: snapshot.sequence.id,
+	title: snapshot.sequence.title,
+	steps: stepsOf(snapshot.sequence).length
+});
+
+export const snapshotKind: RecordKind<Snapshot> = {
+	id: 'snapshot',
+	table: 'snapshots',
+	title: 'Sequence as performed',
+	titles: 'Sequences as performed',
+	what: 'A sequence as it was when it was performed, once for all sessions that performed it so.',
+	schema: SnapshotSchema,
+	indexes: { 5: 'id' },
+	limit: 100_000,
+	sequences: sequenceAt('sequence'),
+	meets: 'first',
+	preview: 'silent',
+	nameOf: (snapshot) => snapshot.sequence.title,
+	keptWhileReferred: true,
+	problemOf: ({ id, sequence }) =>
+		id === hashOf(sequence) ? null : 'the id is not the hash of the sequence: it was changed outside of Soft Tide'
+};

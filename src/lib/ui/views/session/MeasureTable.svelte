@@ -1,0 +1,75 @@
+<script lang="ts">
+	import { SIDES, type Side } from '$lib/core/atlas/places';
+	import { valueAt, withValue } from '$lib/core/assess/assessment';
+	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import { ENTERED_MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
+	import { lengthText, readMeasured, type LengthUnit } from '$lib/core/assess/units';
+
+	interface Props {
+		assessment: Assessment;
+		ghost: Assessment | null;
+		unit: LengthUnit;
+		onchange: (assessment: Assessment) => void;
+	}
+	let { assessment, ghost, unit, onchange }: Props = $props();
+	let trouble = $state<{ key: string; message: string } | null>(null);
+
+	/** What is taken of each side has two cells, what is taken of the whole face one. */
+	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? SIDES.map((side) => ({ side })) : [{}]);
+	const keyOf = (id: ObservationId, side: Side | undefined) => `${id} ${side ?? ''}`;
+	function enter(id: ObservationId, spot: { side?: Side }, input: HTMLInputElement) {
+		const key = keyOf(id, spot.side);
+		if (!input.value.trim()) {
+			trouble = null;
+			return onchange(withValue(assessment, id, spot, null));
+		}
+		const reading = readMeasured(id, input.value, unit);
+		trouble = reading.ok ? null : { key, message: reading.message };
+		if (reading.ok) onchange(withValue(assessment, id, spot, reading.value));
+	}
+	const unitOf = (id: ObservationId) => (measuredRow(id).kind === 'length' ? unit : measuredRow(id).unit);
+	function shown(a: Assessment | null, id: ObservationId, spot: { side?: Side }): string {
+		const value = valueAt(a, id, spot);
+		if (value === null) return '';
+		return measuredRow(id).kind === 'length' ? lengthText(value, unit) : String(value);
+	}
+</script>
+
+<table class="w-full text-[13.5px]">
+	<caption class="sr-only">Tape distances in {unit}</caption>
+	<thead>
+		<tr class="text-ink3 text-[12px]">
+			<th class="text-left font-normal">Tape, {unit}</th>
+			{#each SIDES as side (side)}<th class="w-[92px] font-normal">client’s {side}</th>{/each}
+		</tr>
+	</thead>
+	<tbody>
+		{#each ENTERED_MEASURED_IDS as id (id)}
+			{@const row = measuredRow(id)}
+			<tr>
+				<th scope="row" class="pr-2 text-left leading-[17px] font-normal">{row.label}</th>
+				{#each spotsOf(id) as spot (spot.side)}
+					{@const wrong = trouble?.key === keyOf(id, spot.side)}
+					{@const was = shown(ghost, id, spot)}
+					<td class="px-0.5 py-0.5" colspan={row.sides ? 1 : 2}>
+						<input
+							class="field field-large text-right font-semibold placeholder:text-[13px] placeholder:font-normal {wrong
+								? 'border-flag'
+								: ''}"
+							inputmode="decimal"
+							aria-label="{row.label}{spot.side ? `, client’s ${spot.side}` : ''}, {unitOf(id)}"
+							aria-invalid={wrong}
+							aria-describedby={wrong ? 'measure-trouble' : undefined}
+							placeholder={was ? `was ${was}` : '–'}
+							value={shown(assessment, id, spot)}
+							onchange={(e) => enter(id, spot, e.currentTarget)}
+						/>
+					</td>
+				{/each}
+			</tr>
+		{/each}
+	</tbody>
+</table>
+{#if trouble}<p id="measure-trouble" class="text-flag mt-1 text-[13px]" role="alert">
+		{trouble.message}
+	</p>{/if}
