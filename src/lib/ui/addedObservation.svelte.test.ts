@@ -48,7 +48,7 @@ test('stands on the boards before and after, in Progress, in the CSV and in docs
 		onchange: () => {}
 	});
 	expect(board.textContent).toContain('Puffiness');
-	expect(all(board, '[aria-label="What else is graded"]')).toHaveLength(1);
+	expect(all(board, '[aria-label^="What else is graded"]')).toHaveLength(1);
 	const table = show(MeasureTable, { assessment: before, ghost: null, unit: 'mm', onchange: () => {} });
 	expect(table.querySelector<HTMLInputElement>('[aria-label="Chin to nose, mm"]')!.value).toBe('66.0');
 	const { working } = CONTEXT;

@@ -93,9 +93,12 @@
 			/>
 			<Select
 				label="What else is graded"
-				value={MORE.includes(observed) ? observed : ''}
-				options={[{ value: '', label: 'More' }, ...MORE.map((value) => ({ value, label: named(value) }))]}
-				onchange={(id: ObservationId | '') => (observed = id || FIRST[0]!)}
+				value={MORE.includes(observed) ? observed : 'none'}
+				options={[
+					...(MORE.includes(observed) ? [] : [{ value: 'none' as const, label: 'More' }]),
+					...MORE.map((value) => ({ value, label: named(value) }))
+				]}
+				onchange={(id: ObservationId | 'none') => id !== 'none' && (observed = id)}
 				class="min-h-11 text-[14px]"
 			/>
 			<button type="button" class="btn min-h-11 px-3.5 text-[14px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
