@@ -1,28 +1,11 @@
 import { expect, test } from '@playwright/test';
+import { VIEWS } from '../src/lib/ui/parts/shell/views';
 import { begin, beginDemo, demoURL, expectAccessible, place } from './support';
 
-const PAGES = [
-	'/',
-	'/compose',
-	'/compose/demo-bakers-dawn',
-	'/compose/compare?a=demo-bakers-dawn&b=demo-glass-jaw',
-	'/compose/tide?ids=demo-bakers-dawn',
-	'/session',
-	'/progress',
-	'/clients',
-	'/library',
-	'/library/sequences',
-	'/library/points',
-	'/library/schools',
-	'/library/compare',
-	'/library/rules',
-	'/library/media',
-	'/library/notation',
-	'/library/model',
-	'/exchange',
-	'/settings',
-	'/print/demo-bakers-dawn'
-];
+/** Every view of the list, with the demo practice; the stage has a journey of its own. */
+const PAGES = VIEWS.filter((v) => v.path !== '/session/[id]').map((v) =>
+	v.sample?.startsWith('?') ? v.path + v.sample : (v.sample ?? v.path)
+);
 
 /** The Library and the others apart: on a slow machine each page takes many seconds. */
 const isLibrary = (path: string) => path.startsWith('/library');

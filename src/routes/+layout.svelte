@@ -7,6 +7,7 @@
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
+	import { viewAt } from '$lib/ui/parts/shell/views';
 	import TroubleBar from '$lib/ui/parts/shell/TroubleBar.svelte';
 
 	let { children }: { children: Snippet } = $props();
@@ -27,11 +28,12 @@
 		return app.follow();
 	});
 	/** Pages that are a sheet or a stage of their own carry no navigation. */
-	const bare = $derived(page.url.pathname.startsWith('/print') || page.url.pathname.startsWith('/session/'));
+	const view = $derived(viewAt(page.url.pathname));
+	const bare = $derived(view?.bare ?? false);
 	const asked = $derived(ready && app.settings !== null && app.settings.cautionSeenAt === null && !page.url.pathname.startsWith('/print'));
 </script>
 
-<svelte:head><title>Soft Tide</title></svelte:head>
+<svelte:head><title>{[app.title || view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
 <Tooltip.Provider>
 	{#if ready}
 		<div class="flex min-h-full flex-col {bare ? '' : 'lg:h-full'}">

@@ -65,7 +65,6 @@
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
 </script>
 
-<svelte:head><title>Today · Soft Tide</title></svelte:head>
 <div class="flex min-h-0 flex-1 overflow-hidden max-lg:flex-col max-lg:overflow-y-auto">
 	<div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6" bind:clientWidth={width}>
 		<div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 pt-3 pb-2">

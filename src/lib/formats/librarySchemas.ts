@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ZONE_IDS } from '../core/atlas/zones';
+import { OBSERVATION_IDS } from '../core/assess/registry';
 import { MediumSchema } from '../core/medium/medium.schema';
 import { GOAL_IDS } from '../core/goal/goals';
 import { SchoolSchema, SeveritySchema } from '../core/school/school.schema';
@@ -26,7 +27,10 @@ const GoalInfoSchema = z.strictObject({
 	needs: z.partialRecord(z.enum(idsOf(AIMS)), weights),
 	timeOfDay: z.enum(['morning', 'evening', 'any']),
 	perWeek: z.number().positive(),
-	measure: z.string(),
+	measure: z.strictObject({
+		observe: z.array(z.strictObject({ observation: z.enum(OBSERVATION_IDS), zones: z.array(z.string()) })),
+		also: z.string()
+	}),
 	claim: z.string(),
 	/** Ids of the techniques that serve it, the most useful first. */
 	techniques: z.array(z.string())

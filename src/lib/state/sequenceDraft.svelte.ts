@@ -1,4 +1,5 @@
 import { ZodError } from 'zod';
+import type { ClientFacts } from '../core/client/clientFacts';
 import type { ExpandContext } from '../core/sequence/expand';
 import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edits';
@@ -54,11 +55,16 @@ export class SequenceDraft {
 
 	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
 	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
+	/** Who is in the chair: the sequence is judged for her. */
+	client = $state.raw<ClientFacts | null>(null);
 	/** What is judged: of a long sequence, as it was a moment ago, so that an edit is on the screen before it is judged. */
 	#settled = $state.raw() as Sequence;
 	#settling: ReturnType<typeof setTimeout> | undefined;
 	judgement = $derived.by<Judgement>(() =>
-		judge(this.steps.length > LONG_STEPS ? this.#settled : this.#draft.sequence, this.context)
+		judge(this.steps.length > LONG_STEPS ? this.#settled : this.#draft.sequence, {
+			...this.context,
+			client: this.client
+		})
 	);
 	/** The step that is looked at whole: the selected one, once a scrubbing hand rests. */
 	inspectedId = $state<string | null>(null);

@@ -67,7 +67,6 @@
 	}
 </script>
 
-<svelte:head><title>Clients · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[420px_minmax(0,1fr)]">
 	<section class="border-hair min-h-0 overflow-y-auto px-4 pb-6 lg:border-r">
 		<h1 class="pt-3 text-xl font-[520]">Clients</h1>

@@ -65,7 +65,6 @@
 	const tick = (id: string) => (ticked = ticked.includes(id) ? ticked.filter((t) => t !== id) : [...ticked, id].slice(-2));
 </script>
 
-<svelte:head><title>Compose · Soft Tide</title></svelte:head>
 <Toaster position="bottom-left" />
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">

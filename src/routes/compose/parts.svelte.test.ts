@@ -182,16 +182,10 @@ describe('the layers of the map', () => {
 			coverageOf
 		);
 	test('grades are water lines, in words too', () => {
-		expect(of('puffiness').map((t) => [t.zone, t.side, t.lines, t.words])).toEqual(
-			[
-				['malar', 'left', 3, 'puffiness 3, marked'],
-				['chin', 'right', 1, 'puffiness 1, visible']
-			].map((row, i) =>
-				i
-					? [row[0], row[1], row[2], expect.stringMatching(/^puffiness 1, /)]
-					: [row[0], row[1], row[2], expect.stringMatching(/^puffiness 3, /)]
-			)
-		);
+		expect(of('puffiness').map((t) => [t.zone, t.side, t.lines, t.words])).toEqual([
+			['malar', 'left', 3, 'puffiness 3, marked'],
+			['chin', 'right', 1, 'puffiness 1, slight']
+		]);
 		expect(of('tension')).toEqual([]);
 		expect(of('none')).toEqual([]);
 	});

@@ -60,7 +60,6 @@
 	}
 </script>
 
-<svelte:head><title>Exchange · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-2">
 	<section class="px-4 pb-8 lg:pr-16">
 		<h1 class="pt-3 pb-1 text-xl font-[520]">Exchange</h1>

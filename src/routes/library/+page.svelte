@@ -71,7 +71,6 @@
 	}
 </script>
 
-<svelte:head><title>Moves · Library · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px]">
 	<section class="flex min-h-0 min-w-0 flex-col lg:overflow-y-auto" aria-label="Moves">
 		<h1 class="sr-only">Moves</h1>

@@ -58,7 +58,6 @@
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
 </script>
 
-<svelte:head><title>Progress · Soft Tide</title></svelte:head>
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
 	<div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2.5">
 		<h1 class="text-xl leading-7 font-[520]">{client?.name ?? 'Progress'}</h1>

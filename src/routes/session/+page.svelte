@@ -96,7 +96,6 @@
 	const seconds = $derived(judgement?.timing.expectedSeconds ?? 0);
 </script>
 
-<svelte:head><title>Session · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
 	<div class="min-h-0 lg:overflow-y-auto">
 		<GradeBoard

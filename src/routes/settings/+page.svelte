@@ -8,6 +8,7 @@
 	import { fillWithDemo } from '$lib/store/openStore';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
+	import WorkingValues from '$lib/ui/views/settings/WorkingValues.svelte';
 	import CautionText from '$lib/ui/parts/shell/CautionText.svelte';
 
 	const app = useApp();
@@ -27,7 +28,6 @@
 	}
 </script>
 
-<svelte:head><title>Settings · Soft Tide</title></svelte:head>
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<h1 class="py-3 text-xl font-[520]">Settings</h1>
 	<p class="text-ink2 min-h-5" role="status">{said}</p>
@@ -131,5 +131,6 @@
 				<CautionText />
 			</section>
 		</div>
+		<WorkingValues working={app.working} onchange={(working) => app.run(() => app.repo.saveWorking(working))} />
 	{/if}
 </div>

@@ -1,17 +1,31 @@
 import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
+import type { ObservationId } from '../assess/registry';
 import type { ZoneId } from '../atlas/zones';
 import type { Aim } from '../vocabulary/vocabulary';
 
 /** What a goal asks for: an aim on a zone, with a weight that is relative within the goal (working values). */
 export type GoalNeeds = Partial<Record<Aim, Partial<Record<ZoneId, number>>>>;
+/** What tells whether a goal is reached. */
+export interface GoalMeasure {
+	/** Observations by id; zones only where they are taken zone by zone. */
+	readonly observe: readonly { readonly observation: ObservationId; readonly zones: readonly ZoneId[] }[];
+	readonly also: string;
+}
+type Observed = readonly [observation: ObservationId, ...zones: ZoneId[]];
+const look = (observe: readonly Observed[], also = ''): GoalMeasure => ({
+	observe: observe.map(([observation, ...zones]) => ({ observation, zones })),
+	also
+});
+const PHOTOGRAPHS = 'photographs at the same hour';
+
 export interface GoalInfo {
 	readonly label: string;
 	readonly needs: GoalNeeds;
 	readonly timeOfDay: 'morning' | 'evening' | 'any';
 	/** Sensible frequency, sessions a week (working value). */
 	readonly perWeek: number;
-	/** What to measure. */
-	readonly measure: string;
+	/** What to observe, and what else to look at that is no observation yet. */
+	readonly measure: GoalMeasure;
 	/** What may be claimed, and what is tradition rather than evidence. */
 	readonly claim: string;
 }
@@ -35,7 +49,10 @@ export const GOALS = {
 		},
 		timeOfDay: 'morning',
 		perWeek: 5,
-		measure: 'puffiness of eyelids, cheeks and jaw; jaw angle to outer eye corner',
+		measure: look([
+			['puffiness', 'upper-eyelid', 'lower-eyelid', 'malar', 'buccal', 'jawline'],
+			['jaw-angle-outer-canthus']
+		]),
 		claim: 'May look less swollen for some hours; a face at seven and at noon are two faces.'
 	},
 	'under-eye': {
@@ -46,7 +63,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'morning',
 		perWeek: 5,
-		measure: 'puffiness of the lower eyelid',
+		measure: look([['puffiness', 'lower-eyelid']]),
 		claim: 'May look less swollen; hollows and colour stay as they are.'
 	},
 	'open-eye': {
@@ -58,7 +75,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'morning',
 		perWeek: 4,
-		measure: 'puffiness of the upper eyelid; eye opening from photographs',
+		measure: look([['puffiness', 'upper-eyelid']], 'eye opening from photographs'),
 		claim: 'May look more awake for a while.'
 	},
 	'forehead-lines': {
@@ -69,7 +86,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'evening',
 		perWeek: 3,
-		measure: 'tension of the forehead; photographs at the same hour',
+		measure: look([['tension', 'forehead-medial', 'forehead-lateral']], PHOTOGRAPHS),
 		claim: 'Softer expression by looser muscle; that lines go is tradition.'
 	},
 	'frown-lines': {
@@ -77,7 +94,7 @@ export const GOALS = {
 		needs: { release: { glabella: 5, brow: 2, 'forehead-medial': 1 } },
 		timeOfDay: 'evening',
 		perWeek: 3,
-		measure: 'tension between the brows; photographs at the same hour',
+		measure: look([['tension', 'glabella']], PHOTOGRAPHS),
 		claim: 'Less pull between the brows; that lines go is tradition.'
 	},
 	cheekbone: {
@@ -89,7 +106,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'any',
 		perWeek: 3,
-		measure: 'puffiness of cheek and cheekbone; face width from photographs',
+		measure: look([['puffiness', 'malar', 'zygoma']], 'face width from photographs'),
 		claim: 'May look clearer while less fluid lies there; lifting is tradition.'
 	},
 	'smile-folds': {
@@ -97,7 +114,7 @@ export const GOALS = {
 		needs: { lift: { nasolabial: 3, malar: 1 }, release: { nasolabial: 3 }, drain: { nasolabial: 1 } },
 		timeOfDay: 'evening',
 		perWeek: 3,
-		measure: 'tension beside the fold; photographs at rest',
+		measure: look([['tension', 'nasolabial']], 'photographs at rest'),
 		claim: 'May look softer for a while; that folds go is tradition.'
 	},
 	'mouth-corners': {
@@ -105,7 +122,7 @@ export const GOALS = {
 		needs: { lift: { marionette: 4, buccal: 1 }, release: { chin: 1, jawline: 1 }, drain: { marionette: 2 } },
 		timeOfDay: 'any',
 		perWeek: 3,
-		measure: 'mouth-corner height from photographs',
+		measure: look([], 'mouth-corner height from photographs'),
 		claim: 'May hang less while the pull below is looser; lasting lift is tradition.'
 	},
 	'lip-lines': {
@@ -113,7 +130,7 @@ export const GOALS = {
 		needs: { drain: { 'upper-lip': 2, 'lower-lip': 1 }, release: { 'lower-lip': 1, nasolabial: 1 } },
 		timeOfDay: 'evening',
 		perWeek: 3,
-		measure: 'photographs at the same hour',
+		measure: look([], PHOTOGRAPHS),
 		claim: 'May look smoother for a while; the rest is tradition.'
 	},
 	'under-chin': {
@@ -121,7 +138,7 @@ export const GOALS = {
 		needs: { drain: { submental: 4, 'under-jaw': 2, chin: 1, throat: 1 }, lift: { submental: 2, throat: 1 } },
 		timeOfDay: 'any',
 		perWeek: 4,
-		measure: 'puffiness under the chin; tragus to mouth corner',
+		measure: look([['puffiness', 'submental'], ['tragus-mouth-corner'], ['neck-upper']]),
 		claim: 'May look less swollen; fat stays where it is.'
 	},
 	'jaw-contour': {
@@ -133,7 +150,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'any',
 		perWeek: 4,
-		measure: 'puffiness of the jawline; jaw angle to nose wing',
+		measure: look([['puffiness', 'jawline'], ['jaw-angle-nose-wing']]),
 		claim: 'May look clearer while less fluid lies there.'
 	},
 	'jaw-tension': {
@@ -141,7 +158,10 @@ export const GOALS = {
 		needs: { release: { masseter: 6, temple: 2, nape: 1, chin: 1 } },
 		timeOfDay: 'evening',
 		perWeek: 2,
-		measure: 'tension and tenderness of the chewing muscle',
+		measure: look([
+			['tension', 'masseter'],
+			['tenderness', 'masseter']
+		]),
 		claim: 'May feel looser; grinding and locking belong to a dentist.'
 	},
 	'neck-lines': {
@@ -153,7 +173,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'evening',
 		perWeek: 3,
-		measure: 'photographs at the same hour',
+		measure: look([], PHOTOGRAPHS),
 		claim: 'Smoother skin for a while; up or down is a matter of school.'
 	},
 	'sinus-ease': {
@@ -164,7 +184,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'any',
 		perWeek: 4,
-		measure: 'how free the nose feels, in the client’s words',
+		measure: look([], 'how free the nose feels, in the client’s words'),
 		claim: 'May feel freer; infection is not for massage.'
 	},
 	'tension-head': {
@@ -172,7 +192,7 @@ export const GOALS = {
 		needs: { release: { temple: 3, nape: 3, hairline: 2, shoulder: 2, brow: 1 } },
 		timeOfDay: 'any',
 		perWeek: 3,
-		measure: 'tension of temple and nape; the client’s words',
+		measure: look([['tension', 'temple', 'nape']], 'the client’s words'),
 		claim: 'May ease a tight head; a new or sudden headache is for a doctor.'
 	},
 	'wind-down': {
@@ -180,7 +200,7 @@ export const GOALS = {
 		needs: { settle: { shoulder: 4 }, release: { shoulder: 2, nape: 2, temple: 1 } },
 		timeOfDay: 'evening',
 		perWeek: 5,
-		measure: 'the client’s words; minutes to fall asleep',
+		measure: look([['sleep']], 'the client’s words; minutes to fall asleep'),
 		claim: 'Slower breath and quiet; no more is claimed.'
 	},
 	glow: {
@@ -191,7 +211,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'morning',
 		perWeek: 3,
-		measure: 'redness and how long it stays',
+		measure: look([['redness']], 'how long it stays'),
 		claim: 'Rosier skin for an hour or so.'
 	},
 	upkeep: {
@@ -203,7 +223,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'any',
 		perWeek: 2,
-		measure: 'all of the above, once a month',
+		measure: look([['puffiness'], ['tension'], ['composite']], 'all of it once a month'),
 		claim: 'Keeps what the other goals gave; evidence is thin.'
 	},
 	'after-travel': {
@@ -214,7 +234,7 @@ export const GOALS = {
 		},
 		timeOfDay: 'any',
 		perWeek: 2,
-		measure: 'puffiness of eyelids, cheeks and ankles',
+		measure: look([['puffiness', 'upper-eyelid', 'lower-eyelid', 'malar', 'buccal']], 'the ankles too'),
 		claim: 'May look less swollen; long flights with leg swelling are for a doctor.'
 	}
 } as const satisfies Record<GoalId, GoalInfo>;

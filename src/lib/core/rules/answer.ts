@@ -1,9 +1,8 @@
 import type { SidedLoad } from '../sequence/balance';
-import type { ExpandContext } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Span } from '../sequence/timing';
 import { CORE_VERSION } from '../version';
-import { judge } from './judge';
+import { judge, type JudgeInput } from './judge';
 import type { Finding } from './rule';
 import { fixLabel, sentenceOf } from './wording';
 
@@ -20,7 +19,7 @@ export interface CheckAnswer {
 }
 
 /** Timing, balance and findings of a sequence as plain data: the server's answer and, in the browser, the same. */
-export function checkAnswer(sequence: Sequence, context: ExpandContext): CheckAnswer {
+export function checkAnswer(sequence: Sequence, context: JudgeInput): CheckAnswer {
 	const { timing, balance, findings } = judge(sequence, context);
 	const { minSeconds, expectedSeconds, maxSeconds } = timing;
 	return {

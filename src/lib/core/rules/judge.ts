@@ -9,7 +9,8 @@ import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
-import { bySeverity, findingKey, severityIn } from './rule';
+import type { ClientFacts } from '../client/clientFacts';
+import { bySeverity, findingKey, isOfClient, severityIn } from './rule';
 import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
 
 /** A finding that the user has set aside, with her reason. */
@@ -29,13 +30,19 @@ export interface Judgement {
 	readonly context: JudgeContext;
 }
 
-export function contextOf(sequence: Sequence, given: ExpandContext): JudgeContext {
+/** What a sequence is judged by: the working values, and who is in the chair where that is known. */
+export interface JudgeInput extends ExpandContext {
+	readonly client?: ClientFacts | null;
+}
+
+export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 	const events = expand(sequence, given);
 	const steps = stepsOf(sequence);
 	const byId = new Map(steps.map((s) => [s.step.id, s]));
 	const passes = passesOf(events);
 	return {
 		working: given.working,
+		client: given.client ?? null,
 		sequence,
 		school: sequence.school,
 		steps,
@@ -75,13 +82,13 @@ function findingsOf(context: JudgeContext): Finding[] {
 }
 
 /** Times, balances and judges a sequence by its own school: what the map, the score, the findings and the server answer read. */
-export function judge(sequence: Sequence, given: ExpandContext): Judgement {
+export function judge(sequence: Sequence, given: JudgeInput): Judgement {
 	const context = contextOf(sequence, given);
 	const { events, timing, balance } = context;
 	const reasons = new Map(sequence.mutes.map((m) => [m.key, m.reason]));
 	const all = findingsOf(context);
-	// What may hurt is never set aside, whatever a file says.
-	const isMuted = (f: Finding) => f.severity !== 'stop' && reasons.has(f.key);
+	// What may hurt, and what comes from the client, is never set aside, whatever a file says.
+	const isMuted = (f: Finding) => f.severity !== 'stop' && !isOfClient(f) && reasons.has(f.key);
 	return {
 		events,
 		timing,

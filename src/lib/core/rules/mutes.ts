@@ -1,14 +1,16 @@
 import { makeEdit, type Edit } from '../sequence/edits';
 import type { Sequence } from '../sequence/sequence.schema';
-import type { Finding } from './rule';
+import { isOfClient, type Finding } from './rule';
 import { sentenceOf } from './wording';
 
 /**
  * Sets a finding aside, with a reason that is kept in the file.
- * @throws {Error} for a `stop`, which is never set aside, and without a reason
+ * @throws {Error} for a `stop` and for what comes from the client, which are never set aside, and without a reason
  */
 export function muteFinding(sequence: Sequence, finding: Finding, reason: string): Edit {
 	if (finding.severity === 'stop') throw new Error('A stop may hurt someone and cannot be set aside: mend the step.');
+	if (isOfClient(finding))
+		throw new Error('This comes from the client and cannot be set aside in a sequence: change her record.');
 	if (!reason.trim()) throw new Error('reason: say in a few words why this is set aside.');
 	return makeEdit(sequence, `Set aside: ${sentenceOf(finding).head}`.slice(0, 300), (draft) => {
 		draft.mutes = [...draft.mutes.filter((m) => m.key !== finding.key), { key: finding.key, reason: reason.trim() }];

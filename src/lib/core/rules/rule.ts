@@ -1,4 +1,5 @@
 import type { PlaceRef, Side } from '../atlas/places';
+import type { ClientFacts } from '../client/clientFacts';
 import type { School, Severity } from '../school/school.schema';
 import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';
@@ -13,6 +14,8 @@ import type { PlacedStep } from '../sequence/walk';
 
 /** Everything a rule may look at; computed once for all rules. */
 export interface JudgeContext extends ExpandContext {
+	/** Who is in the chair; null where the sequence is judged for anybody. */
+	readonly client: ClientFacts | null;
 	readonly sequence: Sequence;
 	readonly school: School;
 	readonly steps: readonly PlacedStep[];
@@ -37,7 +40,8 @@ export const RULE_KINDS = {
 	inside: 'Inside the cheek',
 	hygiene: 'Hygiene',
 	effort: 'Effort',
-	body: 'Body and hands'
+	body: 'Body and hands',
+	client: 'This client'
 } as const;
 export type RuleKind = keyof typeof RULE_KINDS;
 
@@ -66,6 +70,9 @@ export interface Finding extends RawFinding {
 	readonly safe: boolean;
 }
 
+/** What comes from the person in the chair belongs to her, not to the sequence: it is never set aside in it. */
+export const isOfClient = (finding: Pick<Finding, 'kind'>): boolean => finding.kind === 'client';
+
 export interface Rule {
 	readonly id: string;
 	readonly kind: RuleKind;
@@ -88,6 +95,10 @@ const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };
 export const graver = (a: Severity, b: Severity): Severity => (RANK[a] >= RANK[b] ? a : b);
 export const lighter = (a: Severity, b: Severity): Severity => (RANK[a] <= RANK[b] ? a : b);
 export const bySeverity = (a: { severity: Severity }, b: { severity: Severity }) => RANK[b.severity] - RANK[a.severity];
+
+/** What a school may make of a rule, the lightest first. */
+export const allowedSeverities = ({ floor, ceiling }: Pick<Rule, 'floor' | 'ceiling'>): readonly Severity[] =>
+	(['advice', 'caution', 'stop'] as const).filter((s) => RANK[s] >= RANK[floor] && RANK[s] <= RANK[ceiling]);
 
 /** The severity of a finding in a school: the school's wish, kept between floor and ceiling. */
 export function severityIn(rule: Rule, raw: RawFinding, school: School): Severity {

@@ -248,6 +248,7 @@ function expandAlternate(cursor: Cursor, placed: Placed, first: Side, working: W
 	const { step } = placed;
 	const { reps, paceSeconds } = passDose(step, working, count);
 	const sides = [first, otherSide(first)];
+	const start = cursor.seconds;
 	for (let lane = 1; lane <= step.lanes; lane++)
 		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const))
 			for (let rep = 0; rep < reps; rep++)
@@ -256,5 +257,7 @@ function expandAlternate(cursor: Cursor, placed: Placed, first: Side, working: W
 					push(cursor, placed, part, paceSeconds);
 					if (step.stations) pushStations(cursor, placed, part, working);
 				}
+	// The cap holds on each side; done in turn, both together take twice as long.
+	if (step.until && count === 'max') stretch(cursor, placed, start, 2 * step.until.capSeconds);
 	for (const side of sides) pushLink(cursor, placed, side, working);
 }

@@ -3,46 +3,51 @@ import type { ZoneId } from '../atlas/zones';
 import { aimRow, motionRow, toolRow } from '../vocabulary/vocabulary';
 import type { Technique } from './technique.schema';
 
-interface Note {
+/** Something that a client may have and a move must heed: which moves it is about, and what is said. */
+interface ContraFlag {
 	readonly applies: (technique: Technique, zones: ReadonlySet<ZoneId>) => boolean;
 	readonly text: string;
 }
 const over =
-	(...wanted: ZoneId[]): Note['applies'] =>
+	(...wanted: ZoneId[]): ContraFlag['applies'] =>
 	(_, zones) =>
 		wanted.some((zone) => zones.has(zone));
 
-/** What holds for every move of a kind or a place: the usual cautions, before those that a move names itself. */
-const NOTES: readonly Note[] = [
-	{
+/** What holds for every move of a kind or a place, by id: the usual cautions, before those that a move names itself. */
+export const CONTRA_FLAGS = {
+	eye: {
 		applies: over('upper-eyelid', 'lower-eyelid', 'inner-canthus', 'outer-canthus'),
 		text: 'Not after eye surgery or with glaucoma; contact lenses out.'
 	},
-	{
+	carotid: {
 		applies: over('throat', 'sternocleidomastoid'),
 		text: 'No neck strokes with carotid disease, after a stroke, or where touch there has made faint.'
 	},
-	{ applies: over('throat'), text: 'Not with goitre or an overactive thyroid.' },
-	{ applies: over('masseter'), text: 'No deep work on a jaw that locks, clicks with pain or was hurt: see a dentist.' },
-	{
+	thyroid: { applies: over('throat'), text: 'Not with goitre or an overactive thyroid.' },
+	jaw: {
+		applies: over('masseter'),
+		text: 'No deep work on a jaw that locks, clicks with pain or was hurt: see a dentist.'
+	},
+	bruises: {
 		applies: (t) => t.pressure.max >= 3 || motionRow(t.motion).bruises,
 		text: 'Not firmly with blood thinners, low platelets or skin that bruises.'
 	},
-	{
+	cold: {
 		applies: (t) => t.tool !== undefined && toolRow(t.tool.id).cold,
 		text: 'No cold with cold hives, a rosacea flare or numb skin.'
 	},
-	{
+	nodes: {
 		applies: (t) => aimRow(t.aim).throughNodes,
 		text: 'Not with fever, infection, a clot or an unexplained lump; after cancer or removed nodes only with medical clearance.'
 	},
-	{ applies: (t) => t.places.length > 0, text: 'Leave out broken, burnt, infected or freshly treated skin.' },
-	{
+	skin: { applies: (t) => t.places.length > 0, text: 'Leave out broken, burnt, infected or freshly treated skin.' },
+	allergies: {
 		applies: (t) => t.aim === 'prepare',
 		text: 'Ask about nuts, seeds, scent and wool fat before anything goes on the skin.'
 	},
-	{ applies: (t) => t.by === 'client', text: 'Stop on pain or dizziness.' }
-];
+	dizziness: { applies: (t) => t.by === 'client', text: 'Stop on pain or dizziness.' }
+} as const satisfies Record<string, ContraFlag>;
+export type ContraFlagId = keyof typeof CONTRA_FLAGS;
 
 /**
  * When to leave a move out, or what to mind: its own notes, then the usual ones for its place and kind. Working values;
@@ -50,6 +55,8 @@ const NOTES: readonly Note[] = [
  */
 export function contraOf(technique: Technique): readonly string[] {
 	const zones = new Set([...technique.places, ...technique.paths.flat()].map((ref) => zoneOf(ref)));
-	const usual = NOTES.filter((note) => note.applies(technique, zones)).map((note) => note.text);
+	const usual = Object.values<ContraFlag>(CONTRA_FLAGS)
+		.filter((flag) => flag.applies(technique, zones))
+		.map((flag) => flag.text);
 	return [...new Set([...technique.contra, ...usual])];
 }

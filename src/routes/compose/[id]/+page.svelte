@@ -7,6 +7,7 @@
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { SecondVersion } from '$lib/core/records/secondVersion';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -60,6 +61,9 @@
 	$effect(() => {
 		if (draft?.saving.state === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
 	});
+	$effect(() => {
+		if (draft) draft.client = factsOf(app.current.client);
+	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
 		const { second } = conflict;
@@ -77,6 +81,7 @@
 		const at = new Date(draft.savedAt);
 		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});
+	$effect(() => app.nameTitle(draft?.sequence.title));
 </script>
 
 {#snippet extra()}
@@ -98,7 +103,6 @@
 	{/if}
 {/snippet}
 
-<svelte:head><title>{draft?.sequence.title ?? 'Compose'} · Soft Tide</title></svelte:head>
 {#if draft}
 	<Composer
 		{draft}

@@ -44,7 +44,6 @@
 	);
 </script>
 
-<svelte:head><title>Compare · Soft Tide</title></svelte:head>
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Two sequences side by side</h1>

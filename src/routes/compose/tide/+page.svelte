@@ -101,7 +101,6 @@
 	}
 </script>
 
-<svelte:head><title>Compare the tide · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 lg:grid-cols-[330px_minmax(0,1fr)]">
 	<section class="border-hair overflow-y-auto px-4 pb-6 lg:border-r" aria-label="What is compared">
 		<div class="flex flex-wrap items-baseline justify-between gap-2 py-3">

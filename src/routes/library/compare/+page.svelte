@@ -56,7 +56,6 @@
 		>{/if}
 {/snippet}
 
-<svelte:head><title>Two schools · Library · Soft Tide</title></svelte:head>
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Two schools">
 	<h1 class="sr-only">One sequence judged by two schools</h1>
 	{#if sequence}

@@ -28,7 +28,6 @@
 	const leftAfterTen = (m: Medium) => 2 ** (-600 / m.halfLifeSeconds);
 </script>
 
-<svelte:head><title>Media · Library · Soft Tide</title></svelte:head>
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Media">
 	<div class="flex flex-wrap items-center gap-3 py-2">
 		<h1 class="sr-only">Media</h1>

@@ -32,7 +32,6 @@
 	const motions = Object.keys(MOTIONS) as Motion[];
 </script>
 
-<svelte:head><title>The tide · Soft Tide</title></svelte:head>
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-10" tabindex="0" role="region" aria-label="How the tide is modelled">
 	<div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">

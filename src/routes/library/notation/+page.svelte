@@ -12,7 +12,6 @@
 	] as const;
 </script>
 
-<svelte:head><title>Notation · Soft Tide</title></svelte:head>
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<h1 class="py-3 text-xl font-[520]">How a sequence is written</h1>
 	<div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,460px)_minmax(0,1fr)]">

@@ -11,7 +11,6 @@
 	const moves = $derived(library.all.filter((t) => t.point === code));
 </script>
 
-<svelte:head><title>Points · Library · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_380px]">
 	<h1 class="sr-only">Pressure points</h1>
 	<div class="min-h-72 lg:min-h-0"><PointMap view="front" points={POINTS} openCode={code} onopen={(c) => (code = c)} /></div>

@@ -24,7 +24,6 @@
 	const show = (id: string) => goto(`/library/rules?rule=${id}`, { replaceState: true, keepFocus: true, noScroll: true });
 </script>
 
-<svelte:head><title>Rules · Library · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[300px_minmax(0,1fr)]">
 	<h1 class="sr-only">Rules</h1>
 	<nav class="border-hair flex min-h-0 flex-col lg:border-r" aria-label="Rules">

@@ -39,7 +39,6 @@
 	}
 </script>
 
-<svelte:head><title>Schools · Library · Soft Tide</title></svelte:head>
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[260px_minmax(0,1fr)]">
 	<h1 class="sr-only">Schools</h1>
 	<ul class="border-hair min-h-0 overflow-y-auto py-2 lg:border-r" aria-label="Schools">

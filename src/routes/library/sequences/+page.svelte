@@ -29,7 +29,6 @@
 		stepsOf(s).some((x) => x.step.contact === 'tool' && x.step.tool?.id !== 'cloth') ? 'with tools' : 'by hand';
 </script>
 
-<svelte:head><title>Sequences · Library · Soft Tide</title></svelte:head>
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Ready sequences">
 	<div class="flex flex-wrap items-center gap-2 py-2">
 		<h1 class="sr-only">Ready sequences</h1>

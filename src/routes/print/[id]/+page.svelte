@@ -28,9 +28,9 @@
 			.filter((name, i, all) => name.toLowerCase() !== all[i - 1]?.toLowerCase())
 			.join(', ') || 'Whole face';
 	const grave = $derived(judged?.findings.filter((f) => f.severity !== 'advice') ?? []);
+	$effect(() => app.nameTitle(sequence?.title));
 </script>
 
-<svelte:head><title>{sequence?.title ?? 'Print'} · Soft Tide</title></svelte:head>
 {#if sequence && judged}
 	<div class="sheet mx-auto w-full max-w-[820px] p-6">
 		<div class="no-print mb-4 flex gap-2">

@@ -141,7 +141,6 @@
 	}
 </script>
 
-<svelte:head><title>Session · Soft Tide</title></svelte:head>
 {#if missing}
 	<div class="p-6">
 		<h1 class="text-xl">This session is not here</h1>

@@ -1,19 +1,11 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
+	import { VIEWS } from './views';
 	import Segmented from '../controls/Segmented.svelte';
 
 	const app = useApp();
-	const PLACES = [
-		{ href: '/', label: 'Today' },
-		{ href: '/compose', label: 'Compose' },
-		{ href: '/session', label: 'Session' },
-		{ href: '/progress', label: 'Progress' },
-		{ href: '/clients', label: 'Clients' },
-		{ href: '/library', label: 'Library' },
-		{ href: '/exchange', label: 'Exchange' },
-		{ href: '/settings', label: 'Settings' }
-	];
+	const PLACES = VIEWS.filter((v) => v.nav);
 	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
 	const shown = $derived(
 		app.settings?.theme === 'auto' || !app.settings
@@ -34,11 +26,11 @@
 		Soft Tide
 	</a>
 	<nav class="flex flex-wrap self-stretch" aria-label="Views">
-		{#each PLACES as place (place.href)}
+		{#each PLACES as place (place.path)}
 			<a
-				href={place.href}
-				class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.href) ? 'here text-ink font-semibold' : ''}"
-				aria-current={here(place.href) ? 'page' : undefined}
+				href={place.path}
+				class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.path) ? 'here text-ink font-semibold' : ''}"
+				aria-current={here(place.path) ? 'page' : undefined}
 			>
 				{place.label}
 			</a>

@@ -5,6 +5,7 @@
 	import { DRAIN_POLICIES } from '$lib/core/school/policies';
 	import { SchoolSchema, type School, type Severity } from '$lib/core/school/school.schema';
 	import { RULES } from '$lib/core/rules';
+	import { allowedSeverities } from '$lib/core/rules/rule';
 	import { RULE_TEXTS } from '$lib/core/rules/texts';
 	import { AIMS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { FormDraft } from './formDraft.svelte';
@@ -36,9 +37,6 @@
 	};
 	/** Rules that a school may raise or lower. */
 	const movable = RULES.filter((r) => r.floor !== r.ceiling);
-	const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };
-	const wishes = (rule: (typeof movable)[number]) =>
-		(['advice', 'caution', 'stop'] as const).filter((s) => RANK[s] >= RANK[rule.floor] && RANK[s] <= RANK[rule.ceiling]);
 	function setSeverity(ruleId: string, wish: string) {
 		const { [ruleId]: _old, ...rest } = draft.severities;
 		set({ severities: wish === 'own' ? rest : { ...rest, [ruleId]: wish as Severity } });
@@ -190,7 +188,7 @@
 					<Select
 						label="Gravity of {RULE_TEXTS[rule.id]!.title}"
 						value={draft.severities[rule.id] ?? 'own'}
-						options={[{ value: 'own', label: `as is: ${rule.severity}` }, ...wishes(rule).map((s) => ({ value: s, label: s }))]}
+						options={[{ value: 'own', label: `as is: ${rule.severity}` }, ...allowedSeverities(rule).map((s) => ({ value: s, label: s }))]}
 						onchange={(wish) => setSeverity(rule.id, wish)}
 					/>
 				</li>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { toolFor } from '$lib/core/technique/toolFor';
 	import { untrack } from 'svelte';
 	import { placeOf } from '$lib/core/atlas/places';
 	import { LEVELS } from '$lib/core/step/levels';
@@ -52,9 +53,7 @@
 	const DOSE = (['min', 'target', 'max'] as const).map((key) => ({ key, label: { min: 'from', target: 'usual', max: 'to' }[key] }));
 
 	function setContact(contact: Contact) {
-		const tool =
-			contact === 'tool' ? (draft.tool ?? { id: 'stone-plate' as const, edge: 'long-convex' as const, tiltDegrees: 15 }) : undefined;
-		set({ contact, tool: contact === 'thumb-inside' ? { id: 'gloves' } : tool });
+		set({ contact, tool: contact === 'tool' && draft.tool ? draft.tool : toolFor(contact) });
 	}
 	/** Where it may start follows from its way; a move without one may be done everywhere. */
 	function whole(move: Technique): Technique {

@@ -32,9 +32,9 @@
 	const steps = $derived(sequence ? stepsOf(sequence) : []);
 	const seconds = $derived(sequence ? (expand(sequence, app.context).at(-1)?.endSeconds ?? 0) : 0);
 	const columns = $derived(sheetColumns(steps.length));
+	$effect(() => app.nameTitle(sequence?.title));
 </script>
 
-<svelte:head><title>{sequence?.title ?? 'Faces'} · Soft Tide</title></svelte:head>
 {#if sequence}
 	<div class="mx-auto w-full max-w-[820px] p-6 print:max-w-none print:p-0">
 		<div class="no-print mb-4 flex gap-2">

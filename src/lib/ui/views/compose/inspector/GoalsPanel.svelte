@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { measureWords } from '$lib/core/goal/measureWords';
 	import X from '@lucide/svelte/icons/x';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import { coverageOf } from '$lib/core/goal/coverage';
@@ -72,7 +73,8 @@
 			{/each}
 		</ul>
 		<p class="text-ink3 pt-0.5 text-[11.5px] leading-[15px]">
-			{goalInfo(c.goal).claim} Measure {goalInfo(c.goal).measure}. {WHEN[goalInfo(c.goal).timeOfDay]}, {goalInfo(c.goal).perWeek} times a week.
+			{goalInfo(c.goal).claim} Measure {measureWords(goalInfo(c.goal).measure)}. {WHEN[goalInfo(c.goal).timeOfDay]}, {goalInfo(c.goal)
+				.perWeek} times a week.
 			<a class="dotted" href="/library?goal={c.goal}">Moves that serve it</a>
 		</p>
 	</section>
