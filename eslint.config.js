@@ -47,6 +47,76 @@ const notInCore = [
 	'node:*',
 	'comlink'
 ];
+/**
+ * The floors of the core, from the ground up: a folder may import its own floor’s folder and what lies on floors below.
+ * Files at the root of the core (version, random) are the ground.
+ */
+const floors = [
+	['atlas', 'vocabulary'],
+	['point', 'working'],
+	['step'],
+	['school', 'medium', 'client', 'assess'],
+	['pressure'],
+	['technique'],
+	['sequence'],
+	['glide', 'goal', 'links'],
+	['search', 'fit'],
+	['template'],
+	['rules'],
+	['notation', 'flow'],
+	['records', 'sideBySide'],
+	['perform']
+];
+/** What a folder of the core may not import: every folder of its own floor but itself, and all above. */
+const above = (folder) => {
+	const at = floors.findIndex((floor) => floor.includes(folder));
+	return floors.flatMap((floor, i) => (i < at ? [] : floor.filter((name) => name !== folder)));
+};
+const floorRules = floors.flat().map((folder) => ({
+	files: [`src/lib/core/${folder}/**/*.ts`],
+	ignores: ['**/*.test.ts', '**/testing.ts'],
+	rules: {
+		'no-restricted-imports': [
+			'error',
+			{
+				patterns: [
+					{ group: notInCore, message: 'The core runs anywhere, on plain data.' },
+					{
+						regex: `^(\\.\\./)+(${above(folder).join('|')})/`,
+						message: `core/${folder} stands below what it imports here: see the floors in eslint.config.js.`
+					}
+				]
+			}
+		]
+	}
+}));
+/** Parts of the interface know no view; a view knows the parts and itself. */
+const views = [
+	'compose',
+	'exchange',
+	'library',
+	'progress',
+	'sequences',
+	'session',
+	'settings',
+	'tideCompare',
+	'today'
+];
+const uiRule = (files, others, message) => ({
+	files,
+	ignores: ['**/*.test.ts'],
+	rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: others, message }] }] }
+});
+const viewRules = [
+	uiRule(['src/lib/ui/parts/**/*.{ts,svelte}'], '/views/', 'A part of the interface knows no view.'),
+	...views.map((view) =>
+		uiRule(
+			[`src/lib/ui/views/${view}/**/*.{ts,svelte}`],
+			`/(${views.filter((v) => v !== view).join('|')})/[A-Z]|views/(${views.filter((v) => v !== view).join('|')})/`,
+			`The view ${view} knows parts and itself; what two views share belongs to the parts.`
+		)
+	)
+];
 const impure = [
 	{ object: 'Date', property: 'now', message: 'Time is passed in.' },
 	{ object: 'Math', property: 'random', message: 'Randomness is passed in.' }
@@ -106,5 +176,7 @@ export default ts.config(
 				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' }
 			]
 		}
-	}
+	},
+	...floorRules,
+	...viewRules
 );

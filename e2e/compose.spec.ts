@@ -137,7 +137,7 @@ test('clients: a new one by a code, removed with her sessions after asking', asy
 	await page.getByRole('button', { name: 'Keep' }).click();
 	await page.getByRole('button', { name: /Remove this client/ }).click();
 	await page.getByRole('button', { name: 'Remove for good' }).click();
-	await expect(page.getByRole('heading', { name: 'Lock 9' })).toBeHidden();
+	await expect(page.getByRole('heading', { name: 'Lock 9', exact: true })).toBeHidden();
 });
 
 test('a client changed in two windows: both versions are offered side by side', async ({ page, context }) => {

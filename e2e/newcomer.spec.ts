@@ -1,3 +1,4 @@
+import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { begin, choose, drag, place, saved, mend } from './support';
@@ -72,7 +73,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await expect(page.getByRole('heading', { name: 'Collarbone nodes' })).toBeVisible();
 		await page.keyboard.press('Space');
 		await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
-		await page.waitForTimeout(2500);
+		await expect(page.locator('.count')).toHaveText('3');
 		await page.keyboard.press('Space');
 		await page.reload();
 		await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
@@ -104,7 +105,8 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		const waiting = page.waitForEvent('download');
 		await page.getByRole('button', { name: 'Export all' }).click();
 		const path = await (await waiting).path();
-		expect(readFileSync(path, 'utf8')).toContain('Not medical care');
+		const inside = unzipSync(readFileSync(path));
+		expect(strFromU8(inside['backup.json']!)).toContain('Not medical care');
 		await page.getByRole('button', { name: /Wipe everything/ }).click();
 		await page.getByRole('button', { name: 'Wipe', exact: true }).click();
 		await page.getByRole('button', { name: 'I have read this' }).click();

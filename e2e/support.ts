@@ -49,14 +49,17 @@ export async function dragRow(page: Page, id: string, before: string): Promise<v
 	await row(before).scrollIntoViewIfNeeded();
 	const [from, to] = [(await row(id).boundingBox())!, (await row(before).boundingBox())!];
 	await page.mouse.move(from.x + 150, from.y + 12);
-	// What drags is fetched when the pointer comes to the list.
-	await page.waitForTimeout(1500);
+	// What drags is fetched when the pointer comes to the list; the list says when it is there.
+	await expect(page.locator('[data-drag="ready"]').first()).toBeAttached();
 	await page.mouse.down();
 	await page.mouse.move(from.x + 150, from.y + 4, { steps: 4 });
-	await page.mouse.move(to.x + 150, to.y + 14, { steps: 14 });
-	await page.waitForTimeout(500);
-	await page.mouse.move(to.x + 150, to.y + 8, { steps: 6 });
-	await page.waitForTimeout(500);
+	// The list follows a moment behind the hand: it is led there until the row stands where it is wanted.
+	await expect(async () => {
+		await page.mouse.move(to.x + 150, to.y + 14, { steps: 14 });
+		await page.mouse.move(to.x + 150, to.y + 8, { steps: 6 });
+		const ids = await page.locator('[data-row]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-row')));
+		expect(ids.indexOf(before) - ids.indexOf(id)).toBe(1);
+	}).toPass({ timeout: 8000 });
 	await page.mouse.up();
 }
 

@@ -17,9 +17,26 @@ test('the core may not import the interface, the store or a framework; a violati
 });
 
 test('the interface may use the core but not the store, and a page may use both', async () => {
-	const ui = 'src/lib/ui/map/figure.ts';
+	const ui = 'src/lib/ui/parts/map/figure.ts';
 	expect(await messages(`import '../../core/atlas/zones';\n`, ui)).not.toMatch(/boundaries/);
 	expect(await messages(`import '../../store/db';\n`, ui)).toMatch(/boundaries/);
 	const page = 'src/routes/pageOnly.ts';
 	expect(await messages(`import '$lib/store/db';\nimport '$lib/core/atlas/zones';\n`, page)).not.toMatch(/boundaries/);
+});
+
+test('the floors of the core: what lies below may not import what stands above; a violation fails', async () => {
+	const floor = /stands below what it imports/;
+	expect(await messages(`import '../rules/judge';\n`, 'src/lib/core/sequence/edits.ts')).toMatch(floor);
+	expect(await messages(`import '../technique/library';\n`, 'src/lib/core/step/dose.ts')).toMatch(floor);
+	expect(await messages(`import '../../records/kinds';\n`, 'src/lib/core/rules/dose/doseRange.ts')).toMatch(floor);
+	expect(await messages(`import '../step/dose';\n`, 'src/lib/core/sequence/edits.ts')).not.toMatch(floor);
+	expect(await messages(`import 'svelte';\n`, 'src/lib/core/sequence/edits.ts')).toMatch(/runs anywhere/);
+});
+
+test('a part of the interface knows no view, and a view no other view', async () => {
+	const part = 'src/lib/ui/parts/map/figure.ts';
+	expect(await messages(`import '../../views/session/sideWords';\n`, part)).toMatch(/knows no view/);
+	const view = 'src/lib/ui/views/progress/figure.ts';
+	expect(await messages(`import '../session/Stage.svelte';\n`, view)).toMatch(/knows parts and itself/);
+	expect(await messages(`import '../../parts/map/finger';\n`, view)).not.toMatch(/restricted/);
 });

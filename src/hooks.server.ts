@@ -6,6 +6,6 @@ export const handle: Handle = async ({ event, resolve }) => {
 	response.headers.set('x-content-type-options', 'nosniff');
 	response.headers.set('referrer-policy', 'no-referrer');
 	response.headers.set('x-frame-options', 'DENY');
-	response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+	response.headers.set('permissions-policy', 'camera=(self), microphone=(), geolocation=()');
 	return response;
 };

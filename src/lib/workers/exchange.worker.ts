@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import { kindOf } from '../core/records/kinds';
 import { readBackup } from '../formats/backup/readBackup';
 import { writeBackup } from '../formats/backup/writeBackup';
 import { MAX_BACKUP_BYTES } from '../formats/readJson';
@@ -79,7 +80,8 @@ const worker: ExchangeWorker = {
 		const taken = plan;
 		await applyImport(database(name), taken, stamp(), counter('bring', progress));
 		plan = null;
-		return taken.records.filter((r) => r.effect !== 'skipped').length;
+		// What is not named in the preview is not counted in the answer.
+		return taken.records.filter((r) => r.effect !== 'skipped' && kindOf(r.kind).preview !== 'silent').length;
 	},
 	forget() {
 		plan = null;

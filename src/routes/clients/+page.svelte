@@ -61,9 +61,10 @@
 	}
 	async function remove() {
 		if (!chosen) return;
-		await app.run(() => app.repo.removeClient(chosen.id));
-		wished = null;
+		const { id } = chosen;
 		removing = false;
+		wished = null;
+		await app.run(() => app.repo.removeClient(id));
 	}
 </script>
 

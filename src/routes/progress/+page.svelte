@@ -153,7 +153,7 @@
 							? `, halted ${clock(chosen.haltedSeconds)}`
 							: ''}, {chosen.sequence.steps - skipped} of {chosen.sequence.steps} steps
 					</dd>{/if}
-				{#each told as c (c.when)}<dt>{c.when || 'Of the day'}</dt>
+				{#each told as c, i (i)}<dt>{c.when || 'Of the day'}</dt>
 					<dd>{c.words}</dd>{/each}
 				{#if chosen.sideEffects}<dt>Side effects</dt>
 					<dd>{chosen.sideEffects}</dd>{/if}

@@ -1,34 +1,24 @@
 import { dequal } from 'dequal';
+import { diffArrays } from 'diff';
 import type { Block, Phase, Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { PLAIN_HEAD } from './headLines';
 import type { Parsed, ParsedPhase } from './parse';
 import { writeStep } from './stepLine';
 
-/** Where both sides of a middle part are larger than this, lines are matched greedily instead of by their longest run. */
-const LCS_CELLS = 250_000;
+/** Lines that may differ before it is no longer worth looking for the longest common run. */
+const MOST_EDITS = 2000;
 
 /** Pairs of indexes of lines that are the same on both sides, in order on both: the longest such run. */
 function commonRun(a: readonly string[], b: readonly string[]): [number, number][] {
-	let head = 0;
-	while (head < a.length && head < b.length && a[head] === b[head]) head++;
-	let tail = 0;
-	while (tail < a.length - head && tail < b.length - head && a.at(-1 - tail) === b.at(-1 - tail)) tail++;
-	const [n, m] = [a.length - head - tail, b.length - head - tail];
-	const pairs: [number, number][] = Array.from({ length: head }, (_, i) => [i, i]);
-	if (n && m && n * m <= LCS_CELLS) {
-		const best = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1));
-		for (let i = n - 1; i >= 0; i--)
-			for (let j = m - 1; j >= 0; j--)
-				best[i]![j] =
-					a[head + i] === b[head + j] ? best[i + 1]![j + 1]! + 1 : Math.max(best[i + 1]![j]!, best[i]![j + 1]!);
-		for (let i = 0, j = 0; i < n && j < m;) {
-			if (a[head + i] === b[head + j]) pairs.push([head + i++, head + j++]);
-			else if (best[i + 1]![j]! >= best[i]![j + 1]!) i++;
-			else j++;
-		}
+	const parts = diffArrays([...a], [...b], { maxEditLength: MOST_EDITS }) ?? [];
+	const pairs: [number, number][] = [];
+	let [i, j] = [0, 0];
+	for (const { added, removed, count } of parts) {
+		if (added) j += count;
+		else if (removed) i += count;
+		else for (let k = 0; k < count; k++) pairs.push([i++, j++]);
 	}
-	for (let k = tail; k > 0; k--) pairs.push([a.length - k, b.length - k]);
 	return pairs;
 }
 

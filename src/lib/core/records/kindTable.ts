@@ -3,7 +3,7 @@ import { clientKind } from './client';
 import { comparisonKind } from './comparison';
 import { mediumKind, schoolKind, techniqueKind } from './custom';
 import { keptKind } from './kept';
-import type { RecordKind, StoredRecord } from './record';
+import type { RecordKind } from './record';
 import { runEntryKind } from './runEntry';
 import { secondVersionKind } from './secondVersion';
 import { sequenceKind } from './sequenceRecord';

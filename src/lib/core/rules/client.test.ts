@@ -29,7 +29,9 @@ const ofClient = (given: Parameters<typeof judge>[1], judged = sequence) =>
 test('a finding of the client is there only with her, and is of its own kind', () => {
 	expect(ofClient(CONTEXT)).toEqual([]);
 	expect(ofClient({ ...CONTEXT, client: { cautions: '' } })).toEqual([]);
-	expect(ofClient({ ...CONTEXT, client })).toMatchObject([{ ruleId: 'client-mind', params: client, severity: 'caution' }]);
+	expect(ofClient({ ...CONTEXT, client })).toMatchObject([
+		{ ruleId: 'client-mind', params: client, severity: 'caution' }
+	]);
 	expect(checkAnswer(sequence, { ...CONTEXT, client }).findings.some((f) => f.kind === 'client')).toBe(true);
 });
 

@@ -1,11 +1,11 @@
 import { expect, test, vi } from 'vitest';
+import { z } from 'zod';
 import { capAt } from '../pressure/caps';
 import { schoolById } from '../school/schools';
 import { judge } from '../rules/judge';
 import { readStepLine, writeStep } from '../notation/stepLine';
 import { bareStep } from '../notation/defaults';
 import { planOfSequence } from '../flow/compile';
-import { jsonSchemaOf } from '../../formats/jsonSchema';
 import { fieldsFor } from '../step/stepFields';
 import { StepSchema } from '../step/step.schema';
 import { CONTEXT, sequenceOf, step } from '../testing';
@@ -27,14 +27,14 @@ const ROCK = 'rock' as Motion;
 const smoothed = StepSchema.parse({ ...bareStep(SMOOTH, ['malar', 'zygoma']), id: 'a', side: 'both' });
 const rocked = step('b', ['masseter'], { aim: SMOOTH, motion: ROCK, pressure: 2 });
 
-test('is read and written in the notation, and stands in the published schema', () => {
+test('is read and written in the notation, and stands in the schema', () => {
 	for (const s of [smoothed, rocked]) {
 		const [line] = writeStep(s);
 		expect(line).toMatch(/^smooth /);
 		const { id: _id, ...rest } = s;
 		expect(readStepLine(line!, { cheekRoute: 'either', inBlock: false })).toMatchObject({ ...rest, dose: s.dose });
 	}
-	expect(JSON.stringify(jsonSchemaOf('sequence'))).toContain('"smooth"');
+	expect(JSON.stringify(z.toJSONSchema(StepSchema, { io: 'input' }))).toContain('"smooth"');
 });
 
 test('falls under the caps, the rules and the fields that its row says', () => {

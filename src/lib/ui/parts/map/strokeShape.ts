@@ -1,3 +1,4 @@
+import { curveCatmullRom, line } from 'd3-shape';
 import { FIGURE, mirror, nodePoints, type Point, type View } from '$lib/core/atlas/geometry';
 import { nodeOf, ownSideOf, placeOf, type PlaceRef, type Side } from '$lib/core/atlas/places';
 import type { ZoneId } from '$lib/core/atlas/zones';
@@ -54,27 +55,30 @@ function withoutSpikes(points: readonly Point[]): Point[] {
 	return kept;
 }
 
-/** Points along a smooth line through the given ones (Catmull-Rom), `per` a stretch. */
+/** Points along a smooth line through the given ones (d3's Catmull–Rom, uniform), `per` a stretch. */
 export function smooth(points: readonly Point[], per = 14): Point[] {
 	if (points.length < 3) return resampled(points, per);
 	const out: Point[] = [];
-	for (let i = 0; i < points.length - 1; i++) {
-		const [p0, p1, p2, p3] = [
-			points[Math.max(0, i - 1)]!,
-			points[i]!,
-			points[i + 1]!,
-			points[Math.min(points.length - 1, i + 2)]!
-		];
-		for (let j = 0; j < per; j++) {
-			const u = j / per;
-			out.push([0, 1].map((k) => spline(p0[k]!, p1[k]!, p2[k]!, p3[k]!, u)) as unknown as Point);
+	let from: Point = points[0]!;
+	// d3 draws the curve as Béziers; a brush wants points on it.
+	const pen = {
+		moveTo: (x: number, y: number) => void (from = [x, y]),
+		lineTo: (x: number, y: number) => void (from = [x, y]),
+		closePath: () => {},
+		bezierCurveTo: (x1: number, y1: number, x2: number, y2: number, x: number, y: number) => {
+			const [x0, y0] = from;
+			for (let j = 0; j < per; j++) out.push([bezier(x0, x1, x2, x, j / per), bezier(y0, y1, y2, y, j / per)]);
+			from = [x, y];
 		}
-	}
+	};
+	line<Point>()
+		.curve(curveCatmullRom.alpha(0))
+		.context(pen as unknown as CanvasRenderingContext2D)([...points]);
 	return [...out, points.at(-1)!];
 }
 
-const spline = (a: number, b: number, c: number, d: number, u: number) =>
-	0.5 * (2 * b + (c - a) * u + (2 * a - 5 * b + 4 * c - d) * u * u + (3 * b - a - 3 * c + d) * u * u * u);
+const bezier = (a: number, b: number, c: number, d: number, u: number): number =>
+	(1 - u) ** 3 * a + 3 * (1 - u) ** 2 * u * b + 3 * (1 - u) * u * u * c + u ** 3 * d;
 
 /** A straight stretch bows a little, as a hand does. */
 function resampled(points: readonly Point[], per: number): Point[] {

@@ -46,7 +46,10 @@ export const dropZone: Action<HTMLElement, ZoneOptions> = (node, initial) => {
 	const apply = () => {
 		if (!library) return;
 		if (zone) zone.update?.(settings() as never);
-		else zone = library.dndzone(node, settings()) as unknown as typeof zone;
+		else {
+			zone = library.dndzone(node, settings()) as unknown as typeof zone;
+			node.dataset.drag = 'ready';
+		}
 	};
 	$effect(apply);
 	const consider = (e: Event) => options.onconsider((e as CustomEvent<DropDetail>).detail.items);

@@ -1,20 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { readBackup, type Backup } from '../../../formats/backup/readBackup';
-import { backupOf } from '../../../formats/backup/writeBackup';
-import { readSequenceFile, writeSequenceFile } from '../../../formats/sequenceFile';
-import { SCHOOLS } from '../../school/schools';
-import { applyEdit, revertEdit } from '../../sequence/edits';
-import { SEQUENCE_VERSION } from '../../sequence/sequence.schema';
-import { stepsOf } from '../../sequence/walk';
-import { anyStore } from '../testing';
-import { allKinds, kindOf, type KindId } from '../kinds';
-import type { Raw, RecordKind } from '../record';
-import { hashOf } from '../snapshot';
+import { readBackup, type Backup } from './backup/readBackup';
+import { backupOf } from './backup/writeBackup';
+import { readSequenceFile, writeSequenceFile } from './sequenceFile';
+import { SCHOOLS } from '../core/school/schools';
+import { applyEdit, revertEdit } from '../core/sequence/edits';
+import { SEQUENCE_VERSION } from '../core/sequence/sequence.schema';
+import { stepsOf } from '../core/sequence/walk';
+import { anyStore } from '../core/records/testing';
+import { allKinds, kindOf, type KindId } from '../core/records/kinds';
+import type { Raw, RecordKind } from '../core/records/record';
+import { hashOf } from '../core/records/snapshot';
 import fc from 'fast-check';
 
 /** Files that earlier versions of the application wrote, as they are. */
-const bytesOf = (name: string) => readFileSync(new URL(`../../../formats/fixtures/${name}`, import.meta.url));
+const bytesOf = (name: string) => readFileSync(new URL(`./fixtures/${name}`, import.meta.url));
 const fixture = (name: string) => bytesOf(name).toString('utf8');
 const backup = (version: number): Backup => {
 	const read = readBackup(new Uint8Array(bytesOf(`backup-${version}.json`)));
