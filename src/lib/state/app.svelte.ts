@@ -31,6 +31,8 @@ export class AppState {
 	headerExtra = $state.raw<Snippet | null>(null);
 	/** The numbers that the core reckons with, as the practitioner has set them. */
 	working = $state.raw<Working>(DEFAULT_WORKING);
+	/** Whether the working values have been read: pages wait for them, so that nothing is judged by others. */
+	known = $state(false);
 	/** What the core reads. */
 	context = $derived<ExpandContext>({ working: this.working });
 	/** Who is up next. */
@@ -51,7 +53,11 @@ export class AppState {
 
 	/** Follows the settings, the working values, the clients and her own library. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
-		const error = (e: unknown) => (this.trouble = storageTrouble(e));
+		// Without a store the application opens all the same, with what ships.
+		const error = (e: unknown) => {
+			this.trouble = storageTrouble(e);
+			this.known = true;
+		};
 		const follow = <T>(query: () => Promise<T>, next: (value: T) => void) =>
 			liveQuery(query).subscribe({ next, error });
 		const subscriptions = [
@@ -64,7 +70,10 @@ export class AppState {
 			),
 			follow(
 				() => this.repo.working(),
-				(working) => (this.working = working)
+				(working) => {
+					this.working = working;
+					this.known = true;
+				}
 			),
 			follow(
 				() => this.repo.customLibrary(),

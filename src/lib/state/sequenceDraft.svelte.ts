@@ -55,6 +55,8 @@ export class SequenceDraft {
 
 	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
 	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
+	/** What the core reads: it follows the working values. */
+	context = $state.raw() as ExpandContext;
 	/** Who is in the chair: the sequence is judged for her. */
 	client = $state.raw<ClientFacts | null>(null);
 	/** What is judged: of a long sequence, as it was a moment ago, so that an edit is on the screen before it is judged. */
@@ -76,11 +78,8 @@ export class SequenceDraft {
 	position = $derived(positionAt(this.judgement.events, this.cursorSeconds));
 	selected = $derived(this.selectedId ? (this.byId.get(this.selectedId) ?? null) : null);
 
-	constructor(
-		initial: Draft,
-		readonly context: ExpandContext,
-		repo: Repository
-	) {
+	constructor(initial: Draft, context: ExpandContext, repo: Repository) {
+		this.context = context;
 		this.#draft = initial;
 		this.#settled = initial.sequence;
 		this.savedAt = initial.sequence.updatedAt;

@@ -62,7 +62,9 @@
 		if (draft?.saving.state === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
 	});
 	$effect(() => {
-		if (draft) draft.client = factsOf(app.current.client);
+		if (!draft) return;
+		draft.context = app.context;
+		draft.client = factsOf(app.current.client);
 	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
