@@ -1,0 +1,112 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { expand } from '../sequence/expand';
+import { stepsOf } from '../sequence/walk';
+import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
+import { BEATS, cuesOf, lastCueIndex, type CueKind } from './cues';
+import { positionAt } from './position';
+import { replay } from './run';
+
+const cuesIn = (sequence: ReturnType<typeof sequenceOf>) => {
+	const events = expand(sequence, CONTEXT);
+	return { events, cues: cuesOf(events, new Map(stepsOf(sequence).map((s) => [s.step.id, s])), CONTEXT.working) };
+};
+
+describe('cues', () => {
+	const sequence = sequenceOf([
+		pump('o', 'terminus', { dose: { kind: 'reps', min: 2, target: 3, max: 4 } }),
+		step('a', ['chin', 'jawline'], {
+			side: { each: true, first: 'left' },
+			dose: { kind: 'reps', min: 2, target: 2, max: 3 },
+			posture: 'turned',
+			mouth: 'parted',
+			until: { sign: 'softer', capSeconds: 60 },
+			note: 'slower near the scar'
+		}),
+		step('b', ['malar'], {
+			aim: 'settle',
+			dose: { kind: 'breaths', min: 1, target: 2, max: 3 },
+			breath: 'out-while-pressing'
+		})
+	]);
+	const { cues } = cuesIn(sequence);
+	const of = (kind: CueKind) => cues.filter((c) => c.kind === kind).map((c) => [c.atSeconds, c.words]);
+	test('by hand: a beat at each repetition, another where a stretch begins, another for a change of hands', () => {
+		// 3 pumps of 1 s; 3 s for the posture; 2 strokes of 2 s left; 2 s change of side; 2 strokes right; 3 s; 2 breaths.
+		expect(cues.filter((c) => BEATS.includes(c.kind)).map((c) => `${c.atSeconds} ${c.kind}`)).toEqual([
+			'0 stroke',
+			'1 stroke',
+			'2 stroke',
+			'3 side',
+			'6 step',
+			'8 stroke',
+			'10 side',
+			'12 step',
+			'14 stroke',
+			'16 side',
+			'19 step',
+			'29 stroke'
+		]);
+	});
+	test('say what to mind, what the hands do, how to breathe, what comes next, and the end', () => {
+		expect(of('mind').map(([, words]) => words)).toEqual([
+			'Head turned',
+			'Lips parted',
+			'Until it is softer, 60 s at most',
+			'slower near the scar',
+			'Out while pressing'
+		]);
+		expect(of('doing').map(([, words]) => words)).toContain('Get ready');
+		expect(of('breath')).toEqual([
+			[19, 'in'],
+			[24, 'out'],
+			[29, 'in'],
+			[34, 'out']
+		]);
+		expect(of('next').map(([, words]) => words)).toEqual([
+			'Next Chin to jawline',
+			'Next Apple of the cheek',
+			'Then it is done'
+		]);
+		expect(of('end')).toEqual([[39, 'All is done.']]);
+	});
+	test('on any sequence they ascend, and there is a beat for each repetition that the position counts', () => {
+		fc.assert(
+			fc.property(anySequence, (any) => {
+				const made = cuesIn(any);
+				const times = made.cues.map((c) => c.atSeconds);
+				expect(times).toEqual([...times].sort((a, b) => a - b));
+				const beats = made.cues.filter((c) => BEATS.includes(c.kind));
+				for (const [i, beat] of beats.entries()) {
+					expect(lastCueIndex(beats, beat.atSeconds)).toBeGreaterThanOrEqual(i);
+					expect(positionAt(made.events, beat.atSeconds + 1e-6).event?.stepId).toBe(beat.stepId);
+				}
+				const counted = made.events.filter((e) => e.kind === 'work' || e.kind === 'link');
+				const planned = counted.reduce((n, e) => n + Math.max(1, e.reps), 0) + made.events.length - counted.length;
+				expect(beats).toHaveLength(planned);
+			}),
+			{ numRuns: 60 }
+		);
+	});
+});
+
+test('a log that breaks off is taken as far as it goes; what is done again counts once', () => {
+	const log = [
+		{ kind: 'begin', seconds: 0, atMs: 0 },
+		{ kind: 'go', seconds: 0, atMs: 0 },
+		{ kind: 'pause', seconds: 10, atMs: 10_000 },
+		{ kind: 'go', seconds: 8, atMs: 70_000 },
+		{ kind: 'jump', from: 12, seconds: 4, atMs: 74_000 },
+		{ kind: 'still', seconds: 6, atMs: 76_000 }
+	] as const;
+	expect(replay(log)).toEqual({
+		seconds: 6,
+		played: [
+			{ from: 0, to: 4 },
+			{ from: 4, to: 6 }
+		],
+		haltedSeconds: 60,
+		begun: true
+	});
+	expect(replay([])).toEqual({ seconds: 0, played: [], haltedSeconds: 0, begun: false });
+});
