@@ -15,7 +15,7 @@ const layers = [
 	{ type: 'workers', pattern: 'src/lib/workers/**' },
 	{ type: 'state', pattern: 'src/lib/state/**' },
 	{ type: 'ui', pattern: 'src/lib/ui/**' },
-	{ type: 'api', pattern: 'src/routes/{api,healthz}/**' },
+	{ type: 'api', pattern: 'src/routes/{api,healthz,workers}/**' },
 	{ type: 'pages', pattern: 'src/routes/**' }
 ];
 const allowed = {
@@ -27,7 +27,7 @@ const allowed = {
 	workers: ['core', 'formats', 'store', 'workers'],
 	state: ['core', 'formats', 'store', 'workers', 'state'],
 	ui: ['core', 'formats', 'state', 'ui'],
-	api: ['core', 'formats', 'server'],
+	api: ['core', 'formats', 'server', 'workers'],
 	pages: ['core', 'formats', 'store', 'workers', 'state', 'ui', 'demo', 'pages']
 };
 const policies = Object.entries(allowed).map(([from, to]) => ({

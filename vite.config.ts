@@ -1,10 +1,10 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
-import { flowWorkerPlugin } from './scripts/flowWorkerPlugin.ts';
+import { jobWorkerPlugin } from './scripts/jobWorkerPlugin.ts';
 
 export default defineConfig({
-	plugins: [flowWorkerPlugin(), tailwindcss(), sveltekit()],
+	plugins: [jobWorkerPlugin(), tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	environments: {
 		client: {

@@ -39,3 +39,31 @@ test('the built-in library is served as lists with the version of the core', asy
 	expect(unknown.status()).toBe(404);
 	expect((await unknown.json()).detail).toContain('techniques, rules, schools, goals, media');
 });
+
+test('WebAssembly runs in a worker whose policy allows it, and in no other; the camera is ours alone', async ({
+	page
+}) => {
+	// A script of a worker that tells whether it may compile the smallest module there is.
+	await page.route('**/_app/immutable/workers/probe.js', (route) =>
+		route.fulfill({
+			contentType: 'text/javascript',
+			body: 'WebAssembly.compile(new Uint8Array([0,97,115,109,1,0,0,0])).then(() => postMessage("ran"), (e) => postMessage("refused " + e.name));'
+		})
+	);
+	const answer = await page.goto('/');
+	expect(answer!.headers()['permissions-policy']).toContain('camera=(self)');
+	expect(answer!.headers()['content-security-policy']).not.toContain('wasm');
+	const tried = (policy: string) =>
+		page.evaluate(
+			(name) =>
+				new Promise((done) => {
+					const script = encodeURIComponent('/_app/immutable/workers/probe.js');
+					const worker = new Worker(`/workers/${name}?of=${script}`, { type: 'module' });
+					worker.onmessage = (e) => done(e.data);
+					worker.onerror = (e) => done(`failed ${e.message}`);
+				}),
+			policy
+		);
+	expect(await tried('wasm')).toBe('ran');
+	expect(await tried('plain')).toBe('refused CompileError');
+});

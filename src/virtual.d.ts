@@ -1,5 +1,5 @@
-/** The code of the pool's thread, bundled (scripts/flowWorkerPlugin.ts). */
-declare module 'virtual:flow-worker' {
+/** The code of the pool's thread, bundled (scripts/jobWorkerPlugin.ts). */
+declare module 'virtual:job-worker' {
 	const code: string;
 	export default code;
 }

@@ -6,10 +6,11 @@ import { MODEL_SAYS } from '../core/flow/words';
 import { CONTEXT, pump, sequenceOf, step } from '../core/testing';
 import { CORE_VERSION } from '../core/version';
 import { compare, simulate } from './flow';
-import { answerCompare, type CompareAnswer, type SimulateAnswer } from './flowAnswers';
-import { FlowPool } from './flowPool';
+import { compare as compareJob, type CompareAnswer } from './jobs/compare';
+import type { SimulateAnswer } from './jobs/simulate';
+import { JobPool } from './jobPool';
 
-const pool = new FlowPool(1, 60_000);
+const pool = new JobPool(1, 60_000);
 afterAll(() => pool.close());
 const sequence = sequenceOf([pump('o', 'terminus'), step('a', ['buccal', 'jawline', 'n:submandibular'])]);
 const other = { ...sequenceOf([step('a', ['jawline', 'buccal', 'malar'], { aim: 'lift' })]), id: 'other' };
@@ -63,7 +64,7 @@ describe('a comparison', () => {
 			working: CONTEXT.working,
 			grades: [...gradesOfStart('morning')]
 		};
-		expect(answer).toEqual(answerCompare(input));
+		expect(answer).toEqual(compareJob(input));
 		expect(await compare(post(body), pool)).toEqual(answer);
 		expect(answer.result.verdicts.all[0]!.share).toBeGreaterThan(0.9);
 	});
@@ -84,16 +85,16 @@ describe('a comparison', () => {
 
 describe('the pool', () => {
 	test('gives up what takes too long, and answers the next one', async () => {
-		const short = new FlowPool(1, 300);
+		const short = new JobPool(1, 300);
 		const long = { sequences: [sequence, other], draws: 10_000, seed: 1 };
 		const late = await refused(await compare(post(long), short));
 		expect([late.status, late.detail]).toEqual([504, expect.stringContaining('longer than 0.3 s')]);
-		const patient = new FlowPool(1, 60_000);
+		const patient = new JobPool(1, 60_000);
 		expect(await simulate(post({ sequence }), patient)).toMatchObject({ core: CORE_VERSION });
 		await Promise.all([short.close(), patient.close()]);
 	});
 	test('refuses when too many wait', async () => {
-		const one = new FlowPool(1, 60_000);
+		const one = new JobPool(1, 60_000);
 		const asked = Array.from({ length: 20 }, () => simulate(post({ sequence }), one));
 		const answers = await Promise.all(asked);
 		const busy = answers.filter((a) => a instanceof Response);

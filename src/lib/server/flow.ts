@@ -10,8 +10,8 @@ import type { Sequence } from '../core/sequence/sequence.schema';
 import { ZONES } from '../core/atlas/zones';
 import { WorkingSchema, type Working } from '../core/working/working.schema';
 import { problemsOf } from '../formats/problem';
-import type { FlowPool } from './flowPool';
-import { flowPool } from './flowPool';
+import type { JobPool } from './jobPool';
+import { jobPool } from './jobPool';
 import { problemResponse } from './problemDetails';
 import { readBody, readPart, readSequence } from './reading';
 
@@ -68,7 +68,7 @@ async function answered<T>(ask: () => Promise<T>): Promise<T | Response> {
 }
 
 /** The tide of one sequence: `{ sequence, start?, working?, parameters? }`. */
-export async function simulate(request: Request, pool: FlowPool = flowPool()): Promise<object> {
+export async function simulate(request: Request, pool: JobPool = jobPool()): Promise<object> {
 	const body = await readBody(request);
 	if (!body.ok) return body.response;
 	const { sequence: file, start = 'morning', working: wish = {}, parameters: chosen = {} } = body.value;
@@ -92,7 +92,7 @@ export async function simulate(request: Request, pool: FlowPool = flowPool()): P
 }
 
 /** Sequences over many draws: `{ sequences, start?, working?, zones?, draws?, seed? }`. */
-export async function compare(request: Request, pool: FlowPool = flowPool()): Promise<object> {
+export async function compare(request: Request, pool: JobPool = jobPool()): Promise<object> {
 	const body = await readBody(request);
 	if (!body.ok) return body.response;
 	const { sequences: files, start = 'morning', working: wish = {}, zones = [], draws = 1000, seed = 1 } = body.value;

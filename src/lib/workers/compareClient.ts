@@ -1,9 +1,11 @@
 import * as Comlink from 'comlink';
 import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
+import script from './compare.worker.ts?worker&url';
+import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { CompareWorker } from './protocol';
 
-const open = () => new Worker(new URL('./compare.worker.ts', import.meta.url), { type: 'module' });
+const open = () => openWorker(script);
 
 /** Compares sequences over many draws in a worker, one comparison at a time. */
 export class CompareClient {

@@ -1,10 +1,12 @@
 import * as Comlink from 'comlink';
 import type { ImportPreview } from '../formats/backup/importPreview';
 import type { Parsed } from '../formats/problem';
+import script from './exchange.worker.ts?worker&url';
+import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { ExchangeWorker, Progress } from './protocol';
 
-const open = () => new Worker(new URL('./exchange.worker.ts', import.meta.url), { type: 'module' });
+const open = () => openWorker(script);
 
 /** Brings files in and out in a worker that opens the database itself. */
 export class ExchangeClient {

@@ -1,9 +1,11 @@
 import type { Tide } from '../core/flow/tide';
 import type { StepWorth } from '../core/flow/worth';
+import script from './tide.worker.ts?worker&url';
+import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { TideRequest, TideWorker } from './protocol';
 
-const open = () => new Worker(new URL('./tide.worker.ts', import.meta.url), { type: 'module' });
+const open = () => openWorker(script);
 
 /** Runs sequences in a worker. While one runs, only the latest of those that come is kept: it is the one that counts. */
 export class TideClient {

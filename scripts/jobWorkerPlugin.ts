@@ -1,15 +1,15 @@
 import { build, type Plugin } from 'vite';
 
-const NAME = 'virtual:flow-worker';
-const ENTRY = new URL('../src/lib/server/flowWorker.ts', import.meta.url).pathname;
+const NAME = 'virtual:job-worker';
+const ENTRY = new URL('../src/lib/server/jobWorker.ts', import.meta.url).pathname;
 
 /**
- * The thread of the server's pool as one piece of text: whoever imports `virtual:flow-worker` gets its code and opens a
+ * The thread of the server's pool as one piece of text: whoever imports `virtual:job-worker` gets its code and opens a
  * thread from it, in development and in the built server alike, whatever the paths are there.
  */
-export function flowWorkerPlugin(): Plugin {
+export function jobWorkerPlugin(): Plugin {
 	return {
-		name: 'soft-tide-flow-worker',
+		name: 'soft-tide-job-worker',
 		resolveId: (id) => (id === NAME ? `\0${NAME}` : null),
 		async load(id) {
 			if (id !== `\0${NAME}`) return null;

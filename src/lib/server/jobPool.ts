@@ -1,8 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
-import code from 'virtual:flow-worker';
-import type { ComparisonInput } from '../core/flow/comparison.schema';
-import type { CompareAnswer, SimulateAnswer, SimulateInput } from './flowAnswers';
+import code from 'virtual:job-worker';
+import type { JobAnswer, JobInput, JobName } from './jobs';
 
 /** Longest time for one question, and most questions that wait for a thread. */
 const TIME_LIMIT_MS = 20_000;
@@ -16,13 +15,13 @@ export class PoolTimeout extends Error {
 }
 
 interface Job {
-	readonly message: { kind: 'simulate' | 'compare'; input: unknown };
+	readonly message: { name: JobName; input: unknown };
 	readonly resolve: (value: never) => void;
 	readonly reject: (reason: Error) => void;
 }
 
 /** A few threads that answer one question each at a time. A thread that takes too long is ended and made anew. */
-export class FlowPool {
+export class JobPool {
 	readonly #idle: Worker[] = [];
 	readonly #waiting: Job[] = [];
 	#threads = 0;
@@ -37,13 +36,11 @@ export class FlowPool {
 	) {}
 
 	/** @throws {PoolBusy} if too many wait; PoolTimeout; RangeError as the core throws it */
-	ask(kind: 'simulate', input: SimulateInput): Promise<SimulateAnswer>;
-	ask(kind: 'compare', input: ComparisonInput): Promise<CompareAnswer>;
-	ask(kind: 'simulate' | 'compare', input: unknown): Promise<unknown> {
+	ask<N extends JobName>(name: N, input: JobInput<N>): Promise<JobAnswer<N>> {
 		if (this.#waiting.length >= MAX_WAITING)
 			return Promise.reject(new PoolBusy(`${MAX_WAITING} questions are waiting already. Ask again in a moment.`));
 		return new Promise((resolve, reject) => {
-			this.#waiting.push({ message: { kind, input }, resolve, reject });
+			this.#waiting.push({ message: { name, input }, resolve: resolve as (value: never) => void, reject });
 			this.#next();
 		});
 	}
@@ -95,6 +92,6 @@ export class FlowPool {
 	}
 }
 
-let shared: FlowPool | undefined;
+let shared: JobPool | undefined;
 /** The pool of this server. */
-export const flowPool = (): FlowPool => (shared ??= new FlowPool());
+export const jobPool = (): JobPool => (shared ??= new JobPool());

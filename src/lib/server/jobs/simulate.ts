@@ -1,14 +1,11 @@
-import { planOfSequence } from '../core/flow/compile';
-import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
-import { faceNetwork } from '../core/flow/network';
-import { PairedRun } from '../core/flow/paired';
-import type { FlowParameters } from '../core/flow/parameterTable';
-import { tideOf, type TideMark } from '../core/flow/tide';
-import { resultOf } from '../core/flow/verdict';
-import { leftOutWords, markWords, MODEL_SAYS, SHARE_SAYS } from '../core/flow/words';
-import type { Sequence } from '../core/sequence/sequence.schema';
-import { CORE_VERSION } from '../core/version';
-import type { Working } from '../core/working/working.schema';
+import { planOfSequence } from '../../core/flow/compile';
+import { faceNetwork } from '../../core/flow/network';
+import type { FlowParameters } from '../../core/flow/parameterTable';
+import { tideOf, type TideMark } from '../../core/flow/tide';
+import { leftOutWords, markWords, MODEL_SAYS } from '../../core/flow/words';
+import type { Sequence } from '../../core/sequence/sequence.schema';
+import { CORE_VERSION } from '../../core/version';
+import type { Working } from '../../core/working/working.schema';
 
 export interface SimulateInput {
 	readonly sequence: Sequence;
@@ -44,7 +41,7 @@ const rowsOf = (table: ArrayLike<number>, width: number): number[][] =>
 	);
 
 /** Runs one sequence. @throws {RangeError} as `tideOf` */
-export function answerSimulate({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
+export function simulate({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
 	const { ids, zoneCount, nodeCount } = faceNetwork();
 	const tide = tideOf(planOfSequence(sequence, { working }), grades, parameters);
 	return {
@@ -63,30 +60,5 @@ export function answerSimulate({ sequence, working, grades, parameters }: Simula
 		lastingReliefMl: tide.lastingReliefMl,
 		marks: tide.marks.map((m) => ({ ...m, place: ids[m.place]!, words: markWords(m) })),
 		leftOut: tide.leftOut.map((l) => ({ stepId: l.stepId, reason: l.reason, words: leftOutWords(l) }))
-	};
-}
-
-export interface CompareAnswer {
-	readonly core: string;
-	readonly says: string;
-	readonly titles: readonly string[];
-	readonly seed: number;
-	readonly result: ComparisonResult;
-}
-
-/** Runs sequences over many draws. */
-export function answerCompare(input: ComparisonInput): CompareAnswer {
-	const context = { working: input.working };
-	const run = new PairedRun({
-		...input,
-		programmes: input.sequences.map((s) => planOfSequence(s, context).programme)
-	});
-	run.advance(input.draws);
-	return {
-		core: CORE_VERSION,
-		says: SHARE_SAYS,
-		titles: input.sequences.map((s) => s.title),
-		seed: input.seed,
-		result: resultOf(run.figures)
 	};
 }

@@ -1,0 +1,21 @@
+import { expect, test } from 'vitest';
+import { workerAnswer, WORKER_POLICIES } from './policy';
+
+const SCRIPT = '/_app/immutable/workers/tide.worker-abc_1.js';
+
+test('a worker is brought under its policy, and only WebAssembly’s own policy allows it', async () => {
+	const plain = workerAnswer('plain', SCRIPT)!;
+	expect(await plain.text()).toBe(`import "${SCRIPT}";\n`);
+	expect(plain.headers.get('content-security-policy')).not.toContain('wasm');
+	expect(workerAnswer('wasm', SCRIPT)!.headers.get('content-security-policy')).toContain('wasm-unsafe-eval');
+	for (const policy of Object.values(WORKER_POLICIES)) expect(policy).toContain("default-src 'none'");
+});
+
+test.each([
+	'/evil.js',
+	'//elsewhere/_app/immutable/workers/a.js',
+	'/_app/immutable/workers/../a.js',
+	'javascript:1',
+	null
+])('%s is no script of a worker', (script) => expect(workerAnswer('plain', script)).toBeNull());
+test('nor is there a policy that nobody wrote', () => expect(workerAnswer('constructor', SCRIPT)).toBeNull());
