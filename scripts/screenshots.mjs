@@ -108,6 +108,12 @@ try {
 	await open('/exchange');
 	await shot('exchange');
 	await open('/settings');
+	await page.getByRole('button', { name: 'Opening and drain links' }).click();
+	const fades = page.getByLabel('An opening fades by half in, s');
+	await fades.fill('480');
+	await fades.blur();
+	await page.getByRole('button', { name: 'All as shipped (1 changed)' }).waitFor();
+	await page.locator('#working-values').evaluate((section) => section.scrollIntoView());
 	await shot('settings');
 } finally {
 	await browser.close();

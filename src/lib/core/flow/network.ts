@@ -103,9 +103,6 @@ export function networkOf(parts: NetworkParts): FlowNetwork {
 	};
 }
 
-/** A compartment of the face: a place on one side. */
-export type SidedPlace = `${PlaceId}:${Side}`;
-
 function faceParts(): NetworkParts {
 	const edges: [string, string, number][] = [];
 	const pairs: [string, string, Alignment][] = [];

@@ -9,5 +9,3 @@ export const KIND_IDS = Object.keys(RECORD_KINDS) as KindId[];
 /** What is known of a kind, whatever its record looks like. */
 export const kindOf = (id: KindId): RecordKind<StoredRecord> => RECORD_KINDS[id] as unknown as RecordKind<StoredRecord>;
 export const allKinds = (): readonly RecordKind<StoredRecord>[] => KIND_IDS.map(kindOf);
-export const kindOfTable = (table: string): RecordKind<StoredRecord> | undefined =>
-	allKinds().find((k) => k.table === table);

@@ -13,7 +13,6 @@ export const DoneStepSchema = z.strictObject({
 	seconds: z.number().min(0),
 	skipped: z.boolean()
 });
-export type DoneStep = z.infer<typeof DoneStepSchema>;
 
 export const SessionSchema = z.strictObject({
 	...RecordFields,

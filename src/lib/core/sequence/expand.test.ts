@@ -110,6 +110,14 @@ describe('min, expected and max', () => {
 		const t = timingOf(sequenceOf([step('a', ['chin', 'jawline'])]), CONTEXT);
 		expect([t.minSeconds, t.expectedSeconds, t.maxSeconds]).toEqual([6, 10, 16]);
 	});
+	test('until warm, in turn: the cap holds on each side, so both together end at twice the cap', () => {
+		const until = { sign: 'warm' as const, capSeconds: 60 };
+		const made = sequenceOf([step('a', ['masseter'], { until, side: { alternate: true, first: 'left' } })]);
+		const t = timingOf(made, CONTEXT);
+		// 3, 5 and 8 repetitions of 2 s a side; at the longest until 2 × 60 s.
+		expect([t.minSeconds, t.expectedSeconds, t.maxSeconds]).toEqual([12, 20, 120]);
+		expect(expand(made, CONTEXT, 'max').at(-1)!.endSeconds).toBe(120);
+	});
 	test('until warm: min, target, and the cap as maximum on each side', () => {
 		const until = { sign: 'warm' as const, capSeconds: 60 };
 		const t = timingOf(sequenceOf([step('a', ['masseter'], { until, side: { each: true, first: 'left' } })]), CONTEXT);

@@ -15,7 +15,6 @@ export const BlockSidesSchema = z.union([
 	z.literal('asSteps'),
 	z.strictObject({ each: z.literal(true), first: SideIdSchema })
 ]);
-export type BlockSides = z.infer<typeof BlockSidesSchema>;
 
 export const BlockSchema = z.strictObject({
 	id: IdSchema,

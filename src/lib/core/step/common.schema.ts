@@ -19,7 +19,6 @@ export const DoseSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('breaths'), min: count, target: count, max: count }),
 	z.strictObject({ kind: z.literal('seconds'), min: seconds, target: seconds, max: seconds })
 ]);
-export type DoseKind = z.infer<typeof DoseSchema>['kind'];
 
 /** Most places of a path; more is refused with the limit named. */
 export const MAX_PLACES = 40;

@@ -47,7 +47,6 @@ export const CONTRA_FLAGS = {
 	},
 	dizziness: { applies: (t) => t.by === 'client', text: 'Stop on pain or dizziness.' }
 } as const satisfies Record<string, ContraFlag>;
-export type ContraFlagId = keyof typeof CONTRA_FLAGS;
 
 /**
  * When to leave a move out, or what to mind: its own notes, then the usual ones for its place and kind. Working values;

@@ -1,8 +1,5 @@
 import type { Severity } from '$lib/core/school/school.schema';
 
-/** The box in which a pennant is drawn at scale 1. */
-export const PENNANT_BOX = { width: 15, height: 16 };
-
 /**
  * A pennant as written-out paths: where there are many, a transform for each would make every frame dear.
  * @param x left, @param y top of its box

@@ -83,7 +83,7 @@
 		</div>
 	</div>
 	<div class="flex min-h-0 flex-col">
-		<div class="flex flex-wrap items-center gap-2 py-1">
+		<div class="flex flex-wrap items-center gap-1.5 py-1">
 			<Segmented
 				large
 				label="What is graded"
@@ -99,9 +99,9 @@
 					...MORE.map((value) => ({ value, label: named(value) }))
 				]}
 				onchange={(id: ObservationId | 'none') => id !== 'none' && (observed = id)}
-				class="min-h-11 text-[14px]"
+				class="min-h-11 text-[13.5px]"
 			/>
-			<button type="button" class="btn min-h-11 px-3.5 text-[14px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
+			<button type="button" class="btn min-h-11 px-2 text-[13.5px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
 		</div>
 		<p class="text-ink2 py-1 text-[13px]">
 			Tap a place on the face, once for each step. Dotted: {ghost ? 'the time before' : 'nothing yet to compare with'}.

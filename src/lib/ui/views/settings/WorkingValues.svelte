@@ -81,7 +81,8 @@
 							: 'hover:bg-wash/50'}"
 						aria-current={open === group.id ? 'true' : undefined}
 						onclick={() => ((open = group.id), (trouble = null))}
-						><span>{group.label}</span>{#if count(group.id)}<span class="text-ink2 text-xs font-normal">{count(group.id)} changed</span
+						><span>{group.label}</span>{#if count(group.id)}<span class="text-ink2 text-xs font-normal"
+								>{count(group.id)}<span class="sr-only"> changed</span></span
 							>{/if}</button
 					>
 				</li>
