@@ -138,6 +138,25 @@ test('clients: a new one by a code, removed with her sessions after asking', asy
 	await page.getByRole('button', { name: /Remove this client/ }).click();
 	await page.getByRole('button', { name: 'Remove for good' }).click();
 	await expect(page.getByRole('heading', { name: 'Lock 9', exact: true })).toBeHidden();
+	// Nothing of her is left in the browser: neither in a table nor in the other store.
+	const left = await page.evaluate(async () => {
+		const opening = indexedDB.open('soft-tide-demo');
+		await new Promise((done) => (opening.onsuccess = done));
+		const db = opening.result;
+		const rows = await Promise.all(
+			[...db.objectStoreNames].map(
+				(name) =>
+					new Promise((done) => {
+						const all = db.transaction(name).objectStore(name).getAll();
+						all.onsuccess = () => done(all.result);
+					})
+			)
+		);
+		db.close();
+		return JSON.stringify([rows, { ...localStorage }]);
+	});
+	expect(left).toContain('demo-odile');
+	expect(left).not.toMatch(/Lock 9|latex/);
 });
 
 test('a client changed in two windows: both versions are offered side by side', async ({ page, context }) => {

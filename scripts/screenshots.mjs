@@ -1,5 +1,5 @@
 // Takes the pictures of docs/screenshots from the demo practice: one a main view, 1280 × 800.
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { launchOptions, root, serveDemo } from './setup.mjs';
 
@@ -17,8 +17,12 @@ const shot = async (name) => {
 	await page.mouse.move(2, 798);
 	await page.waitForTimeout(400);
 	await page.screenshot({ path: `${out}/${name}.png` });
+	taken.add(name);
 	console.log(name);
 };
+/** Every view of the list that names a picture has one. */
+const views = JSON.parse(readFileSync(`${root}src/lib/ui/parts/shell/views.json`, 'utf8'));
+const taken = new Set();
 const open = async (path) => {
 	await page.goto(base + path);
 	await page.getByRole('heading').first().waitFor();
@@ -115,6 +119,8 @@ try {
 	await page.getByRole('button', { name: 'All as shipped (1 changed)' }).waitFor();
 	await page.locator('#working-values').evaluate((section) => section.scrollIntoView());
 	await shot('settings');
+	const missing = views.filter((v) => v.picture && !taken.has(v.picture)).map((v) => v.path);
+	if (missing.length) throw new Error(`no picture was taken of ${missing.join(', ')}`);
 } finally {
 	await browser.close();
 	stop();

@@ -2,7 +2,7 @@ import { parse, troubleText } from '../core/notation/parse';
 import { printSteps } from '../core/notation/print';
 import type { Trouble } from '../core/notation/reader';
 import { removeSteps, type Edit } from '../core/sequence/edits';
-import { insertSteps } from '../core/sequence/manyEdits';
+import { insertSteps } from '../core/sequence/edits';
 import { spotFor } from '../core/sequence/placement';
 import { MAX_STEPS, type Sequence } from '../core/sequence/sequence.schema';
 import { type Step } from '../core/step/step.schema';

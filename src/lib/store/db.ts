@@ -1,7 +1,8 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { DATA_VERSION } from '../core/records/dataVersion';
 import { allKinds, KIND_IDS, kindOf, type KindId, type RecordOf } from '../core/records/kinds';
-import { CHAIN, kindsToMigrate, migrateRecord, type Emit } from '../core/records/migrations/chain';
+import { CHAIN, kindsToMigrate, migrateRecord } from '../core/records/migrations/chain';
+import type { Emit } from '../core/records/migrations/migration';
 import type { Raw } from '../core/records/record';
 
 export type SoftTideDb = Dexie;

@@ -38,6 +38,7 @@ function cost(from: PlaceId, to: PlaceId, cheek: CheekRoute): number {
  * chin > jawline > under-jaw > n:submandibular > n:tonsillar.
  * @param preference which of the two cheek routes to take where both exist
  * @returns the places in order; one place where both are the same
+ * @throws {Error} if no way leads there: never for places of the atlas, whose graph is of one piece
  */
 export function route(from: PlaceId, to: PlaceId, preference: CheekRoute = 'either'): PlaceId[] {
 	const best = new Map<PlaceId, number>([[from, 0]]);

@@ -61,7 +61,10 @@ export class FlowEngine {
 	#decayWarm = 1;
 	#decayCold = 1;
 
-	/** @param longestStepSeconds longest passive step, seconds: 2 for figures, 4 for many draws */
+	/**
+	 * @param longestStepSeconds longest passive step, seconds: 2 for figures, 4 for many draws
+	 * @throws {RangeError} for a passive step that is not above 0
+	 */
 	constructor(
 		readonly network: FlowNetwork,
 		readonly longestStepSeconds: number = FINE_STEP_SECONDS

@@ -42,7 +42,7 @@ export const MAX_PROGRAMME_REPS = 200_000;
 export class ProgrammeError extends RangeError {
 	override name = 'ProgrammeError';
 }
-
+/** @throws {RangeError} for a path that the network does not hold */
 function compilePath(
 	network: FlowNetwork,
 	technique: FlowTechnique,

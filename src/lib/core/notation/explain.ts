@@ -23,7 +23,10 @@ const anatomicalOf = (ref: Parameters<typeof placeOf>[0]): string => {
 	return isNode(place) ? NODES[nodeOf(place)!].anatomical : ZONES[place as ZoneId].anatomical;
 };
 
-/** The clause that a reader holds, and whether it is well formed. */
+/**
+ * The clause that a reader holds, and whether it is well formed.
+ * @throws {Misread} where it is no clause that we know
+ */
 function clauseOf(reader: Reader) {
 	return CLAUSES.find((clause) => {
 		try {

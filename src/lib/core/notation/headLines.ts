@@ -41,7 +41,7 @@ export interface HeadLine {
 /** A title as it stands in a line: bare where it would be read back the same, else in quotes. */
 export const titleWord = (title: string): string =>
 	title && title.trim() === title && !/[",“”„«»\\\p{Cc}\u2028\u2029]/u.test(title) ? title : inQuotes(title);
-
+/** @throws {Misread} with the column of what cannot be understood */
 export function readTitle(rest: string, from: number): string {
 	const text = rest.trim();
 	if (!text) throw new Misread('A title is missing here.', from + 1, from + 1, ['a title']);
@@ -52,7 +52,10 @@ export function readTitle(rest: string, from: number): string {
 	return title;
 }
 
-/** A line of one word out of a few. */
+/**
+ * A line of one word out of a few.
+ * @throws {Misread} with the column of what cannot be understood
+ */
 function choice<F extends 'performer' | 'orientation' | 'links'>(
 	key: string,
 	field: F,
@@ -74,7 +77,10 @@ function choice<F extends 'performer' | 'orientation' | 'links'>(
 	};
 }
 
-/** A value as JSON, checked. */
+/**
+ * A value as JSON, checked.
+ * @throws {Misread} with the column of what cannot be understood
+ */
 function readJson<T>(schema: z.ZodType<T>, rest: string, from: number): T {
 	let value: unknown;
 	try {
@@ -91,7 +97,7 @@ function readJson<T>(schema: z.ZodType<T>, rest: string, from: number): T {
 }
 
 const isShipped = (school: School): boolean => SCHOOLS.some((s) => s.id === school.id && dequal(s, school));
-
+/** @throws {Misread} with the column of what cannot be understood */
 function readGoals(rest: string, from: number): Head['goals'] {
 	return clausesOf(readerOf(rest, from).tokens).map((reader) => {
 		const name = reader.name('a goal').toLowerCase() as GoalId;
@@ -103,7 +109,7 @@ function readGoals(rest: string, from: number): Head['goals'] {
 		return { id: name, weight };
 	});
 }
-
+/** @throws {Misread} with the column of what cannot be understood */
 function readTime(rest: string, from: number): Partial<Head> {
 	const [, minutes, seconds = '0'] = /^\s*(\d{1,3})(?::([0-5]\d))?\s*$/.exec(rest) ?? [];
 	const budgetSeconds = Number(minutes) * 60 + Number(seconds);
@@ -113,7 +119,7 @@ function readTime(rest: string, from: number): Partial<Head> {
 		]);
 	return { budgetSeconds };
 }
-
+/** @throws {Misread} by the reader of each line */
 export const HEAD_LINES: readonly HeadLine[] = [
 	{
 		key: 'title',

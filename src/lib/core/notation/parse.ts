@@ -75,7 +75,10 @@ class Parser {
 		}
 	}
 
-	/** The step whose lines are over is read. */
+	/**
+	 * The step whose lines are over is read.
+	 * @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line
+	 */
 	finish(): void {
 		const open = this.#open;
 		this.#open = null;
@@ -94,7 +97,7 @@ class Parser {
 			this.#trouble(open.line, error);
 		}
 	}
-
+	/** @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line */
 	#below(number: number, text: string, from: number): void {
 		if (!this.#open)
 			throw new Misread('A line that begins with two dots belongs under a step.', 1, text.length + 1, [
@@ -103,7 +106,7 @@ class Parser {
 		const tokens = tokensOf(text, from);
 		this.#open.below.push(new Reader(tokens, text.trimEnd().length + 1, number));
 	}
-
+	/** @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line */
 	#version(body: string, from: number): void {
 		const version = Number(/notation\s+(\d+)/i.exec(body)?.[1]);
 		if (!Number.isInteger(version))
@@ -129,7 +132,7 @@ class Parser {
 			...(media.length ? { media: [...(this.head.media ?? []), ...media] } : {})
 		};
 	}
-
+	/** @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line */
 	#phase(rest: string, from: number): void {
 		const exitAfter = /,\s*may end here\s*$/i.test(rest);
 		const title = readTitle(exitAfter ? rest.replace(/,\s*may end here\s*$/i, '') : rest, from);
@@ -167,7 +170,7 @@ class Parser {
 		if (!phase.blocks.length) phase.blocks.push({ title: '', sides: 'asSteps', steps: [] });
 		return phase.blocks.at(-1)!;
 	}
-
+	/** @throws whatever is no misreading: a mistake of ours */
 	#trouble(number: number, error: unknown): void {
 		if (!(error instanceof Misread)) throw error;
 		const { column, endColumn, message, expected, line = number } = error;

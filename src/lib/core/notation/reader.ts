@@ -38,7 +38,10 @@ const QUOTES: Record<string, string> = { '“': '”“', '„': '“”', '«':
 const WORD = /^\p{L}[\p{L}\d_]*(?:[-:’'][\p{L}\d_]+)*/u;
 const NUMBER = /^\d+(?:\.\d+)?(?:e[+-]?\d+)?/;
 
-/** A quoted text from its opening mark: what it says, and its length in the line. */
+/**
+ * A quoted text from its opening mark: what it says, and its length in the line.
+ * @throws {Misread} where the text does not end or is none
+ */
 function quoted(rest: string, column: number): { value: string; length: number } {
 	const closers = QUOTES[rest[0]!];
 	if (closers) {
@@ -177,7 +180,7 @@ export class Reader {
 		const token = this.next;
 		return token ? [token.column, token.endColumn] : [this.endColumn, this.endColumn];
 	}
-
+	/** @throws {Misread} always: what was expected here */
 	fail(expected: readonly string[], message?: string): never {
 		const [column, endColumn] = this.span;
 		const found = this.next ? `“${this.next.value}” was not expected here.` : 'Something is missing here.';

@@ -34,7 +34,10 @@ function readClause(reader: Reader, context: ReadContext): { id: string; change:
 	);
 }
 
-/** The step that a line begins from: its aim's own, or a move of the library where the line says `as`. */
+/**
+ * The step that a line begins from: its aim's own, or a move of the library where the line says `as`.
+ * @throws {Misread} for a move that is not in the library
+ */
 function baseOf(aim: Aim, places: PlaceRef[], as: Reader | undefined, context: StepReadContext): Omit<Step, 'id'> {
 	if (!as) return bareStep(aim, places);
 	as.need('as');

@@ -1,4 +1,5 @@
 import { labelOf, placeOf } from '../atlas/places';
+import { ruleById } from './index';
 import type { Finding } from './rule';
 import { sentenceOf, type Sentence } from './wording';
 
@@ -9,13 +10,10 @@ export interface FindingGroup {
 	readonly findings: readonly Finding[];
 }
 
-/** Only stranded fluid comes in flocks: every zone and side that a stroke leaves behind. */
-const FLOCKS: readonly string[] = ['stranded'];
-
 export function groupFindings(findings: readonly Finding[]): FindingGroup[] {
 	const groups = new Map<string, Finding[]>();
 	for (const finding of findings) {
-		const flock = FLOCKS.includes(finding.ruleId);
+		const flock = ruleById(finding.ruleId)?.flocks ?? false;
 		const key = flock ? `${finding.ruleId}|${[...finding.stepIds].sort().join('+')}` : finding.key;
 		groups.set(key, [...(groups.get(key) ?? []), finding]);
 	}

@@ -34,7 +34,10 @@ export function makeEdit(sequence: Sequence, label: string, change: (draft: Draf
 const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
 	applyPatches(sequence, patches as Parameters<typeof applyPatches>[1]);
 
-/** Checked, but handed on as it is: untouched steps keep their identity, so views redraw only what changed. */
+/**
+ * Checked, but handed on as it is: untouched steps keep their identity, so views redraw only what changed.
+ * @throws {ZodError} if it is no valid sequence
+ */
 function checked(sequence: Sequence): Sequence {
 	// Steps never change, so one that passed once need not pass again: a long sequence is checked as fast as a short one.
 	const fresh: Step[] = [];
@@ -72,14 +75,17 @@ export function revertEdit(sequence: Sequence, edit: Edit): Sequence {
 
 export const blockOf = (draft: Draft<Sequence>, stepId: string) =>
 	draft.phases.flatMap((p) => p.blocks).find((b) => b.steps.some((s) => s.id === stepId));
-
+/** @throws {Error} for a step that is not in the sequence */
 export const named = (sequence: Sequence, stepId: string): string => {
 	const placed = findStep(sequence, stepId);
 	if (!placed) throw new Error(`unknown step: ${stepId}`);
 	return `${placed.number}, ${stepTitle(placed.step)}`;
 };
 
-/** Changes fields of a step. A field set to `undefined` is removed. */
+/**
+ * Changes fields of a step. A field set to `undefined` is removed.
+ * @throws {Error} for a step that is not in the sequence
+ */
 export function setStep(sequence: Sequence, stepId: string, change: Partial<Step>, label?: string): Edit {
 	const title = label ?? `Change ${Object.keys(change).join(', ')} of step ${named(sequence, stepId)}`;
 	return makeEdit(sequence, title, (draft) => {
@@ -94,7 +100,7 @@ export function setStep(sequence: Sequence, stepId: string, change: Partial<Step
 
 /** Where a step goes: after a step, before a step, or at the end of a phase. */
 export type Spot = { readonly after: string } | { readonly before: string } | { readonly phase: string };
-
+/** @throws {Error} for a step or a phase that is not in the sequence */
 export function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block>; index: number } {
 	if ('phase' in spot) {
 		const phase = draft.phases.find((p) => p.id === spot.phase);
@@ -135,12 +141,17 @@ export function mustSuit(step: Step, block: Pick<Block, 'sides'>): void {
 		);
 }
 
-export function insertStep(sequence: Sequence, step: Step, spot: Spot, label?: string): Edit {
-	return makeEdit(sequence, label ?? `Add ${stepTitle(step)}`, (draft) => {
+/** Puts some steps in at a spot, in their order; each gets the side that the block there asks for. */
+export function insertSteps(sequence: Sequence, steps: readonly Step[], spot: Spot, label?: string): Edit {
+	return makeEdit(sequence, label ?? `Add ${steps.length} steps`, (draft) => {
 		const { block, index } = spotIn(draft, spot);
-		block.steps.splice(index, 0, fitted(step, block) as Draft<Step>);
+		block.steps.splice(index, 0, ...steps.map((s) => fitted(s, block) as Draft<Step>));
 	});
 }
+
+/** Puts one step in at a spot. */
+export const insertStep = (sequence: Sequence, step: Step, spot: Spot, label?: string): Edit =>
+	insertSteps(sequence, [step], spot, label ?? `Add ${stepTitle(step)}`);
 
 export function removeSteps(sequence: Sequence, stepIds: readonly string[]): Edit {
 	const first = stepIds[0];
@@ -172,7 +183,10 @@ export function moveStep(sequence: Sequence, stepId: string, by: -1 | 1): Edit |
 	});
 }
 
-/** Moves a step to stand before another one, or to the end of a phase. */
+/**
+ * Moves a step to stand before another one, or to the end of a phase.
+ * @throws {Error} for a step that is not in the sequence
+ */
 export function relocateStep(sequence: Sequence, stepId: string, spot: Spot): Edit {
 	const step = findStep(sequence, stepId)?.step;
 	if (!step) throw new Error(`unknown step: ${stepId}`);
@@ -186,7 +200,7 @@ export function relocateStep(sequence: Sequence, stepId: string, spot: Spot): Ed
 		block.steps.splice(index, 0, fitted(step, block) as Draft<Step>);
 	});
 }
-
+/** @throws {Error} for a step that is not in the sequence */
 export function duplicateStep(sequence: Sequence, stepId: string, newId: string): Edit {
 	const step = findStep(sequence, stepId)?.step;
 	if (!step) throw new Error(`unknown step: ${stepId}`);

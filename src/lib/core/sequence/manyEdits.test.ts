@@ -6,7 +6,6 @@ import {
 	carriedOver,
 	duplicateSteps,
 	groupSteps,
-	insertSteps,
 	mirrorAll,
 	mirrorSteps,
 	moveSteps,
@@ -16,6 +15,7 @@ import {
 	splitPhase,
 	splitStep
 } from './manyEdits';
+import { insertSteps } from './edits';
 import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 

@@ -2,7 +2,7 @@ import type { Draft } from 'immer';
 import { safeLevel } from '../pressure/caps';
 import type { School } from '../school/school.schema';
 import { isZone, placeOf } from '../atlas/places';
-import { blockOf, fitted, makeEdit, mustSuit, named, spotIn, type Edit, type Spot } from './edits';
+import { insertSteps, blockOf, fitted, makeEdit, mustSuit, named, spotIn, type Edit, type Spot } from './edits';
 import { mirroredStep } from './mirror';
 import type { Block, Sequence } from './sequence.schema';
 import type { Step } from '../step/step.schema';
@@ -30,14 +30,6 @@ export function setSteps(
 				else (step as Record<string, unknown>)[field] = value;
 			}
 		}
-	});
-}
-
-/** Puts some steps in at a spot, in their order; each gets the side that the block there asks for. */
-export function insertSteps(sequence: Sequence, steps: readonly Step[], spot: Spot, label?: string): Edit {
-	return makeEdit(sequence, label ?? `Add ${countWords(steps.length)}`, (draft) => {
-		const { block, index } = spotIn(draft, spot);
-		block.steps.splice(index, 0, ...steps.map((s) => fitted(s, block) as Draft<Step>));
 	});
 }
 

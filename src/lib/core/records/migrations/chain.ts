@@ -2,19 +2,8 @@ import { DATA_VERSION } from '../dataVersion';
 import { kindOf, type KindId } from '../kinds';
 import type { Raw } from '../record';
 import { toPresent } from './sequences';
+import type { Emit, Inner, RecordMigration } from './migration';
 import { to5 } from './to5';
-
-/** Hands over a record of another kind that came out of this one. */
-export type Emit = (kind: KindId, record: Raw) => void;
-/** Brings a record that another one holds to the same version. */
-type Inner = (kind: string, raw: Raw, emit: Emit) => Raw;
-
-/** A step of the data from the version before to this one: what becomes of each kind of record that changed its shape. */
-export interface RecordMigration {
-	readonly to: number;
-	readonly name: string;
-	readonly records: Partial<Record<KindId, (raw: Raw, emit: Emit, migrate: Inner) => Raw>>;
-}
 
 /** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
 export const CHAIN: readonly RecordMigration[] = [to5];

@@ -1,7 +1,7 @@
 import { SequenceSchema } from '../../sequence/sequence.schema';
 import type { Raw } from '../record';
 import { refTo, snapshotOf } from '../snapshot';
-import type { Emit, RecordMigration } from './chain';
+import type { Emit, RecordMigration } from './migration';
 import { toPresent } from './sequences';
 
 const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);

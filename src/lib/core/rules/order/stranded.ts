@@ -98,6 +98,7 @@ function followFluid(context: JudgeContext): Waiting {
 /** Every zone worked for drainage has a later way to an outlet. */
 export const stranded: Rule = {
 	id: 'stranded',
+	flocks: true,
 	kind: 'order',
 	severity: 'caution',
 	floor: 'caution',

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sameDay } from '../../parts/dates';
 	import { Tabs } from 'bits-ui';
 	import { onMount, tick, untrack } from 'svelte';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
@@ -68,7 +69,7 @@
 	/** The modelled tide: fetched after the page is there, for it brings a worker. */
 	let tide = $state.raw<TideState | null>(null);
 	let settled = $state(false);
-	const when = $derived(assessment && new Date(assessment.takenAt).toDateString() === new Date().toDateString() ? 'today' : 'last time');
+	const when = $derived(assessment && sameDay(assessment.takenAt, new Date()) ? 'today' : 'last time');
 
 	const judgement = $derived(draft.judgement);
 	const flags = $derived.by(() => {

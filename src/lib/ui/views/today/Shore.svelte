@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { startOfDay } from 'date-fns';
 	import type { Session } from '$lib/core/records/session';
 
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
@@ -20,7 +21,7 @@
 	const TOP = 58;
 	/** A day is a stretch of beach, today at the top; each client arrives as high water and leaves as low water. */
 	const row = $derived(Math.max(26, (height - TOP - 24) / DAYS));
-	const midnight = $derived(new Date(now.toDateString()).getTime() + DAY_MS);
+	const midnight = $derived(startOfDay(now).getTime() + DAY_MS);
 	const und = (y: number) => 4.5 * Math.sin(y / 96 + 0.6) + 2 * Math.sin(y / 41 + 1);
 	/** The highest grade of what lists speak of first. */
 	const highest = (assessment: Assessment) =>
