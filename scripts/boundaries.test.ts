@@ -18,8 +18,8 @@ test('the core may not import the interface, the store or a framework; a violati
 
 test('the interface may use the core but not the store, and a page may use both', async () => {
 	const ui = 'src/lib/ui/parts/map/figure.ts';
-	expect(await messages(`import '../../core/atlas/zones';\n`, ui)).not.toMatch(/boundaries/);
-	expect(await messages(`import '../../store/db';\n`, ui)).toMatch(/boundaries/);
+	expect(await messages(`import '../../../core/atlas/zones';\n`, ui)).not.toMatch(/boundaries/);
+	expect(await messages(`import '../../../store/db';\n`, ui)).toMatch(/boundaries/);
 	const page = 'src/routes/pageOnly.ts';
 	expect(await messages(`import '$lib/store/db';\nimport '$lib/core/atlas/zones';\n`, page)).not.toMatch(/boundaries/);
 });

@@ -7,6 +7,7 @@
 	import { countOf, emptyAssessment, withChoice } from '$lib/core/assess/assessment';
 	import type { Assessment, Entry } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
+	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { Session } from '$lib/core/records/session';
 	import { aimRow } from '$lib/core/vocabulary/vocabulary';
 	import { sameDay } from '$lib/ui/parts/dates';
@@ -43,7 +44,7 @@
 	let wished = $state<string | null>(page.url.searchParams.get('sequence'));
 	const sequenceId = $derived(wished ?? last?.sequence?.id ?? sequences.current[0]?.sequence.id ?? null);
 	const sequence = $derived(sequences.current.find((s) => s.sequence.id === sequenceId)?.sequence ?? null);
-	const judgement = $derived(sequence ? judge(sequence, app.context) : null);
+	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client) }) : null);
 	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
 
 	let assessment = $state.raw<Assessment>(emptyAssessment(new Date().toISOString()));

@@ -5,6 +5,7 @@
 	import { countOf } from '$lib/core/assess/assessment';
 	import { GRADE_IDS } from '$lib/core/assess/registry';
 	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
+	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { Client } from '$lib/core/records/client';
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { Session } from '$lib/core/records/session';
@@ -62,7 +63,7 @@
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
 		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
 		if (!sequence || found.endedAt) return;
-		judgement = judge(sequence, app.context);
+		judgement = judge(sequence, { ...app.context, client: factsOf(client) });
 		const { events, context } = judgement;
 		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		runner = new Runner({
