@@ -117,7 +117,7 @@ try {
 	await fades.fill('480');
 	await fades.blur();
 	await page.getByRole('button', { name: 'All as shipped (1 changed)' }).waitFor();
-	await page.locator('#working-values').evaluate((section) => section.scrollIntoView());
+	await page.locator('#working-values').evaluate((section) => (section.scrollIntoView(), scrollTo(0, 0)));
 	await shot('settings');
 	const missing = views.filter((v) => v.picture && !taken.has(v.picture)).map((v) => v.path);
 	if (missing.length) throw new Error(`no picture was taken of ${missing.join(', ')}`);
