@@ -16,7 +16,7 @@ import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema'
 import type { Technique } from '../core/technique/technique.schema';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { tableOf, type SoftTideDb } from './db';
-import { removeRecord, sweepReferred } from './removeRecord';
+import { removeRecord } from './removeRecord';
 import { saveRecord, type Saved, type Stamp } from './saveRecord';
 
 /** What a practitioner added to the shipped library. */
@@ -264,6 +264,4 @@ export class Repository {
 			for (const table of this.db.tables) await table.clear();
 		});
 	}
-	/** Takes away what nothing refers to any more. */
-	sweep = (): Promise<void> => this.db.transaction('rw', this.db.tables, () => sweepReferred(this.db));
 }

@@ -1,4 +1,5 @@
 import { ZONES } from '../atlas/zones';
+import { listWords } from '../listWords';
 import type { Change } from './change';
 import { isGrade, isMeasured, observation } from './registry';
 import type { MeasuredObservation } from './observation';
@@ -8,9 +9,6 @@ export interface ChangeSentence {
 	readonly real: string;
 	readonly rest: string;
 }
-
-const list = (parts: string[]) =>
-	parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
 /** The value of a grade in words; halves, which only medians have, in figures. */
 function gradeWord(words: readonly string[], grade: number): string {
@@ -41,5 +39,5 @@ export function changeSentence(changes: readonly Change[]): ChangeSentence {
 		return { real: '', rest: 'Nothing has been looked at twice yet, so nothing can be compared.' };
 	const changed = changes.filter((c) => c.verdict === 'changed').flatMap((c) => changeWords(c) ?? []);
 	if (!changed.length) return { real: '', rest: 'Nothing beyond measuring error.' };
-	return { real: `Changed: ${list(changed)}.`, rest: 'The rest stays within measuring error.' };
+	return { real: `Changed: ${listWords(changed)}.`, rest: 'The rest stays within measuring error.' };
 }

@@ -93,7 +93,8 @@ export function contentOf<T extends StoredRecord>(kind: RecordKind<T>, record: T
 export const sinceOf = (kind: Pick<RecordKind, 'indexes'>): number =>
 	Math.min(...Object.keys(kind.indexes).map(Number));
 
-const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+export const isObject = (value: unknown): value is Raw =>
+	typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The sequence of a field, with the history of another one where there is one. */
 export const sequenceAt =

@@ -1,4 +1,5 @@
 import { labelOf, placeOf } from '../atlas/places';
+import { listWords } from '../listWords';
 import { ruleById } from './index';
 import type { Finding } from './rule';
 import { sentenceOf, type Sentence } from './wording';
@@ -20,14 +21,14 @@ export function groupFindings(findings: readonly Finding[]): FindingGroup[] {
 	return [...groups].map(([key, list]) => ({ key, lead: list[0]!, findings: list }));
 }
 
-const list = (parts: readonly string[]): string =>
-	parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
-
 /** One sentence for a group; a group of one says what its finding says. */
 export function groupSentence({ lead, findings }: FindingGroup): Sentence {
 	if (findings.length === 1) return sentenceOf(lead);
 	const zones = [...new Set(findings.map((f) => labelOf(placeOf(f.place!)).toLowerCase()))];
 	const sides = [...new Set(findings.map((f) => f.side))];
 	const where = sides.length === 2 ? 'on both sides' : `on the ${sides[0]}`;
-	return { head: `${lead.params.number} leaves fluid behind ${where}: ${list(zones)}.`, body: sentenceOf(lead).body };
+	return {
+		head: `${lead.params.number} leaves fluid behind ${where}: ${listWords(zones)}.`,
+		body: sentenceOf(lead).body
+	};
 }

@@ -1,5 +1,5 @@
 import { SCHOOLS } from '../../school/schools';
-import type { Embedded, Raw } from '../record';
+import { isObject, type Embedded, type Raw } from '../record';
 
 /** A step from one version of the sequence format to the next, for a sequence and for what undo would bring back. */
 interface SequenceMigration {
@@ -8,8 +8,6 @@ interface SequenceMigration {
 	sequence(raw: Raw): Raw;
 	history(raw: unknown): unknown;
 }
-
-const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
  * A school of version 1, with the policies that version 2 adds: from the shipped school of the same id, else those of

@@ -1,10 +1,9 @@
 import { SequenceSchema } from '../../sequence/sequence.schema';
-import type { Raw } from '../record';
+import { isObject, type Raw } from '../record';
 import { refTo, snapshotOf } from '../snapshot';
 import type { Emit, RecordMigration } from './migration';
 import { toPresent } from './sequences';
 
-const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
 const listOf = (value: unknown): Raw[] => (Array.isArray(value) ? value.filter(isObject) : []);
 
 /** Grades and distances as entries of one list. What is no list stays, and is named by the schema. */
