@@ -7,6 +7,7 @@
 	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
 	import { ago, longDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
+	import { inTurns, ROWS_AT_ONCE } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 	import KeepBar from '$lib/ui/views/today/KeepBar.svelte';
@@ -53,6 +54,7 @@
 			.map((s) => ({ sequence: s.sequence, ...judge(s.sequence, app.context) }))
 	);
 	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
+	const drawn = inTurns(() => others.length, ROWS_AT_ONCE);
 	const name = (id: string) => app.current.byId(id)?.name ?? 'somebody';
 	const when = (iso: string) => ago(iso, now);
 	const words = (s: Session) => {
@@ -120,7 +122,7 @@
 			{/if}
 			<section aria-label="Others">
 				<ul>
-					{#each others as { client: c, last: l } (c.id)}
+					{#each others.slice(0, drawn.current) as { client: c, last: l } (c.id)}
 						<li class="border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>

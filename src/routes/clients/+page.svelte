@@ -4,6 +4,7 @@
 	import { goto } from '$app/navigation';
 	import type { Client } from '$lib/core/records/client';
 	import { useApp } from '$lib/state/app.svelte';
+	import { inTurns, ROWS_AT_ONCE } from '$lib/state/inTurns.svelte';
 	import type { Visits } from '$lib/store/repository';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { settleVersions } from '$lib/store/saveRecord';
@@ -20,6 +21,7 @@
 	let removing = $state(false);
 	let said = $state('');
 	const clients = $derived(app.current.all);
+	const drawn = inTurns(() => clients.length, ROWS_AT_ONCE);
 	const chosen = $derived(app.current.byId(wished) ?? app.current.orFirst);
 	const sessions = liveRows(
 		() => chosen?.id ?? null,
@@ -73,7 +75,7 @@
 		<h1 class="pt-3 text-xl font-[520]">Clients</h1>
 		<ClientForm onsave={add} />
 		<ul class="border-hair mt-3 border-t">
-			{#each clients as c (c.id)}
+			{#each clients.slice(0, drawn.current) as c (c.id)}
 				{@const seen = visits.current.get(c.id)}
 				<li class="border-hair border-b">
 					<button

@@ -3,7 +3,8 @@ import 'fake-indexeddb/auto';
 import { flushSync } from 'svelte';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { emptyAssessment, withValue } from '$lib/core/assess/assessment';
-import { coverageOf } from '$lib/core/goal/coverage';
+import * as COVERAGE from '$lib/core/goal/coverage';
+import { findingSpots } from '$lib/core/rules/findingSpots';
 import { judge } from '$lib/core/rules/judge';
 import { schoolById } from '$lib/core/school/schools';
 import { EMPTY_HISTORY } from '$lib/core/sequence/history';
@@ -18,7 +19,7 @@ import { all, button, clear, click, press, show } from '$lib/ui/testing';
 import EmptyHint from '$lib/ui/views/compose/EmptyHint.svelte';
 import ComposeFacts from '$lib/ui/views/compose/ComposeFacts.svelte';
 import MapLegend from '$lib/ui/views/compose/MapLegend.svelte';
-import { mapFlags, readoutOf, tintsOf } from '$lib/ui/views/compose/mapLayers';
+import { readoutOf, tintsOf } from '$lib/ui/views/compose/mapLayers';
 
 let db: SoftTideDb;
 let draft: SequenceDraft;
@@ -179,7 +180,7 @@ describe('the layers of the map', () => {
 			() => SEQUENCE,
 			() => judgement,
 			assessment,
-			coverageOf
+			COVERAGE
 		);
 	test('grades are water lines, in words too', () => {
 		expect(of('puffiness').map((t) => [t.zone, t.side, t.lines, t.words])).toEqual([
@@ -209,7 +210,7 @@ describe('the layers of the map', () => {
 		).toEqual([]);
 	});
 	test('findings: the gravest of a zone is planted there, all are counted', () => {
-		const flags = mapFlags(judgement);
+		const flags = findingSpots(judgement);
 		expect(flags.length).toBeGreaterThan(0);
 		expect(of('findings').map((t) => t.value)).toEqual(flags.map((f) => String(f.count)));
 		expect(new Set(flags.map((f) => `${f.zone}:${f.side}`)).size).toBe(flags.length);

@@ -8,6 +8,7 @@
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
 	import { hour, weekDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
+	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
@@ -55,6 +56,8 @@
 	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
 	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
 	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable) : []));
+	/** Sentence, face, tape, strip: one after the other. */
+	const parts = inTurns(() => 4, 1);
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
 </script>
 
@@ -115,17 +118,17 @@
 							onchange={(id) => (observedWish = id)}
 						/>
 					</div>{/if}
-				<ZoneChangeMap {observed} changes={zones} />
+				{#if parts.current > 1}<ZoneChangeMap {observed} changes={zones} />{/if}
 			</section>
 			<section>
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
-				<MeasuredChanges
-					before={pair.a}
-					after={pair.b}
-					working={app.working}
-					comparable={pair.comparable}
-					unit={app.settings?.units ?? 'mm'}
-				/>
+				{#if parts.current > 2}<MeasuredChanges
+						before={pair.a}
+						after={pair.b}
+						working={app.working}
+						comparable={pair.comparable}
+						unit={app.settings?.units ?? 'mm'}
+					/>{/if}
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
 					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working.distanceErrorMm} mm, of the
 					sum
@@ -139,13 +142,13 @@
 			<h2 class="pb-1 text-[13.5px] font-semibold">
 				Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
 			</h2>
-			<SessionStrip
-				sessions={sessions.current}
-				chosenId={chosen.id}
-				observed={HEADLINE_MEASURED}
-				{width}
-				onchoose={(id) => (wished = id)}
-			/>
+			{#if parts.current > 3}<SessionStrip
+					sessions={sessions.current}
+					chosenId={chosen.id}
+					observed={HEADLINE_MEASURED}
+					{width}
+					onchoose={(id) => (wished = id)}
+				/>{/if}
 			<dl class="text-ink2 grid max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 pt-3 text-[12.5px]">
 				{#if chosen.sequence}<dt>Done</dt>
 					<dd>

@@ -1,6 +1,6 @@
 import { mean, median } from 'simple-statistics';
-import type { Side } from '../atlas/places';
-import type { ZoneId } from '../atlas/zones';
+import { SIDES, type Side } from '../atlas/places';
+import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { Assessment, Entry } from './assessment.schema';
 import { isMeasured, observation, type ObservationId } from './registry';
 
@@ -32,6 +32,15 @@ export function valueAt(assessment: Entries, id: ObservationId, spot: Spot = {})
 	if (!values.length) return null;
 	return isMeasured(row) ? mean(values) : median(values);
 }
+
+/** Each zone and side with a grade of an observation, in the order of the atlas; what was not felt is absent. */
+export const gradesByZone = (assessment: Entries, id: ObservationId) =>
+	ZONE_IDS.flatMap((zone) =>
+		SIDES.flatMap((side) => {
+			const grade = valueAt(assessment, id, { place: zone, side });
+			return grade === null ? [] : [{ zone, side, grade }];
+		})
+	);
 
 /** The words that were chosen or written for an observation, in their order. */
 export const wordsAt = (assessment: Entries, id: ObservationId): readonly string[] =>

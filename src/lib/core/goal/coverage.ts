@@ -83,6 +83,29 @@ export function coverageOf(sequence: Sequence, events: readonly TimedEvent[], wo
 	});
 }
 
+/** A goal without a weight still counts a little: its zones are asked for. */
+const LEAST_GOAL_WEIGHT = 0.01;
+
+/**
+ * How far the goals of a sequence are served in each zone they name, 0..1: full doses received against asked for, by the
+ * weight of the goal and of the zone within it; more than a full dose counts as one.
+ */
+export function servedByZone(
+	sequence: Pick<Sequence, 'goals'>,
+	coverage: readonly Coverage[]
+): { zone: ZoneId; share: number }[] {
+	const zones = new Map<ZoneId, { weight: number; served: number }>();
+	for (const { goal, rows } of coverage) {
+		const ofGoal = Math.max(sequence.goals.find((g) => g.id === goal)?.weight ?? 1, LEAST_GOAL_WEIGHT);
+		for (const row of rows) {
+			const sum = zones.get(row.zone) ?? { weight: 0, served: 0 };
+			const weight = row.weight * ofGoal;
+			zones.set(row.zone, { weight: sum.weight + weight, served: sum.served + weight * Math.min(1, row.doses) });
+		}
+	}
+	return [...zones].map(([zone, { weight, served }]) => ({ zone, share: served / weight }));
+}
+
 /** What a step is worth for the goals of its sequence: the sum of the weights of what it serves. */
 export function worthOf(step: Step, goals: Sequence['goals']): number {
 	return goals.reduce((sum, { id, weight }) => {

@@ -64,6 +64,15 @@ export function balanceOf(events: readonly TimedEvent[], working: Working): Bala
 	return { overall, zones };
 }
 
+/** Each zone and side that was worked: its seconds, and their share of the longest worked one, 0..1. */
+export function secondsByZone({ zones }: Balance) {
+	const worked = [...zones].flatMap(([zone, load]) =>
+		SIDES.filter((side) => load[side].seconds > 0).map((side) => ({ zone, side, seconds: load[side].seconds }))
+	);
+	const most = worked.reduce((max, { seconds }) => Math.max(max, seconds), 1);
+	return worked.map((w) => ({ ...w, share: w.seconds / most }));
+}
+
 function add(sum: Sum, reps: number, seconds: number, kPa: number): void {
 	sum.reps += reps;
 	sum.seconds += seconds;

@@ -1,13 +1,11 @@
 <script lang="ts">
 	import { FIGURE, MIDLINE_X, type View } from '$lib/core/atlas/geometry';
-	import type { Side } from '$lib/core/atlas/places';
-	import type { ZoneId } from '$lib/core/atlas/zones';
-	import type { Severity } from '$lib/core/school/school.schema';
+	import type { FindingSpot } from '$lib/core/rules/findingSpots';
 	import PennantMark from '../glyphs/PennantMark.svelte';
 
 	interface Props {
 		view: View;
-		flags: readonly { readonly zone: ZoneId; readonly side: Side; readonly severity: Severity; readonly count: number }[];
+		flags: readonly FindingSpot[];
 	}
 	let { view, flags }: Props = $props();
 	const planted = $derived(

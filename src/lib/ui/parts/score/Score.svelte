@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { untrack, type Snippet } from 'svelte';
 	import type { Level } from '$lib/core/step/levels';
-	import { clock } from '$lib/core/step/describe';
 	import type { TimedEvent } from '$lib/core/sequence/expand';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { Severity } from '$lib/core/school/school.schema';
@@ -13,13 +12,15 @@
 	import ScoreGutter from './ScoreGutter.svelte';
 	import ScoreLand from './ScoreLand.svelte';
 	import ScorePhases from './ScorePhases.svelte';
+	import ScoreThumb from './ScoreThumb.svelte';
 	import ScoreStepTarget from './ScoreStepTarget.svelte';
 	import SwellMark from './SwellMark.svelte';
 	import Textures from './Textures.svelte';
+	import { ScoreDrag } from './scoreDrag.svelte';
 	import { bandRows } from './scoreBands';
 	import { FULL_HEIGHTS, secondsAt, xAt, type ScoreFrame } from './scoreGeometry';
 	import { keepSame, scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
-	import { SILHOUETTE_FROM, silhouettes, stepBefore, stepsInSight, widthFor, zoomed } from './scoreView';
+	import { SILHOUETTE_FROM, silhouettes, stepsInSight, widthFor, zoomed } from './scoreView';
 	import { scoreWords } from './scoreWords';
 
 	interface Props {
@@ -146,40 +147,19 @@
 	}
 	const secondsUnder = (clientX: number) => secondsAt(frame, clientX - scroller!.getBoundingClientRect().left + scroller!.scrollLeft);
 
-	// A swell is picked up by its body; the ground is taken hold of to pan.
-	let held = $state.raw<{ step: ScoreStep; x: number; moved: boolean; to: ScoreStep | null } | null>(null);
-	let pan: { x: number; from: number } | null = null;
-	function down(e: PointerEvent) {
-		if (e.button !== 0 || e.pointerType === 'touch') return;
-		const id = (e.target as Element).closest<SVGGElement>('[data-key]')?.dataset.key;
-		const step = steps.find((s) => s.key === id);
-		if (step) held = { step, x: e.clientX, moved: false, to: null };
-		else if (!whole && !(e.target as Element).closest('.scrub, .handle')) pan = { x: e.clientX, from: scroller!.scrollLeft };
-	}
-	function move(e: PointerEvent) {
-		if (pan) scroller!.scrollLeft = pan.from - (e.clientX - pan.x);
-		if (!held) return;
-		const moved = held.moved || Math.abs(e.clientX - held.x) > 8;
-		if (moved) held = { ...held, moved, to: stepBefore(steps, secondsUnder(e.clientX)) };
-	}
-	let justMoved = false;
-	function up() {
-		pan = null;
-		if (held?.moved) {
-			justMoved = true;
-			setTimeout(() => (justMoved = false));
-			const to = held.to?.placed.step.id ?? null;
-			if (to !== held.step.placed.step.id) onmove(held.step.placed.step.id, to);
-		}
-		held = null;
-	}
+	const drag = new ScoreDrag({
+		steps: () => steps,
+		secondsUnder,
+		scroller: () => (whole ? null : (scroller ?? null)),
+		onmove: (id, before) => onmove(id, before)
+	});
 	const pick = (id: string, e?: MouseEvent) => {
-		if (!justMoved) onselect(id, e);
+		if (!drag.justMoved) onselect(id, e);
 	};
 	/** The cursor as far as the axis cares: which of its figures the thumb hides. */
 	const underThumb = $derived(Math.round(cursorSeconds / 15) * 15);
 	const tabStop = $derived(selected ?? steps[0]);
-	const gapX = $derived(held?.moved ? xAt(frame, held.to ? held.to.startSeconds : total) : null);
+	const gapX = $derived(drag.held?.moved ? xAt(frame, drag.held.to?.startSeconds ?? total) : null);
 </script>
 
 <div class="relative flex" style="height: {height + 6 + belowHeight}px">
@@ -190,16 +170,16 @@
 	</div>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div
-		class="relative flex-1 overflow-x-auto overflow-y-hidden {held?.moved ? 'cursor-grabbing' : ''}"
+		class="relative flex-1 overflow-x-auto overflow-y-hidden {drag.held?.moved ? 'cursor-grabbing' : ''}"
 		bind:clientWidth={viewWidth}
 		bind:this={scroller}
 		onscroll={() => (scrollLeft = scroller!.scrollLeft)}
 		onwheel={wheel}
-		onpointerdown={down}
-		onpointermove={move}
-		onpointerup={up}
-		onpointercancel={up}
-		onpointerleave={up}
+		onpointerdown={drag.down}
+		onpointermove={drag.move}
+		onpointerup={drag.up}
+		onpointercancel={drag.up}
+		onpointerleave={drag.up}
 		tabindex={whole ? -1 : 0}
 		role="region"
 		aria-label="Score"
@@ -227,7 +207,7 @@
 								{uid}
 								detail="full"
 								selected={step.placed.step.id === selectedId}
-								faint={held?.moved && held.step.key === step.key}
+								faint={drag.held?.moved && drag.held.step.key === step.key}
 								seaUp={28}
 								seaDown={182}
 							/>
@@ -261,7 +241,7 @@
 					/>
 				{/each}
 			{/if}
-			{#if selected && !coarse && !held && chosen.size <= 1 && xAt(frame, selected.endSeconds) - xAt(frame, selected.startSeconds) > 14}
+			{#if selected && !coarse && !drag.held && chosen.size <= 1 && xAt(frame, selected.endSeconds) - xAt(frame, selected.startSeconds) > 14}
 				{#await handles() then { default: ScoreHandles }}
 					<ScoreHandles
 						step={selected}
@@ -282,29 +262,7 @@
 		</svg>
 		{#if total > 0}{@render below?.(frame, width, height)}{/if}
 		{#if total > 0}<ScoreCursor {frame} {cursorSeconds} foot={axisY} {caption} />{/if}
-		{#if total > 0}
-			<div
-				class="scrub pointer-events-none absolute h-6"
-				style="left: {frame.x0 - 20}px; width: {frame.x1 - frame.x0 + 40}px; top: {axisY - 1}px"
-			>
-				<span
-					class="bg-primary text-onink absolute top-px left-0 flex h-[22px] w-10 items-center justify-center rounded-full text-[12.5px] font-bold will-change-transform"
-					style="transform: translateX({xAt(frame, cursorSeconds) - frame.x0}px)"
-					aria-hidden="true">{clock(cursorSeconds)}</span
-				>
-				<input
-					type="range"
-					class="pointer-events-auto absolute inset-0 w-full cursor-ew-resize opacity-0"
-					aria-label="Moment in the sequence"
-					aria-valuetext="{clock(cursorSeconds)}{caption ? `, ${caption}` : ''}"
-					min="0"
-					max={Math.max(1, Math.round(total))}
-					step="1"
-					value={Math.round(cursorSeconds)}
-					oninput={(e) => onscrub(e.currentTarget.valueAsNumber)}
-				/>
-			</div>
-		{/if}
+		{#if total > 0}<ScoreThumb {frame} {cursorSeconds} {total} {caption} top={axisY - 1} {onscrub} />{/if}
 	</div>
 </div>
 
@@ -312,18 +270,5 @@
 	/* Paper above, water below. */
 	.sea {
 		background: linear-gradient(var(--sheet), var(--sea) 22px);
-	}
-	/* The thumb is as wide as the clock that stands over it, so that the finger meets it. */
-	input::-webkit-slider-thumb {
-		width: 40px;
-		height: 22px;
-	}
-	input::-moz-range-thumb {
-		width: 40px;
-		height: 22px;
-	}
-	.scrub:focus-within span {
-		outline: 2px solid var(--ink);
-		outline-offset: 2px;
 	}
 </style>

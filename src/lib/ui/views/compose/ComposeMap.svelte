@@ -4,6 +4,7 @@
 	import type { View } from '$lib/core/atlas/geometry';
 	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import { findingSpots } from '$lib/core/rules/findingSpots';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -19,7 +20,7 @@
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
-	import { mapFlags, readoutOf, tintsOf, type Layer } from './mapLayers';
+	import { readoutOf, tintsOf, type CoverageModule, type Layer } from './mapLayers';
 
 	interface Props {
 		draft: SequenceDraft;
@@ -58,9 +59,9 @@
 	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : HEADLINE_GRADE));
 
 	const judgement = $derived(draft.judgement);
-	let coverageOf = $state.raw<typeof import('$lib/core/goal/coverage').coverageOf | null>(null);
+	let coverage = $state.raw<CoverageModule | null>(null);
 	$effect(() => {
-		if (layer === 'coverage' && !coverageOf) void import('$lib/core/goal/coverage').then((m) => (coverageOf = m.coverageOf));
+		if (layer === 'coverage' && !coverage) void import('$lib/core/goal/coverage').then((m) => (coverage = m));
 	});
 	const tints = $derived(
 		layer === 'tide' && run && waters
@@ -70,10 +71,10 @@
 					() => draft.sequence,
 					() => draft.judgement,
 					assessment,
-					coverageOf
+					coverage
 				)
 	);
-	const flags = $derived(layer === 'findings' ? mapFlags(judgement) : []);
+	const flags = $derived(layer === 'findings' ? findingSpots(judgement) : []);
 	// Openings change slowly: a tenth of a second is close enough, and scrubbing stays light.
 	const tenths = $derived(Math.round(draft.cursorSeconds * 10) / 10);
 	const nodes = $derived(layer === 'tide' && run && waters ? waters.tideNodes(run, draft.lookSeconds) : null);

@@ -1,19 +1,18 @@
 <script lang="ts">
 	import { sameDay } from '../../parts/dates';
-	import { Tabs } from 'bits-ui';
 	import { onMount, tick, untrack } from 'svelte';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
 	import type { Client } from '$lib/core/records/client';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
-	import { graver } from '$lib/core/rules/rule';
-	import type { Severity } from '$lib/core/school/school.schema';
+	import { gravestByStep } from '$lib/core/rules/findingSpots';
 	import { insertTechnique } from '$lib/core/sequence/embed';
 	import { carriedOver } from '$lib/core/sequence/manyEdits';
 	import { spotFor } from '$lib/core/sequence/placement';
 	import { makeStep } from '$lib/core/technique/makeStep';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { useApp } from '$lib/state/app.svelte';
-	import { composeKeys, focusRow, isBusy } from '$lib/state/composeKeys';
+	import { copySteps, pasteSteps } from '$lib/state/clipboardEvents';
+	import { composeKeys, focusRow } from '$lib/state/composeKeys';
 	import { Player } from '$lib/state/player.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { TideState } from '$lib/state/tide.svelte';
@@ -24,21 +23,15 @@
 	import CommandBar from './CommandBar.svelte';
 	import ComposeHead from './ComposeHead.svelte';
 	import ComposeMap from './ComposeMap.svelte';
-	import ComposeFacts from './ComposeFacts.svelte';
+	import InspectorTabs, { type InspectorTab } from './inspector/InspectorTabs.svelte';
 	import ScorePanel from './ScorePanel.svelte';
 
 	/** Panels that are not on the screen at first are fetched when they are asked for: the page is there sooner. */
-	const stepInspector = () => import('./inspector/StepInspector.svelte');
-	const findingsPanel = () => import('./inspector/FindingsPanel.svelte');
 	const emptyHint = () => import('./EmptyHint.svelte');
 	const addPanel = () => import('./inspector/AddPanel.svelte');
-	const manyPanel = () => import('./inspector/ManyPanel.svelte');
-	const sequencePanel = () => import('./inspector/SequencePanel.svelte');
-	const textPane = () => Promise.all([import('./text/TextPane.svelte'), loadTechniques()]);
 	const shortcutSheet = () => import('./ShortcutSheet.svelte');
 	const tour = () => import('./Tour.svelte');
 	const tideSource = () => import('./TideSource.svelte');
-	const clipboard = () => Promise.all([import('$lib/state/clipboard'), loadTechniques()]);
 
 	interface Props {
 		draft: SequenceDraft;
@@ -59,8 +52,7 @@
 	let chosen = $state<PlaceRef[]>([]);
 	let chosenSide = $state<Side>('left');
 	let adding = $state(false);
-	type Tab = 'step' | 'findings' | 'sequence' | 'text';
-	let tab = $state<Tab>('step');
+	let tab = $state<InspectorTab>('step');
 	let narrowTab = $state<'map' | 'steps' | 'inspector'>('map');
 	let typing = $state(false);
 	let sheet = $state(false);
@@ -72,11 +64,7 @@
 	const when = $derived(assessment && sameDay(assessment.takenAt, new Date()) ? 'today' : 'last time');
 
 	const judgement = $derived(draft.judgement);
-	const flags = $derived.by(() => {
-		const map = new Map<string, Severity>();
-		for (const f of judgement.findings) for (const id of f.stepIds.slice(0, 1)) map.set(id, graver(f.severity, map.get(id) ?? 'advice'));
-		return map;
-	});
+	const flags = $derived(gravestByStep(judgement.findings));
 	const player = untrack(
 		() =>
 			new Player(
@@ -85,12 +73,6 @@
 				() => draft.judgement.timing.expectedSeconds
 			)
 	);
-	const TABS = $derived([
-		{ value: 'step', label: draft.chosen.many ? `${draft.chosen.ids.size} steps` : 'Step' },
-		{ value: 'findings', label: `Findings ${judgement.findings.length || ''}` },
-		{ value: 'sequence', label: 'Sequence' },
-		{ value: 'text', label: 'Text' }
-	]);
 	/** The text stands beside the steps: it takes room from the map. */
 	const columns = $derived(
 		tab === 'text' && !adding
@@ -143,26 +125,6 @@
 		narrowTab = 'map';
 		void tick().then(() => document.querySelector<SVGElement>('[data-place][tabindex="0"]')?.focus());
 	}
-	async function copy(e: ClipboardEvent, cut: boolean) {
-		if (isBusy(e) || !draft.chosen.ids.size || getSelection()?.toString()) return;
-		e.preventDefault();
-		const ids = draft.chosen.ids;
-		const [{ copiedText, removed }] = await clipboard();
-		try {
-			await navigator.clipboard.writeText(copiedText(draft.sequence, ids));
-			draft.said = `${ids.size} ${ids.size === 1 ? 'step' : 'steps'} copied as text.`;
-			if (cut) draft.do(removed(draft.sequence, ids));
-		} catch {
-			draft.refusal = 'The browser does not let this page write to the clipboard. Open Text and copy from there.';
-		}
-	}
-	async function paste(e: ClipboardEvent) {
-		if (isBusy(e)) return;
-		const text = e.clipboardData?.getData('text/plain') ?? '';
-		e.preventDefault();
-		const [{ pasteText }] = await clipboard();
-		pasteText(draft, text, library.all, newId);
-	}
 	onMount(() => {
 		const keys = composeKeys({
 			draft: () => draft,
@@ -190,7 +152,11 @@
 	const show = (name: typeof narrowTab) => (narrowTab === name ? 'flex' : 'hidden');
 </script>
 
-<svelte:document oncopy={(e) => copy(e, false)} oncut={(e) => copy(e, true)} onpaste={paste} />
+<svelte:document
+	oncopy={(e) => copySteps(e, draft, false)}
+	oncut={(e) => copySteps(e, draft, true)}
+	onpaste={(e) => pasteSteps(e, draft, library, newId)}
+/>
 
 <p class="sr-only" role="status">{draft.said}</p>
 <div class="border-hair border-b p-2 lg:hidden">
@@ -236,47 +202,7 @@
 				/>
 			{/await}
 		{:else}
-			<Tabs.Root bind:value={tab} class="flex min-h-0 flex-1 flex-col">
-				<Tabs.List class="border-hair mb-2 flex gap-4 border-b" aria-label="Inspector">
-					{#each TABS as t (t.value)}
-						<Tabs.Trigger
-							value={t.value}
-							class="text-ink2 data-[state=active]:text-ink data-[state=active]:border-ink -mb-px min-h-7 border-b-2 border-transparent data-[state=active]:font-semibold"
-							>{t.label}</Tabs.Trigger
-						>
-					{/each}
-				</Tabs.List>
-				<Tabs.Content value="step">
-					{#if tab !== 'step'}<!-- drawn when it is looked at -->{:else if draft.chosen.many}
-						{#await manyPanel() then { default: ManyPanel }}<ManyPanel {draft} {newId} />{/await}
-					{:else if draft.inspected}
-						{#await stepInspector() then { default: StepInspector }}{#if draft.inspected}<StepInspector
-									{draft}
-									placed={draft.inspected}
-									{tide}
-									{newId}
-								/>{/if}{/await}
-					{:else}<ComposeFacts {draft} onfindings={() => (tab = 'findings')} />{/if}
-				</Tabs.Content>
-				<Tabs.Content value="findings"
-					>{#if tab === 'findings'}{#await findingsPanel() then { default: FindingsPanel }}<FindingsPanel
-								{draft}
-								{tide}
-							/>{/await}{/if}</Tabs.Content
-				>
-				<Tabs.Content value="sequence"
-					>{#if tab === 'sequence'}{#await sequencePanel() then { default: SequencePanel }}<SequencePanel
-								{draft}
-							/>{/await}{/if}</Tabs.Content
-				>
-				<Tabs.Content value="text" class="flex min-h-0 flex-1 flex-col"
-					>{#if tab === 'text'}{#await textPane() then [{ default: TextPane }]}<TextPane
-								{draft}
-								{library}
-								{newId}
-							/>{/await}{/if}</Tabs.Content
-				>
-			</Tabs.Root>
+			<InspectorTabs {draft} {tide} {library} {newId} bind:tab />
 		{/if}
 	</aside>
 </div>

@@ -1,19 +1,14 @@
-import {
-	acceptCompletion,
-	autocompletion,
-	completionKeymap,
-	completionStatus,
-	type CompletionContext,
-	type CompletionResult
-} from '@codemirror/autocomplete';
+import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
-import { lintKeymap, setDiagnostics, type Diagnostic } from '@codemirror/lint';
-import { EditorState, Prec, StateEffect, StateField, type Extension } from '@codemirror/state';
-import { Decoration, EditorView, hoverTooltip, keymap, placeholder, type DecorationSet } from '@codemirror/view';
-import { complete, type CompleteOptions } from '$lib/core/notation/complete';
-import { explain } from '$lib/core/notation/explain';
+import { lintKeymap, setDiagnostics } from '@codemirror/lint';
+import { EditorState } from '@codemirror/state';
+import { EditorView, keymap, placeholder } from '@codemirror/view';
+import type { CompleteOptions } from '$lib/core/notation/complete';
 import type { Trouble } from '$lib/core/notation/reader';
+import { completionsOf, diagnosticOf, explanations } from './assist';
 import { notationLanguage } from './highlight';
+import { lineMark, markLine, quietTexts } from './lineMarks';
+import { oneLine } from './oneLine';
 import { editorTheme } from './theme';
 
 export interface EditorOptions {
@@ -47,113 +42,20 @@ export interface Editor {
 	destroy(): void;
 }
 
-const markLine = StateEffect.define<number | null>();
-const lineMark = StateField.define<DecorationSet>({
-	create: () => Decoration.none,
-	update(marks, tr) {
-		for (const effect of tr.effects) {
-			if (!effect.is(markLine)) continue;
-			const line = effect.value;
-			if (line === null || line > tr.state.doc.lines) return Decoration.none;
-			return Decoration.set([Decoration.line({ class: 'cm-step' }).range(tr.state.doc.line(line).from)]);
-		}
-		return marks.map(tr.changes);
-	},
-	provide: (field) => EditorView.decorations.from(field)
-});
-
-/** The texts under a step are kept to one quiet line each, except where the cursor is. */
-const quietTexts = StateField.define<DecorationSet>({
-	create: (state) => quietLines(state),
-	update: (marks, tr) => (tr.docChanged || tr.selection ? quietLines(tr.state) : marks),
-	provide: (field) => EditorView.decorations.from(field)
-});
-function quietLines(state: EditorState): DecorationSet {
-	const at = state.doc.lineAt(state.selection.main.head).number;
-	const marks = [];
-	for (let n = 1; n <= state.doc.lines; n++) {
-		const line = state.doc.line(n);
-		if (n !== at && line.text.startsWith('..')) marks.push(Decoration.line({ class: 'cm-below' }).range(line.from));
-	}
-	return Decoration.set(marks);
-}
-
-function completionsOf(context: CompletionContext, options: CompleteOptions): CompletionResult | null {
-	const line = context.state.doc.lineAt(context.pos);
-	const found = complete(line.text.slice(0, context.pos - line.from), options);
-	if (!found?.options.length) return null;
-	return {
-		from: line.from + found.from,
-		options: found.options.map((o, i) => ({
-			label: o.text,
-			detail: o.detail,
-			type: o.kind,
-			boost: -i / found.options.length
-		})),
-		validFor: /^[\p{L}\d: .'-]*$/u
-	};
-}
-
-const explanations = hoverTooltip((view, pos) => {
-	const line = view.state.doc.lineAt(pos);
-	const found = explain(line.text, pos - line.from);
-	if (!found) return null;
-	return {
-		pos: line.from + found.from,
-		end: line.from + found.to,
-		create: () => {
-			const dom = document.createElement('div');
-			dom.className = 'cm-explain';
-			dom.textContent = found.text;
-			return { dom };
-		}
-	};
-});
-
-function diagnosticOf(state: EditorState, trouble: Trouble): Diagnostic | null {
-	if (trouble.line > state.doc.lines) return null;
-	const line = state.doc.line(trouble.line);
-	const from = Math.min(line.from + trouble.column - 1, line.to);
-	const expected = trouble.expected.length ? ` Expected: ${trouble.expected.slice(0, 6).join(', or ')}.` : '';
-	return {
-		from,
-		to: Math.min(line.to, line.from + trouble.endColumn - 1),
-		severity: 'error',
-		message: trouble.message + expected
-	};
+/** The one stretch in which two texts differ: what stands around it keeps its marks and the cursor. */
+function changeBetween(now: string, text: string) {
+	const shorter = Math.min(now.length, text.length);
+	let from = 0;
+	while (from < shorter && now[from] === text[from]) from++;
+	let tail = 0;
+	while (tail < shorter - from && now.at(-1 - tail) === text.at(-1 - tail)) tail++;
+	return { from, to: now.length - tail, insert: text.slice(from, text.length - tail) };
 }
 
 /** Opens an editor for the notation. Its styles live in a shadow root: the page's policy allows no style elements. */
 export function openEditor(options: EditorOptions): Editor {
 	const root = options.parent.shadowRoot ?? options.parent.attachShadow({ mode: 'open' });
 	let quiet = false;
-	const oneLine: Extension = options.single
-		? [
-				EditorState.transactionFilter.of((tr) => (tr.newDoc.lines > 1 ? [] : tr)),
-				Prec.highest(
-					EditorView.domEventHandlers({
-						paste: (e) => {
-							const text = e.clipboardData?.getData('text/plain').trim() ?? '';
-							if (!text.includes('\n')) return false;
-							e.preventDefault();
-							options.onlines?.(text);
-							return true;
-						}
-					})
-				),
-				keymap.of([
-					{ key: 'Mod-Enter', run: (view) => (options.onenter?.(view.state.doc.toString()), true) },
-					{
-						key: 'Enter',
-						run: (view) => {
-							if (completionStatus(view.state) === 'active' && acceptCompletion(view)) return true;
-							options.onenter?.(view.state.doc.toString());
-							return true;
-						}
-					}
-				])
-			]
-		: EditorView.lineWrapping;
 	const view = new EditorView({
 		root: root as ShadowRoot,
 		parent: root as unknown as Element,
@@ -161,7 +63,7 @@ export function openEditor(options: EditorOptions): Editor {
 			doc: options.text,
 			extensions: [
 				history(),
-				oneLine,
+				options.single ? oneLine(options) : EditorView.lineWrapping,
 				autocompletion({
 					override: [(c) => completionsOf(c, options.complete)],
 					icons: false,
@@ -205,12 +107,8 @@ export function openEditor(options: EditorOptions): Editor {
 		setText(text) {
 			const now = view.state.doc.toString();
 			if (now === text) return;
-			let from = 0;
-			while (from < now.length && from < text.length && now[from] === text[from]) from++;
-			let tail = 0;
-			while (tail < now.length - from && tail < text.length - from && now.at(-1 - tail) === text.at(-1 - tail)) tail++;
 			quiet = true;
-			view.dispatch({ changes: { from, to: now.length - tail, insert: text.slice(from, text.length - tail) } });
+			view.dispatch({ changes: changeBetween(now, text) });
 			quiet = false;
 		},
 		setTroubles(troubles) {
