@@ -11,6 +11,7 @@
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 	import KeepBar from '$lib/ui/views/today/KeepBar.svelte';
+	import ShelfCard from '$lib/ui/views/today/ShelfCard.svelte';
 	import Shore from '$lib/ui/views/today/Shore.svelte';
 	import WelcomeSteps from '$lib/ui/views/today/WelcomeSteps.svelte';
 
@@ -47,12 +48,8 @@
 	const week = $derived(recent.current.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
 	const next = $derived(sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ?? sequences.current[0]?.sequence ?? null);
 	const judged = $derived(next ? judge(next, app.context) : null);
-	const shelf = $derived(
-		sequences.current
-			.filter((s) => s.id !== next?.id)
-			.slice(0, 4)
-			.map((s) => ({ sequence: s.sequence, ...judge(s.sequence, app.context) }))
-	);
+	const shelf = $derived(sequences.current.filter((s) => s.id !== next?.id).slice(0, 4));
+	const shelved = inTurns(() => shelf.length, 0, 1);
 	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
 	const drawn = inTurns(() => others.length, ROWS_AT_ONCE);
 	const name = (id: string) => app.current.byId(id)?.name ?? 'somebody';
@@ -145,18 +142,8 @@
 				<section class="pt-6" aria-label="Sequences">
 					<h2 class="border-hair border-b pb-1 text-[13.5px] font-semibold">On the shelf</h2>
 					<ul class="grid gap-x-8 sm:grid-cols-2">
-						{#each shelf as s (s.sequence.id)}
-							<li class="border-hair border-b py-1.5">
-								<a class="hover:dotted flex justify-between gap-3" href="/compose/{s.sequence.id}">
-									<span class="truncate font-[530]">{s.sequence.title}</span><b class="font-semibold">{clock(s.timing.expectedSeconds)}</b>
-								</a>
-								<MiniScore
-									events={s.events}
-									byId={s.context.byId}
-									width={Math.max(160, Math.min(390, width / 2 - 40))}
-									label="Score of {s.sequence.title}"
-								/>
-							</li>
+						{#each shelf.slice(0, shelved.current) as { id, sequence } (id)}
+							<ShelfCard {sequence} context={app.context} width={Math.max(160, Math.min(390, width / 2 - 40))} />
 						{/each}
 					</ul>
 				</section>

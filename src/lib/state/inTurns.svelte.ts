@@ -1,7 +1,7 @@
 import { oncePainted } from './oncePainted';
 
 /** Rows of a list that are drawn in one go: about a window full. */
-export const ROWS_AT_ONCE = 20;
+export const ROWS_AT_ONCE = 30;
 
 /**
  * A number that grows to a wish, some more with each frame: what is long is drawn piece by piece, and the page answers in

@@ -81,11 +81,8 @@ export class Runner {
 	/** Starts, or goes on: an interrupted stroke is begun again, half a stroke is not a stroke. */
 	go(): void {
 		if (this.playing || this.seconds >= this.total) return;
-		const { event, rep, reps } = this.position;
-		if (this.begun && event && reps) {
-			const pace = (event.endSeconds - event.startSeconds) / reps;
-			this.seconds = event.startSeconds + (rep - 1) * pace;
-		}
+		const { reps, repStartSeconds } = this.position;
+		if (this.begun && reps) this.seconds = repStartSeconds;
 		this.#played = cutAt(this.#played, this.seconds);
 		if (this.#haltAtMs !== null) this.haltedSeconds += (this.#options.now() - this.#haltAtMs) / 1000;
 		this.#haltAtMs = null;

@@ -12,7 +12,7 @@ import { SettingsSchema, type Settings } from '../core/records/settings';
 import { refTo, snapshotOf } from '../core/records/snapshot';
 import type { School } from '../core/school/school.schema';
 import { EMPTY_HISTORY, type Draft } from '../core/sequence/history';
-import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { StoredSequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import type { Technique } from '../core/technique/technique.schema';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { tableOf, type SoftTideDb } from './db';
@@ -114,7 +114,7 @@ export class Repository {
 	saveSession = (draft: unknown): Promise<Saved<Session>> => saveRecord(this.db, 'session', draft, this.stamp());
 	/** Begins a session with a sequence: it is stored as it is now, and the log of the stage gets its first line. */
 	async startSession(draft: Omit<Session, 'sequence'>, sequence: unknown): Promise<Saved<Session>> {
-		const snapshot = snapshotOf(SequenceSchema.parse(sequence));
+		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));
 		const tables = [
 			this.#table('snapshot'),
 			this.#table('session'),

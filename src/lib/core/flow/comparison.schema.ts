@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { SequenceSchema } from '../sequence/sequence.schema';
+import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
 import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
 import { FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
@@ -54,7 +54,7 @@ export const ComparisonResultSchema = z.strictObject({
 /** What is asked: everything that the figures depend on. */
 export const ComparisonInputSchema = z.strictObject({
 	sequences: z
-		.array(SequenceSchema)
+		.array(StoredSequenceSchema)
 		.min(MIN_COMPARED, `at least ${MIN_COMPARED} sequences are compared: add one`)
 		.max(MAX_COMPARED, `at most ${MAX_COMPARED} sequences are compared: take one out`),
 	working: WorkingSchema,

@@ -8,6 +8,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
 import { besideTheFace, breathesDeeply, cools, leftOutWhole, mappingOf, type LeftOutReason } from './mapping';
+import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
 import { faceNetwork, NOT_ADJACENT } from './network';
 import { compileProgramme, type FlowTechnique, type Programme, type ProgrammeStep } from './programme';
 
@@ -45,7 +46,7 @@ interface PathPart {
 }
 
 /** The paths of one repetition: both sides one after the other, or the one that is worked. */
-function sidedPaths(refs: readonly PlaceRef[], side: TimedEvent['side']): string[][] {
+function sidedPaths(refs: readonly PlaceRef[], side: WorkedSide): string[][] {
 	const on = (s: Side, flip: boolean) =>
 		refs.map((ref) => {
 			const own = ownSideOf(ref);
@@ -120,8 +121,9 @@ class PlanWriter {
 			}
 			if (!cools(step)) return this.#op('stroke', side, part, reps, paceSeconds, deep, origin);
 			for (let rep = 0; rep < reps; rep++) {
-				this.#op('stroke', side, part, 1, 0, deep, origin);
-				this.#op('cold', side, part, 1, paceSeconds, deep, origin);
+				const on = sideOfRep(side, rep);
+				this.#op('stroke', on, part, 1, 0, deep, origin);
+				this.#op('cold', on, part, 1, paceSeconds, deep, origin);
 			}
 			return;
 		}
@@ -141,8 +143,11 @@ class PlanWriter {
 		const places = part.refs.length;
 		if (step.dose.kind === 'reps' || places < 2 || !isStationary(step.motion))
 			return this.#op(technique, side, part, reps, paceSeconds, deep, origin);
+		// In turn, a pair of repetitions stays at a place.
+		const each = turnsOf(side) ? 2 : 1;
+		const rounds = Math.ceil(reps / each);
 		part.refs.forEach((ref, i) => {
-			const share = Math.floor(((i + 1) * reps) / places) - Math.floor((i * reps) / places);
+			const share = each * (Math.floor(((i + 1) * rounds) / places) - Math.floor((i * rounds) / places));
 			this.#op(technique, side, { refs: [ref], levels: [part.levels[i]!] }, share, paceSeconds, deep, origin);
 		});
 	}
@@ -178,14 +183,16 @@ class PlanWriter {
 
 	#op(
 		technique: FlowTechnique,
-		side: TimedEvent['side'],
+		side: WorkedSide,
 		part: PathPart,
 		reps: number,
 		seconds: number,
 		deep: boolean,
 		origin: number
 	): void {
-		if (reps > 0)
+		if (turnsOf(side))
+			for (let rep = 0; rep < reps; rep++) this.#op(technique, sideOfRep(side, rep), part, 1, seconds, deep, origin);
+		else if (reps > 0)
 			this.steps.push({
 				technique,
 				paths: sidedPaths(part.refs, side),

@@ -4,7 +4,7 @@ import { zoneOf } from '../atlas/regionOf';
 import { ownSideOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { TimedEvent } from '../sequence/expand';
-import { sidesOf } from '../sequence/passes';
+import { repsOn, sidesOf } from '../sequence/workedSide';
 import type { School } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
@@ -230,6 +230,8 @@ function tooDry(skin: Skin, step: Step, event: TimedEvent, working: Working): Dr
 
 function wear(skin: Skin, step: Step, event: TimedEvent, working: Working): void {
 	const rate = step.contact === 'tool' ? working.toolWearShare : working.handWearShare;
+	// Both sides of what is done in turn get the same.
+	const reps = repsOn(event.side, sidesOf(event.side)[0]!, event.reps);
 	for (const key of keysOf(event.places, sidesOf(event.side)))
-		if (skin.known(key)) skin.set(key, skin.at(key, event.endSeconds) * (1 - rate) ** event.reps, event.endSeconds);
+		if (skin.known(key)) skin.set(key, skin.at(key, event.endSeconds) * (1 - rate) ** reps, event.endSeconds);
 }

@@ -1,6 +1,7 @@
 import { BREATHS, MOTIONS, MOUTHS, POSTURES, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
+import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
 import { stepTitle } from '../step/describe';
 import type { Step } from '../step/step.schema';
@@ -47,19 +48,23 @@ function mindWords(step: Step): string[] {
 }
 
 /** Side of a stretch as it is called out. */
-const sideCall = ({ side }: TimedEvent): string =>
+const sideCall = (side: WorkedSide): string =>
 	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `client’s ${side}`;
 
 function beatsOf(event: TimedEvent, first: boolean): Cue[] {
 	const { stepId, startSeconds, endSeconds } = event;
-	if (event.kind === 'transition') return [{ atSeconds: startSeconds, kind: 'side', words: sideCall(event), stepId }];
+	if (event.kind === 'transition')
+		return [{ atSeconds: startSeconds, kind: 'side', words: sideCall(event.side), stepId }];
 	const counted = event.kind === 'work' || event.kind === 'link';
 	const reps = counted ? Math.max(1, event.reps) : 1;
 	const pace = (endSeconds - startSeconds) / reps;
+	const turns = turnsOf(event.side);
+	const count = (i: number) =>
+		turns ? `${turns[i % 2]}, ${Math.floor(i / 2) + 1} of ${Math.ceil(reps / 2)}` : `${i + 1} of ${reps}`;
 	return Array.from({ length: reps }, (_, i) => ({
 		atSeconds: startSeconds + i * pace,
 		kind: i === 0 && !first ? ('step' as const) : ('stroke' as const),
-		words: i === 0 && !first ? sideCall(event) : `${i + 1} of ${reps}`,
+		words: i === 0 && !first ? sideCall(sideOfRep(event.side, 0)) : count(i),
 		stepId
 	}));
 }

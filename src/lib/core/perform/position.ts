@@ -1,14 +1,19 @@
 import type { Side } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
+import { repsOn, sideOfRep, sidesOf, turnsOf, type WorkedSide } from '../sequence/workedSide';
 
 /** Where one is in a sequence at a moment. */
 export interface Position {
 	/** Index of the event; the number of events when all is done. */
 	readonly index: number;
 	readonly event: TimedEvent | null;
-	/** The repetition being done, from 1; 0 in a transition. */
+	/** The side that is worked at this very moment; null behind the end. */
+	readonly side: Exclude<WorkedSide, `in-turn-${Side}`> | null;
+	/** The repetition being done, from 1, counted a side; 0 in a transition. */
 	readonly rep: number;
 	readonly reps: number;
+	/** Second at which it began. */
+	readonly repStartSeconds: number;
 	/** Part of the present repetition that is over, 0..1. */
 	readonly repShare: number;
 	/** Seconds left in this event and in this step. */
@@ -40,8 +45,10 @@ export function positionAt(events: readonly TimedEvent[], seconds: number): Posi
 		return {
 			index,
 			event,
+			side: null,
 			rep: 0,
 			reps: 0,
+			repStartSeconds: seconds,
 			repShare: 0,
 			eventLeftSeconds: 0,
 			stepLeftSeconds: 0,
@@ -50,17 +57,20 @@ export function positionAt(events: readonly TimedEvent[], seconds: number): Posi
 	const into = Math.max(0, seconds - event.startSeconds);
 	const length = event.endSeconds - event.startSeconds;
 	const counted = event.kind === 'work' || event.kind === 'link';
-	const reps = counted ? Math.max(1, event.reps) : 1;
-	const pace = length / reps;
-	const rep = Math.min(reps, Math.floor(into / pace) + 1);
+	const beats = counted ? Math.max(1, event.reps) : 1;
+	const pace = length / beats;
+	const beat = Math.min(beats - 1, Math.floor(into / pace));
+	const each = turnsOf(event.side) ? 2 : 1;
 	let last = index;
 	while (events[last + 1]?.stepId === event.stepId) last++;
 	return {
 		index,
 		event,
-		rep: counted ? rep : 0,
-		reps: counted ? reps : 0,
-		repShare: Math.min(1, (into - (rep - 1) * pace) / pace),
+		side: sideOfRep(event.side, beat),
+		rep: counted ? Math.floor(beat / each) + 1 : 0,
+		reps: counted ? Math.ceil(beats / each) : 0,
+		repStartSeconds: event.startSeconds + beat * pace,
+		repShare: Math.min(1, (into - beat * pace) / pace),
 		eventLeftSeconds: length - into,
 		stepLeftSeconds: events[last]!.endSeconds - seconds,
 		done: false
@@ -122,9 +132,7 @@ export function doneCounts(
 		if (event.kind !== 'work') continue;
 		// Half a stroke is not a stroke.
 		const reps = Math.floor(share * event.reps + 1e-6);
-		const on = (side: Side) => event.side === side || event.side === 'both' || event.side === 'midline';
-		if (on('left')) sum.left += reps;
-		if (on('right')) sum.right += reps;
+		for (const side of sidesOf(event.side)) sum[side] += repsOn(event.side, side, reps);
 	}
 	return [...sums].map(([stepId, s]) => ({
 		stepId,

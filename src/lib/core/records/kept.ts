@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { IdSchema, MAX_TITLE } from '../step/common.schema';
 import { HistorySchema } from '../sequence/history';
-import { SequenceSchema } from '../sequence/sequence.schema';
+import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { RecordFields, sequenceAt, type RecordKind } from './record';
 
 /** A sequence as it was at one moment: a version that was kept on purpose, or one that was removed and can come back. */
@@ -12,7 +12,7 @@ export const KeptSchema = z.strictObject({
 	keptAt: z.iso.datetime(),
 	/** What the user calls the version; empty for one that was removed. */
 	name: z.string().max(MAX_TITLE),
-	sequence: SequenceSchema,
+	sequence: StoredSequenceSchema,
 	history: HistorySchema
 });
 export type Kept = z.infer<typeof KeptSchema>;

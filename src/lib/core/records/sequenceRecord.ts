@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HistorySchema } from '../sequence/history';
-import { SequenceSchema } from '../sequence/sequence.schema';
+import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { RecordFields, sequenceAt, type RecordKind } from './record';
 
 /** A sequence with its undo history. Its id, revision and time of saving are those of the sequence. */
@@ -8,7 +8,7 @@ export const SequenceRecordSchema = z.strictObject({
 	...RecordFields,
 	/** Out of the usual list, not removed. */
 	archived: z.boolean().default(false),
-	sequence: SequenceSchema,
+	sequence: StoredSequenceSchema,
 	history: HistorySchema
 });
 export type SequenceRecord = z.infer<typeof SequenceRecordSchema>;

@@ -2,12 +2,12 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import stringify from 'safe-stable-stringify';
 import { z } from 'zod';
-import { SequenceSchema, type Sequence } from '../sequence/sequence.schema';
+import { StoredSequenceSchema, type Sequence } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { RecordFields, sequenceAt, type RecordKind } from './record';
 
 /** A sequence as it was when it was performed, stored once however many sessions performed it. Its id is its hash. */
-export const SnapshotSchema = z.strictObject({ ...RecordFields, sequence: SequenceSchema });
+export const SnapshotSchema = z.strictObject({ ...RecordFields, sequence: StoredSequenceSchema });
 export type Snapshot = z.infer<typeof SnapshotSchema>;
 
 /** SHA-256 of the canonical JSON (keys in order) of a value, in hex: the same content has the same one. */

@@ -126,6 +126,7 @@ const EXAMPLES: Record<string, Example> = {
 	},
 	'cold-too-long': { rows: [along('globes-hold', 'malar', { dose: { kind: 'breaths', min: 1, target: 9, max: 9 } })] },
 	contradiction: { rows: [along('pinned-circles', 'temple', { lanes: 3 })] },
+	'too-much-work': { rows: [along('knuckle-knead', 'masseter', { ...EACH, lanes: 12, reverse: true, ...long(1000) })] },
 	'over-budget': { rows: [along('knuckle-knead', 'masseter', { ...EACH, ...long(90) })], minutes: 2 },
 	'hands-clean': { rows: [usual('settle-breaths')] },
 	'tools-clean': { rows: [WASH, along('stone-cheekbone', 'nasolabial malar zygoma')] },

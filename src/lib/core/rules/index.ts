@@ -18,6 +18,7 @@ import { doseRange } from './dose/doseRange';
 import { overBudget } from './dose/overBudget';
 import { rushedDrain } from './dose/rushedDrain';
 import { skinRubbed } from './dose/skinRubbed';
+import { tooMuchWork } from './dose/tooMuchWork';
 import { unevenSides } from './dose/unevenSides';
 import { dryAfterOil, tapeOnOil } from './glide/bareSkin';
 import { filmSpent, noGlide } from './glide/film';
@@ -56,6 +57,7 @@ import { tapeWear } from './tape/tapeWear';
 
 /** The registry, by kind; within a grade of severity, findings keep this order: what may hurt first, effort last. */
 export const RULES: readonly Rule[] = [
+	tooMuchWork,
 	...[neckBothSides, eyeCap, throatCap, nodeCap, fluidCap, muscleCap, edgeCap, steepTilt, lidContact],
 	...[insideGloves, insideAfter, insideTime, insideLicence],
 	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],

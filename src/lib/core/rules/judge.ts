@@ -1,5 +1,6 @@
 import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
+import { computable, overLimits } from '../sequence/cost';
 import { applyEdit, type Edit } from '../sequence/edits';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { passesOf } from '../sequence/passes';
@@ -7,6 +8,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { timingOf, type Timing } from '../sequence/timing';
 import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
+import { tooMuchWork } from './dose/tooMuchWork';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
 import type { ClientFacts } from '../client/clientFacts';
@@ -46,6 +48,7 @@ export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 		sequence,
 		school: sequence.school,
 		steps,
+		over: computable(sequence) === sequence ? [] : overLimits(sequence),
 		byId,
 		events,
 		passes,
@@ -77,7 +80,9 @@ function findingOf(rule: Rule, raw: RawFinding, school: School): Finding {
 /** All findings of all rules, the gravest first, whether set aside or not. */
 function findingsOf(context: JudgeContext): Finding[] {
 	const found: Finding[] = [];
-	for (const rule of RULES) for (const raw of rule.check(context)) found.push(findingOf(rule, raw, context.school));
+	// What is cut is not what would be done: nothing true could be said of it.
+	for (const rule of context.over.length ? [tooMuchWork] : RULES)
+		for (const raw of rule.check(context)) found.push(findingOf(rule, raw, context.school));
 	return found.sort(bySeverity);
 }
 

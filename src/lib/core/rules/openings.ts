@@ -1,6 +1,7 @@
 import type { NodeId } from '../atlas/nodes';
 import { nodeOf, placeOf, type Side } from '../atlas/places';
-import { sidesOf, type Pass } from '../sequence/passes';
+import type { Pass } from '../sequence/passes';
+import { sidesOf } from '../sequence/workedSide';
 import { motionRow } from '../vocabulary/vocabulary';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';

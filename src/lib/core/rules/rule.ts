@@ -4,6 +4,7 @@ import type { School, Severity } from '../school/school.schema';
 import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';
 import type { Balance } from '../sequence/balance';
+import type { OverLimit } from '../sequence/cost';
 import type { Edit } from '../sequence/edits';
 import type { ExpandContext, TimedEvent } from '../sequence/expand';
 import type { Pass } from '../sequence/passes';
@@ -19,6 +20,8 @@ export interface JudgeContext extends ExpandContext {
 	readonly sequence: Sequence;
 	readonly school: School;
 	readonly steps: readonly PlacedStep[];
+	/** Where it asks for more than is reckoned with; the events are cut there. */
+	readonly over: readonly OverLimit[];
 	readonly byId: ReadonlyMap<string, PlacedStep>;
 	readonly events: readonly TimedEvent[];
 	readonly passes: readonly Pass[];

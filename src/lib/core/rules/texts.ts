@@ -229,6 +229,10 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'Parts that do not go together',
 		why: 'A move that stays where it is has no lanes and no stations; a tilt belongs to the stone plate. Such a step is kept and timed as written, and said so.'
 	},
+	'too-much-work': {
+		title: 'Within what can be reckoned with',
+		why: 'A slip of the finger, or a file from elsewhere, may ask for a million repetitions. Such a step is kept, but counted as one repetition, and nothing else is judged until it asks for less.'
+	},
 	'over-budget': {
 		title: 'Within the time',
 		why: 'A session that runs over ends in a rushed or forgotten closing drain, which undoes the work.'

@@ -25,13 +25,13 @@ const nothing = (): Record<Side, Sum> => ({
 	right: { reps: 0, seconds: 0, weightedSeconds: 0 }
 });
 
-/** How much of an event counts for a side: both sides fully, the midline half to each. */
+/** How much of an event counts for a side: both sides fully; of the midline, and of what is done in turn, half to each. */
 export function shareOfSide(event: TimedEvent, side: Side, ref?: PlaceRef): number {
 	const own = ref ? ownSideOf(ref) : null;
 	if (own) return own === side ? 1 : 0;
 	if (event.side === 'both') return 1;
-	if (event.side === 'midline') return 0.5;
-	return event.side === side ? 1 : 0;
+	if (event.side === 'left' || event.side === 'right') return event.side === side ? 1 : 0;
+	return 0.5;
 }
 
 /**

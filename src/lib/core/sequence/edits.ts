@@ -2,9 +2,9 @@ import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'imm
 import { z, ZodError } from 'zod';
 import { otherSide, type PlaceRef } from '../atlas/places';
 import { isMidlinePlace } from '../atlas/midline';
-import { sequenceProblems } from './sequence.schema';
 import { stepTitle } from '../step/describe';
-import { SequenceSchema, type Block, type Phase, type Sequence } from './sequence.schema';
+import { computable, isNoDearer, limitWords, overLimits } from './cost';
+import { sequenceProblems, StoredSequenceSchema, type Block, type Phase, type Sequence } from './sequence.schema';
 import { type Step, type StepSide } from '../step/step.schema';
 import { findStep } from './walk';
 import { peakLevel } from '../step/levelsOf';
@@ -52,7 +52,7 @@ function checked(sequence: Sequence): Sequence {
 			})
 		}))
 	}));
-	SequenceSchema.parse({ ...sequence, phases });
+	StoredSequenceSchema.parse({ ...sequence, phases });
 	const issues = sequenceProblems(sequence);
 	if (issues.length) throw new ZodError(issues);
 	for (const step of fresh) passed.add(step);
@@ -62,10 +62,21 @@ const passed = new WeakSet<Step>();
 
 /**
  * The sequence after an edit.
- * @throws {ZodError} if the result is no valid sequence (for example a step without a side)
+ * @throws {ZodError} if the result is no valid sequence (for example a step without a side), or asks for more than is
+ * reckoned with; what is too much already may be made less
  */
 export function applyEdit(sequence: Sequence, edit: Edit): Sequence {
-	return checked(patched(sequence, edit.patch));
+	const after = checked(patched(sequence, edit.patch));
+	if (computable(after) !== after && !isNoDearer(after, sequence))
+		throw new ZodError(
+			overLimits(after).map((over) => ({
+				code: 'custom',
+				path: [...over.path],
+				message: limitWords(over),
+				input: after
+			}))
+		);
+	return after;
 }
 
 /** The sequence before an edit. */

@@ -15,13 +15,25 @@ describe('time of one step, by hand', () => {
 	test('one side, then the other: 10 s + change of side 2 s + 10 s = 22 s', () => {
 		expect(secondsOf(step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' } }))).toBe(22);
 	});
-	test('alternating: the dose per side, interleaved, without a change: 20 s and ten events', () => {
-		const events = expand(
-			sequenceOf([step('a', ['chin', 'jawline'], { side: { alternate: true, first: 'right' } })]),
-			CONTEXT
-		);
-		expect(events.map((e) => e.side)).toEqual(Array.from({ length: 5 }, () => ['right', 'left']).flat());
-		expect(events.at(-1)!.endSeconds).toBe(20);
+	test('alternating: the dose per side, in turn, without a change: 20 s, ten repetitions, one event', () => {
+		const turns = step('a', ['chin', 'jawline'], { side: { alternate: true, first: 'right' } });
+		const events = expand(sequenceOf([turns]), CONTEXT);
+		expect(events.map((e) => [e.side, e.reps, e.endSeconds])).toEqual([['in-turn-right', 10, 20]]);
+		const stations = { places: ['jawline' as const], hold: { kind: 'seconds' as const, amount: 1 } };
+		const stopping = expand(sequenceOf([{ ...turns, stations }]), CONTEXT);
+		expect(stopping.slice(0, 4).map((e) => `${e.kind} ${e.side}`)).toEqual([
+			'work right',
+			'station right',
+			'work left',
+			'station left'
+		]);
+		expect(stopping).toHaveLength(20);
+	});
+	test('in turn until a sign: at the longest the cap on each side, the same for both', () => {
+		const until = { sign: 'warm' as const, capSeconds: 13 };
+		const s = step('a', ['chin', 'jawline'], { side: { alternate: true, first: 'left' }, until });
+		const [event] = expand(sequenceOf([s]), CONTEXT, 'max');
+		expect([event!.endSeconds, event!.reps % 2]).toEqual([26, 0]);
 	});
 	test('lanes and reversal: 2 lanes × 2 directions × 5 × 2 s = 40 s', () => {
 		const s = step('a', ['chin', 'jawline'], { lanes: 2, reverse: true });

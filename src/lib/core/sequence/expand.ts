@@ -5,8 +5,10 @@ import type { Working } from '../working/working.schema';
 import type { Block, Phase, Sequence } from './sequence.schema';
 import type { Step } from '../step/step.schema';
 import { levelsOf } from '../step/levelsOf';
+import { computable } from './cost';
+import { turnsOf, type WorkedSide } from './workedSide';
 
-export type WorkedSide = Side | 'both' | 'midline';
+export type { WorkedSide } from './workedSide';
 export type EventKind = 'work' | 'link' | 'station' | 'transition' | 'rest';
 
 /** A stretch of time in a sequence. Runs of equal repetitions are one event. */
@@ -19,7 +21,7 @@ export interface TimedEvent {
 	/** Lane of the stroke, from 1. */
 	readonly lane: number;
 	readonly direction: 'forward' | 'back';
-	/** Repetitions; for a dose in seconds as many as the pace gives, for breaths one a breath. */
+	/** Repetitions, of both sides where they are done in turn; for a dose in seconds as many as the pace gives, for breaths one a breath. */
 	readonly reps: number;
 	readonly paceSeconds: number;
 	readonly startSeconds: number;
@@ -59,14 +61,15 @@ const newCursor = (out: TimedEvent[] | null): Cursor => ({
 });
 
 /**
- * A sequence as timed events, in playing order, gapless from second 0.
+ * A sequence as timed events, in playing order, gapless from second 0. Whatever a sequence asks for, no more is made than
+ * its limits allow: what goes beyond is cut (`cost.ts`), and the rule `too-much-work` says so.
  * @param sequence a valid sequence
  * @param context the working values
  * @param count which end of each count range is taken; expected time is `target`
  */
 export function expand(sequence: Sequence, context: ExpandContext, count: CountChoice = 'target'): TimedEvent[] {
 	const out: TimedEvent[] = [];
-	walk(newCursor(out), sequence, context.working, count);
+	walk(newCursor(out), computable(sequence), context.working, count);
 	return out;
 }
 
@@ -79,7 +82,7 @@ export interface Seconds {
 /** The seconds of `expand`, by step and by phase, without the events: for the ends of the count ranges. */
 export function secondsOf(sequence: Sequence, context: ExpandContext, count: CountChoice): Seconds {
 	const cursor = newCursor(null);
-	walk(cursor, sequence, context.working, count);
+	walk(cursor, computable(sequence), context.working, count);
 	return { total: cursor.seconds, steps: cursor.bySteps, phases: cursor.byPhases };
 }
 
@@ -225,7 +228,9 @@ function stretch(cursor: Cursor, { phase, step }: Placed, startSeconds: number, 
 	while (cursor.out.length && cursor.out.at(-1)!.startSeconds >= end) cursor.out.pop();
 	const last = cursor.out.pop();
 	if (!last) return;
-	const reps = Math.max(1, Math.round((end - last.startSeconds) / last.paceSeconds));
+	// In turn, both sides get the same.
+	const least = turnsOf(last.side) ? 2 : 1;
+	const reps = least * Math.max(1, Math.round((end - last.startSeconds) / (least * last.paceSeconds)));
 	cursor.out.push({ ...last, reps, paceSeconds: (end - last.startSeconds) / reps, endSeconds: end });
 	cursor.seconds = end;
 }
@@ -251,12 +256,21 @@ function expandAlternate(cursor: Cursor, placed: Placed, first: Side, working: W
 	const start = cursor.seconds;
 	for (let lane = 1; lane <= step.lanes; lane++)
 		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const))
-			for (let rep = 0; rep < reps; rep++)
-				for (const side of sides) {
-					const part = { kind: 'work' as const, side, lane, direction, paceSeconds };
-					push(cursor, placed, part, paceSeconds);
-					if (step.stations) pushStations(cursor, placed, part, working);
-				}
+			if (!step.stations) {
+				const side = `in-turn-${first}` as const;
+				push(
+					cursor,
+					placed,
+					{ kind: 'work', side, lane, direction, paceSeconds, reps: 2 * reps },
+					2 * reps * paceSeconds
+				);
+			} else
+				for (let rep = 0; rep < reps; rep++)
+					for (const side of sides) {
+						const part = { kind: 'work' as const, side, lane, direction, paceSeconds };
+						push(cursor, placed, part, paceSeconds);
+						pushStations(cursor, placed, part, working);
+					}
 	// The cap holds on each side; done in turn, both together take twice as long.
 	if (step.until && count === 'max') stretch(cursor, placed, start, 2 * step.until.capSeconds);
 	for (const side of sides) pushLink(cursor, placed, side, working);

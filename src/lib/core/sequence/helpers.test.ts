@@ -9,7 +9,8 @@ import { clock, doseText, sideText, stepTitle } from '../step/describe';
 import { applyEdit, insertStep } from './edits';
 import { expand } from './expand';
 import { newSequence } from './newSequence';
-import { passesOf, sidesOf } from './passes';
+import { passesOf } from './passes';
+import { repsOn, sideOfRep, sidesOf, turnsOf } from './workedSide';
 import { spotFor } from './placement';
 import { SequenceSchema } from './sequence.schema';
 import { findStep, stepsOf } from './walk';
@@ -90,6 +91,13 @@ describe('passes', () => {
 	test('sides of a pass', () => {
 		expect(sidesOf('midline')).toEqual(['left', 'right']);
 		expect(sidesOf('right')).toEqual(['right']);
+		expect(sidesOf('in-turn-right')).toEqual(['right', 'left']);
+		expect([turnsOf('both'), turnsOf('in-turn-left')]).toEqual([undefined, ['left', 'right']]);
+	});
+	test('of seven repetitions in turn the first side gets four; on both sides each gets all', () => {
+		expect([0, 1, 2].map((rep) => sideOfRep('in-turn-right', rep))).toEqual(['right', 'left', 'right']);
+		expect([repsOn('in-turn-right', 'right', 7), repsOn('in-turn-right', 'left', 7)]).toEqual([4, 3]);
+		expect([repsOn('both', 'left', 7), repsOn('midline', 'right', 7), repsOn('left', 'right', 7)]).toEqual([7, 7, 0]);
 	});
 });
 

@@ -1,5 +1,5 @@
-import type { Side } from '../atlas/places';
-import type { TimedEvent, WorkedSide } from './expand';
+import type { TimedEvent } from './expand';
+import { turnsOf, repsOn, type WorkedSide } from './workedSide';
 
 /** One step on one side, its lanes, directions and stations taken together; a drain link is a pass of its own. */
 export interface Pass {
@@ -17,7 +17,7 @@ export function passesOf(events: readonly TimedEvent[]): Pass[] {
 	const passes: Pass[] = [];
 	const open = new Map<WorkedSide, number>();
 	let stepId = '';
-	for (const event of events) {
+	for (const event of events.flatMap(sideBySide)) {
 		if (event.kind === 'transition') continue;
 		if (event.stepId !== stepId) open.clear();
 		stepId = event.stepId;
@@ -35,6 +35,16 @@ export function passesOf(events: readonly TimedEvent[]): Pass[] {
 	return passes;
 }
 
-/** The sides on which a pass works. */
-export const sidesOf = (side: WorkedSide): readonly Side[] =>
-	side === 'both' || side === 'midline' ? ['left', 'right'] : [side];
+/** Of repetitions in turn, what each side gets: the second side begins and ends one repetition later. */
+function sideBySide(event: TimedEvent): TimedEvent | TimedEvent[] {
+	const turns = turnsOf(event.side);
+	if (!turns) return event;
+	const { startSeconds, endSeconds, paceSeconds } = event;
+	return turns.map((side, i) => ({
+		...event,
+		side,
+		reps: repsOn(event.side, side, event.reps),
+		startSeconds: startSeconds + i * paceSeconds,
+		endSeconds: endSeconds - (1 - i) * paceSeconds
+	}));
+}

@@ -4,6 +4,7 @@ import { SchoolSchema } from '../school/school.schema';
 import { IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
 import { SideIdSchema, StepSchema } from '../step/step.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
+import { limitWords, overLimits } from './cost';
 import { GOAL_IDS } from './goalIds';
 
 /** Version of the sequence format. Any new field bumps it. */
@@ -101,4 +102,11 @@ function checkSequence(sequence: Sequence, ctx: z.core.$RefinementCtx<Sequence>)
 	if (steps > MAX_STEPS) problem(['phases'], `at most ${MAX_STEPS} steps are allowed: ${steps}`);
 }
 
-export const SequenceSchema = SequenceFieldsSchema.superRefine(checkSequence);
+/** A sequence as it is stored: what lies here already may cost more than is let in, and can be opened, mended and removed. */
+export const StoredSequenceSchema = SequenceFieldsSchema.superRefine(checkSequence);
+
+/** A sequence as it is let in: also within the limits of what is reckoned with. */
+export const SequenceSchema = StoredSequenceSchema.superRefine((sequence, ctx) => {
+	for (const over of overLimits(sequence))
+		ctx.addIssue({ code: 'custom', path: [...over.path], message: limitWords(over) });
+});

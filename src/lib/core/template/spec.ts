@@ -3,7 +3,7 @@ import type { GoalId } from '../goal/goals';
 import { schoolById } from '../school/schools';
 import type { SchoolId } from '../school/school.schema';
 import { newSequence } from '../sequence/newSequence';
-import { SequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
+import { StoredSequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
 import { type Step } from '../step/step.schema';
 import { techniqueById } from '../technique/library';
 import { makeStep } from '../technique/makeStep';
@@ -59,7 +59,7 @@ export function sequenceFromSpec(spec: TemplateSpec, { id, updatedAt }: { id: st
 		blocks: [{ id: `p${p + 1}-b1`, title: '', sides, steps: rows.map((row) => stepOf(row, sides !== 'asSteps')) }]
 	}));
 	const { title, notes, minutes } = spec;
-	return SequenceSchema.parse({
+	return StoredSequenceSchema.parse({
 		...newSequence({ id, updatedAt, school, title, budgetSeconds: minutes * 60 }),
 		revision: 1,
 		notes,

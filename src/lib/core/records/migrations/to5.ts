@@ -1,4 +1,4 @@
-import { SequenceSchema } from '../../sequence/sequence.schema';
+import { StoredSequenceSchema } from '../../sequence/sequence.schema';
 import { isObject, type Raw } from '../record';
 import { refTo, snapshotOf } from '../snapshot';
 import type { Emit, RecordMigration } from './migration';
@@ -34,7 +34,7 @@ function contextFrom4(context: unknown): unknown {
 
 /** The sequence of a session goes into a snapshot; a stage that was not over gets the first line of its log. */
 function sessionFrom4(raw: Raw, emit: Emit): Raw {
-	const performed = isObject(raw.sequence) ? SequenceSchema.safeParse(toPresent.sequence(raw.sequence)) : null;
+	const performed = isObject(raw.sequence) ? StoredSequenceSchema.safeParse(toPresent.sequence(raw.sequence)) : null;
 	const snapshot = performed?.success ? snapshotOf(performed.data) : null;
 	if (snapshot) emit('snapshot', snapshot as unknown as Raw);
 	const open = snapshot && (raw.endedAt === null || raw.endedAt === undefined);

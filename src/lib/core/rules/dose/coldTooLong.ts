@@ -1,3 +1,5 @@
+import type { TimedEvent } from '../../sequence/expand';
+import { turnsOf } from '../../sequence/workedSide';
 import { setStep } from '../../sequence/edits';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 import { motionRow, toolRow } from '../../vocabulary/vocabulary';
@@ -6,7 +8,9 @@ import { cutDose } from './cutDose';
 /** Longest stay of a resting cold step on one place of one side, seconds. */
 function restSeconds(context: JudgeContext, stepId: string): number {
 	const stays = context.events.filter((e) => e.stepId === stepId && e.kind === 'work');
-	return Math.max(0, ...stays.map((e) => (e.endSeconds - e.startSeconds) / Math.max(1, e.places.length)));
+	// In turn, each repetition is a stay of its own.
+	const secondsOf = (e: TimedEvent) => (turnsOf(e.side) ? e.paceSeconds : e.endSeconds - e.startSeconds);
+	return Math.max(0, ...stays.map((e) => secondsOf(e) / Math.max(1, e.places.length)));
 }
 
 /** Cold rests briefly. */

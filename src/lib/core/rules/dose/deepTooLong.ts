@@ -1,7 +1,7 @@
 import { ownSideOf, placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { makeEdit } from '../../sequence/edits';
-import { sidesOf } from '../../sequence/passes';
+import { sidesOf, turnsOf } from '../../sequence/workedSide';
 import { peakLevel } from '../../step/levelsOf';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
 import { cutDose } from './cutDose';
@@ -27,7 +27,7 @@ function deepSeconds(context: JudgeContext): Map<ZoneId, Deep> {
 			const deep = zones.get(zone) ?? { seconds: 0, sides: { left: 0, right: 0 }, stepIds: new Set<string>() };
 			const own = ownSideOf(ref);
 			for (const side of own ? [own] : sidesOf(event.side))
-				deep.sides[side] += event.side === 'midline' ? each / 2 : each;
+				deep.sides[side] += event.side === 'midline' || turnsOf(event.side) ? each / 2 : each;
 			deep.seconds = Math.max(deep.sides.left, deep.sides.right);
 			deep.stepIds.add(event.stepId);
 			zones.set(zone, deep);

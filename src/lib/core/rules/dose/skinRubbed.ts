@@ -2,7 +2,7 @@ import { isZone, ownSideOf, placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { needsFilm } from '../../step/levelsOf';
 import { makeEdit } from '../../sequence/edits';
-import { sidesOf } from '../../sequence/passes';
+import { repsOn, sidesOf } from '../../sequence/workedSide';
 import type { JudgeContext, Rule } from '../rule';
 
 interface Rubbed {
@@ -19,7 +19,7 @@ function slidesByZone(context: JudgeContext): Map<ZoneId, Rubbed> {
 			if (!isZone(place)) continue;
 			const rubbed = zones.get(place) ?? { sides: { left: 0, right: 0 }, stepIds: new Set<string>() };
 			const own = ownSideOf(ref);
-			for (const side of own ? [own] : sidesOf(event.side)) rubbed.sides[side] += event.reps;
+			for (const side of own ? [own] : sidesOf(event.side)) rubbed.sides[side] += repsOn(event.side, side, event.reps);
 			rubbed.stepIds.add(event.stepId);
 			zones.set(place, rubbed);
 		}

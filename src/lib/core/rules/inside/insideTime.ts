@@ -1,3 +1,4 @@
+import { turnsOf } from '../../sequence/workedSide';
 import { setStep } from '../../sequence/edits';
 import { cutDose } from '../dose/cutDose';
 import { isInside } from '../facts';
@@ -7,7 +8,7 @@ function longestSide({ events }: JudgeContext, stepId: string): number {
 	const sides = new Map<string, number>();
 	for (const e of events)
 		if (e.stepId === stepId && (e.kind === 'work' || e.kind === 'station'))
-			sides.set(e.side, (sides.get(e.side) ?? 0) + e.endSeconds - e.startSeconds);
+			sides.set(e.side, (sides.get(e.side) ?? 0) + (e.endSeconds - e.startSeconds) / (turnsOf(e.side) ? 2 : 1));
 	return Math.max(0, ...sides.values());
 }
 

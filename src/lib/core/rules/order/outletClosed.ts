@@ -1,7 +1,7 @@
 import { outletFor } from '../../atlas/graph';
 import { placeOf, type Side } from '../../atlas/places';
 import type { NodeId } from '../../atlas/nodes';
-import { sidesOf } from '../../sequence/passes';
+import { sidesOf } from '../../sequence/workedSide';
 import { openBefore } from '../openings';
 import type { RawFinding, Rule } from '../rule';
 import { isFluidStroke } from '../strokes';

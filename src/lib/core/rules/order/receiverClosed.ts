@@ -1,7 +1,8 @@
 import { mainReceiver } from '../../atlas/graph';
 import type { NodeId } from '../../atlas/nodes';
 import { isOutlet, nodeOf, placeOf } from '../../atlas/places';
-import { sidesOf, type Pass } from '../../sequence/passes';
+import type { Pass } from '../../sequence/passes';
+import { sidesOf } from '../../sequence/workedSide';
 import type { Step } from '../../step/step.schema';
 import { OPEN_ENOUGH, openBefore, openness } from '../openings';
 import type { JudgeContext, RawFinding, Rule } from '../rule';

@@ -12,7 +12,7 @@ import {
 	type Side
 } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
-import { sidesOf } from '../../sequence/passes';
+import { sidesOf } from '../../sequence/workedSide';
 import { linkRoute } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
 import { endPlace, movesFluid } from '../../step/levelsOf';

@@ -1,4 +1,6 @@
 import { clock } from '../../step/describe';
+import { limitWords } from '../../sequence/cost';
+import type { CostKind } from '../../step/stepCost';
 import { MOTIONS, type Motion } from '../../vocabulary/vocabulary';
 import { on, the, type Words } from './phrases';
 
@@ -59,6 +61,15 @@ export const DOSE_WORDS: Words = {
 			body: `“${MOTIONS[String(p.motion) as Motion]}” and that do not go together: take it out, or choose another motion.`
 		}),
 		fix: 'Take it out'
+	},
+	'too-much-work': {
+		say: ({ params: p, stepIds }) => ({
+			head: stepIds.length
+				? `${p.number} asks for more than can be reckoned with.`
+				: 'The sequence asks for more than can be reckoned with.',
+			body: `Of it, ${limitWords({ stepId: stepIds[0] ?? null, kind: p.kind as CostKind, asked: Number(p.asked), limit: Number(p.limit) })}. It is counted as one repetition, and nothing else is judged until this asks for less.`
+		}),
+		fix: 'Lower it'
 	},
 	'over-budget': {
 		say: ({ params: p }) => ({

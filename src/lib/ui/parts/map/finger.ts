@@ -18,12 +18,12 @@ export interface Finger {
 const STROKE_SHARE = 0.78;
 
 /** The hand at a position of the sequence; null in a change of tool or side, in a rest and behind the end. */
-export function fingerAt({ event, repShare }: Position): Finger | null {
+export function fingerAt({ event, side, repShare }: Position): Finger | null {
 	if (!event || event.kind === 'transition' || event.kind === 'rest') return null;
 	const run = Math.min(1, repShare / STROKE_SHARE);
 	const eased = run * run * (3 - 2 * run);
 	return {
-		side: event.side === 'midline' ? 'both' : event.side,
+		side: side === 'left' || side === 'right' ? side : 'both',
 		along: event.direction === 'back' ? 1 - eased : eased,
 		lane: event.lane,
 		beat: repShare,

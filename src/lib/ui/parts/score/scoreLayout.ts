@@ -1,6 +1,7 @@
 import { motionRow } from '$lib/core/vocabulary/vocabulary';
 import type { Level } from '$lib/core/step/levels';
 import type { TimedEvent } from '$lib/core/sequence/expand';
+import { sidesOf, turnsOf } from '$lib/core/sequence/workedSide';
 import { type PlacedStep } from '$lib/core/sequence/walk';
 import { peakLevel } from '$lib/core/step/levelsOf';
 import type { Tone } from '../glyphs/aimGlyphs';
@@ -49,12 +50,17 @@ export function keepSame(before: readonly ScoreStep[], now: readonly ScoreStep[]
 	});
 }
 
-const DIRS: Record<TimedEvent['side'], readonly Direction[]> = {
-	left: [-1],
-	right: [1],
-	both: [-1, 1],
-	midline: [-1, 1]
-};
+const DIR = { left: -1, right: 1 } as const satisfies Record<string, Direction>;
+
+/** Where an event stands in the score: in turn, the second side begins and ends a repetition later. */
+function spansOf({ side, startSeconds, endSeconds, paceSeconds }: TimedEvent): SwellSpan[] {
+	const late = turnsOf(side) ? paceSeconds : 0;
+	return sidesOf(side).map((s, i) => ({
+		dir: DIR[s],
+		startSeconds: startSeconds + i * late,
+		endSeconds: endSeconds - (1 - i) * late
+	}));
+}
 
 /** Events gathered into what the score draws. A step inside a block done side by side appears once on each side. */
 export function scoreSteps(events: readonly TimedEvent[], byId: ReadonlyMap<string, PlacedStep>): ScoreStep[] {
@@ -77,13 +83,9 @@ function gather(run: readonly TimedEvent[], placed: PlacedStep, index: number): 
 	const spans = new Map<Direction, SwellSpan>();
 	for (const event of run) {
 		if (event.kind === 'transition' || event.kind === 'link') continue;
-		for (const dir of DIRS[event.side]) {
-			const known = spans.get(dir);
-			spans.set(dir, {
-				dir,
-				startSeconds: known?.startSeconds ?? event.startSeconds,
-				endSeconds: event.endSeconds
-			});
+		for (const span of spansOf(event)) {
+			const known = spans.get(span.dir);
+			spans.set(span.dir, { ...span, startSeconds: known?.startSeconds ?? span.startSeconds });
 		}
 	}
 	return {
@@ -99,7 +101,7 @@ function gather(run: readonly TimedEvent[], placed: PlacedStep, index: number): 
 		spans: [...spans.values()],
 		links: run
 			.filter((e) => e.kind === 'link')
-			.flatMap((e) => DIRS[e.side].map((dir) => ({ dir, nodes: e.places.length }))),
+			.flatMap((e) => sidesOf(e.side).map((side) => ({ dir: DIR[side], nodes: e.places.length }))),
 		breaths: step.dose.kind === 'breaths' ? step.dose.target : 0
 	};
 }

@@ -86,7 +86,8 @@
 	const event = $derived(
 		judgement.events.find((e) => e.stepId === draft.selectedId && e.kind === 'work' && e.endSeconds > draft.cursorSeconds)
 	);
-	const now = $derived(event?.side === 'left' || event?.side === 'right' ? event.side : null);
+	const worked = $derived(onStep ? position.side : event?.side);
+	const now = $derived(worked === 'left' || worked === 'right' ? worked : null);
 	const left = $derived(sideOnViewersLeft(orientation));
 	const LAYERS = $derived([
 		{ value: 'tide', label: 'Fluid at the cursor' },

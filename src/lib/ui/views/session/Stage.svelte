@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { tinykeys } from 'tinykeys';
-	import { SIDES, type Side } from '$lib/core/atlas/places';
+	import { otherSide, SIDES, type Side } from '$lib/core/atlas/places';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import type { CueKind } from '$lib/core/perform/cues';
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/step/describe';
+	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
@@ -38,9 +39,9 @@
 	const placed = $derived(context.byId.get(p.event?.stepId ?? judgement.events.at(-1)!.stepId)!);
 	const step = $derived(placed.step);
 	const run = $derived(judgement.events.filter((e) => e.stepId === step.id && sameRun(e.startSeconds)));
-	const side = $derived(p.event?.side === 'left' || p.event?.side === 'right' ? p.event.side : null);
+	const side = $derived(p.side === 'left' || p.side === 'right' ? p.side : null);
 	const then = $derived(sideAfter());
-	const midline = $derived(p.event?.side === 'midline');
+	const midline = $derived(p.side === 'midline');
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
 	const view = $derived(step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile');
@@ -76,6 +77,7 @@
 		return startSeconds >= (events[from]?.startSeconds ?? 0) && startSeconds <= (events[to]?.startSeconds ?? Infinity);
 	}
 	function sideAfter(): Side | null {
+		if (side && p.event && turnsOf(p.event.side)) return otherSide(side);
 		const later = judgement.events.slice(p.index).find((e) => e.stepId === step.id && e.kind === 'work' && e.side !== side);
 		return later?.side === 'left' || later?.side === 'right' ? later.side : null;
 	}
@@ -131,7 +133,7 @@
 			</span>
 			<span class="bg-paper/85 absolute top-3 left-3 rounded-xl px-3 py-1 text-[20px]"
 				><span class="text-ink2 block leading-6">now</span><b class="text-[24px] leading-7 font-semibold"
-					>{side ?? (p.event?.side === 'midline' ? 'middle' : 'both')}</b
+					>{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b
 				></span
 			>
 		</button>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { TimedEvent } from '$lib/core/sequence/expand';
+	import { sideOfRep, sidesOf } from '$lib/core/sequence/workedSide';
 
 	interface Props {
 		/** The events of this step, in order. */
@@ -22,16 +23,21 @@
 			.flatMap((e) => {
 				const n = e.reps > 24 ? Math.ceil(e.reps / 5) : Math.max(1, e.reps);
 				const beat = (e.endSeconds - e.startSeconds) / n;
-				const dirs = e.side === 'left' ? [-1] : e.side === 'right' ? [1] : [-1, 1];
-				return Array.from({ length: n }, (_, i) => i).flatMap((i) =>
-					dirs.map((dir) => ({
-						key: `${e.startSeconds}:${i}:${dir}`,
+				return Array.from({ length: n }, (_, i) => i).flatMap((i) => {
+					const sides = sidesOf(sideOfRep(e.side, i));
+					return sides.map((side) => ({
+						key: `${e.startSeconds}:${i}:${side}`,
 						from: e.startSeconds + i * beat,
 						to: e.startSeconds + (i + 1) * beat,
 						// The lower of two alike is lower, so that the pair never reads as a sound wave.
-						d: wave(x(e.startSeconds + i * beat), x(e.startSeconds + (i + 1) * beat), dir, dirs.length > 1 && dir > 0 ? 15 : 36)
-					}))
-				);
+						d: wave(
+							x(e.startSeconds + i * beat),
+							x(e.startSeconds + (i + 1) * beat),
+							side === 'left' ? -1 : 1,
+							sides.length > 1 && side === 'right' ? 15 : 36
+						)
+					}));
+				});
 			})
 	);
 	function wave(a0: number, e0: number, dir: number, height: number): string {
