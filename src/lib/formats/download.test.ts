@@ -46,6 +46,8 @@ test('every kind of problem has a remedy, and they are not endless', () => {
 		'Remove extra, or open the file with the version that wrote it.',
 		expect.stringMatching(/^Give a value of the type/)
 	]);
-	expect(of({ n: 1, kind: 'a', list: Array.from({ length: 100 }, () => 0) })).toHaveLength(MAX_PROBLEMS);
+	const many = of({ n: 1, kind: 'a', list: Array.from({ length: 100 }, () => 0) });
+	expect(many).toHaveLength(MAX_PROBLEMS + 1);
+	expect(many.at(-1)!.message).toBe('80 more problems follow.');
 	expect(CAUTION_LINE).toMatch(/Not medical care.*Local codes/);
 });

@@ -12,11 +12,41 @@ export type Parsed<T> =
 
 /** Problems reported at once; more would help nobody. */
 export const MAX_PROBLEMS = 20;
+/** Longest text of a problem, characters: what was sent is never sent back. */
+const MAX_WORDS = 400;
+/** Unknown names that are said. */
+const MAX_NAMES = 5;
+
+/** A text of at most so many characters; what was cut off is shown as …. */
+export const clipped = (text: string, most = MAX_WORDS): string =>
+	text.length <= most ? text : `${text.slice(0, most - 1)}…`;
+
+/** A problem in texts of bounded length. */
+export const problemOf = (path: string, message: string, remedy: string): Problem => ({
+	path: clipped(path, 200),
+	message: clipped(message),
+	remedy: clipped(remedy)
+});
+
+/** The first problems, and how many more there are. */
+export const firstOf = (problems: readonly Problem[], count = problems.length): Problem[] => {
+	const rest = count - MAX_PROBLEMS;
+	const more = `${rest.toLocaleString('en')} more ${rest === 1 ? 'problem follows' : 'problems follow'}.`;
+	return rest > 0
+		? [...problems.slice(0, MAX_PROBLEMS), problemOf('', more, 'Mend these first.')]
+		: problems.slice(0, MAX_PROBLEMS);
+};
 
 export const refuse = (message: string, remedy: string, path = ''): { ok: false; problems: Problem[] } => ({
 	ok: false,
-	problems: [{ path, message, remedy }]
+	problems: [problemOf(path, message, remedy)]
 });
+
+/** The first names of a list, and how many more. */
+const names = (list: readonly string[]): string => {
+	const said = list.slice(0, MAX_NAMES).map((name) => clipped(name, 40));
+	return list.length > MAX_NAMES ? `${said.join(', ')} and ${list.length - MAX_NAMES} more` : said.join(', ');
+};
 
 export function pathText(path: readonly PropertyKey[]): string {
 	return path.reduce<string>(
@@ -32,7 +62,7 @@ export const pointerText = (path: readonly PropertyKey[]): string =>
 function remedyFor(issue: z.core.$ZodIssue): string {
 	switch (issue.code) {
 		case 'unrecognized_keys':
-			return `Remove ${issue.keys.join(', ')}, or open the file with the version that wrote it.`;
+			return `Remove ${names(issue.keys)}, or open the file with the version that wrote it.`;
 		case 'invalid_value':
 			return issue.values.length <= 12
 				? `Use one of: ${issue.values.map(String).join(', ')}.`
@@ -48,10 +78,12 @@ function remedyFor(issue: z.core.$ZodIssue): string {
 	}
 }
 
-export function problemsOf(error: z.core.$ZodError): Problem[] {
-	return error.issues.slice(0, MAX_PROBLEMS).map((issue) => ({
-		path: pathText(issue.path),
-		message: issue.message,
-		remedy: remedyFor(issue)
-	}));
-}
+const messageOf = (issue: z.core.$ZodIssue): string =>
+	issue.code === 'unrecognized_keys' ? `unknown here: ${names(issue.keys)}` : issue.message;
+
+/** The first problems of a check, and how many more there are. */
+export const problemsOf = ({ issues }: Pick<z.core.$ZodError, 'issues'>): Problem[] =>
+	firstOf(
+		issues.slice(0, MAX_PROBLEMS).map((issue) => problemOf(pathText(issue.path), messageOf(issue), remedyFor(issue))),
+		issues.length
+	);

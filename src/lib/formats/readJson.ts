@@ -4,13 +4,40 @@ import { refuse, type Parsed } from './problem';
 export const MAX_SEQUENCE_BYTES = 4 * 1024 * 1024;
 export const MAX_BACKUP_BYTES = 256 * 1024 * 1024;
 
+/** Most that anything here is nested, and most entries of a list or an object inside of a record: more is a mistake or an attack. */
+const MAX_DEPTH = 40;
+const MAX_ENTRIES = 20_000;
+
+/**
+ * What is too deep or too wide in parsed JSON, in words; null where nothing is. It walks without recursion: a file that is
+ * nested a million times is answered like any other.
+ * @param wide how deep the long lists of the file lie: their length is checked elsewhere
+ */
+function unwieldy(raw: unknown, wide: number): string | null {
+	const open: [value: object, depth: number][] = typeof raw === 'object' && raw !== null ? [[raw, 1]] : [];
+	for (let next = open.pop(); next; next = open.pop()) {
+		const [value, depth] = next;
+		if (depth > MAX_DEPTH) return `It is nested more than ${MAX_DEPTH} times`;
+		const inner: unknown[] = Array.isArray(value) ? value : Object.values(value);
+		if (inner.length > MAX_ENTRIES && depth > wide)
+			return `A ${Array.isArray(value) ? 'list' : 'part'} of it has ${inner.length.toLocaleString('en')} entries; at most ${MAX_ENTRIES.toLocaleString('en')} are read`;
+		for (const v of inner) if (typeof v === 'object' && v !== null) open.push([v, depth + 1]);
+	}
+	return null;
+}
+
 const isObject = (raw: unknown): raw is Record<string, unknown> =>
 	typeof raw === 'object' && raw !== null && !Array.isArray(raw);
 
-/** JSON text as an object, or a sentence that says where it breaks. */
-export function readJson(text: string): Parsed<Record<string, unknown>> {
+/**
+ * JSON text as an object, or a sentence that says where it breaks.
+ * @param wide how many levels down lists may be of any length: those of a backup, whose limits are those of its kinds
+ */
+export function readJson(text: string, wide = 0): Parsed<Record<string, unknown>> {
 	try {
 		const raw: unknown = JSON.parse(text.replace(/^\uFEFF/, ''));
+		const trouble = unwieldy(raw, wide);
+		if (trouble) return refuse(`${trouble}.`, 'Choose a file that was exported from Soft Tide, unchanged.');
 		return isObject(raw)
 			? { ok: true, value: raw }
 			: refuse('The file holds no object.', 'Choose a file that was exported from Soft Tide.');

@@ -1,15 +1,15 @@
 import { MAX_SEQUENCE_BYTES } from '../formats/readJson';
-import { problemResponse } from './problemDetails';
+import { problemAnswer, type Answer } from './answer';
 
-const tooLarge = () =>
-	problemResponse(413, 'Body too large', `At most ${MAX_SEQUENCE_BYTES} bytes are read. Send a smaller sequence.`);
+const tooLarge = (): Answer =>
+	problemAnswer(413, 'Body too large', `At most ${MAX_SEQUENCE_BYTES} bytes are read. Send a smaller sequence.`);
 
-/** The text of a request, or why it is refused. */
-export async function bodyOf(request: Request): Promise<string | Response> {
+/** The bytes of a request, or why it is refused. */
+export async function bodyOf(request: Request): Promise<Uint8Array<ArrayBuffer> | Answer> {
 	if (Number(request.headers.get('content-length') ?? 0) > MAX_SEQUENCE_BYTES) return tooLarge();
 	try {
-		const text = await request.text();
-		return new TextEncoder().encode(text).byteLength > MAX_SEQUENCE_BYTES ? tooLarge() : text;
+		const bytes = new Uint8Array(await request.arrayBuffer());
+		return bytes.byteLength > MAX_SEQUENCE_BYTES ? tooLarge() : bytes;
 	} catch {
 		// The server under us stops reading at its own limit.
 		return tooLarge();

@@ -1,32 +1,37 @@
-import { expect, test } from 'vitest';
+import { afterAll, expect, test } from 'vitest';
 import { checkAnswer } from '../core/rules/answer';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
 import { CORE_VERSION } from '../core/version';
 import { writeSequenceFile } from '../formats/sequenceFile';
-import { answerCheck } from './check';
+import { ask } from './ask';
+import { JobPool } from './jobPool';
 
 const sequence = sequenceOf([step('a', ['jawline', 'chin'])]);
-const post = (body: string) => answerCheck(new Request('http://x/api/v1/check', { method: 'POST', body }));
+const pool = new JobPool();
+afterAll(() => pool.close());
+const post = (body: string) => ask('check', new Request('http://x/api/v1/check', { method: 'POST', body }), pool);
+const answer = async (body: string): Promise<unknown> => (await post(body)).json();
 const problem = async (body: string) => {
-	const answer = await post(body);
-	if (!(answer instanceof Response)) throw new Error('was accepted');
-	expect(answer.headers.get('content-type')).toBe('application/problem+json');
+	const refused = await post(body);
+	expect(refused.headers.get('content-type')).toBe('application/problem+json');
+	const text = await refused.text();
 	return {
-		status: answer.status,
-		...((await answer.json()) as { detail: string; errors?: { path: string }[] })
+		status: refused.status,
+		length: text.length,
+		...(JSON.parse(text) as { detail: string; errors?: { path: string; message: string }[] })
 	};
 };
 
 test('the answer is that of the core, to the letter, and names its version', async () => {
-	const answer = await post(writeSequenceFile(sequence));
-	expect(answer).toEqual(checkAnswer(sequence, CONTEXT));
-	expect(answer).toMatchObject({ core: CORE_VERSION, timing: { expectedSeconds: 10 } });
+	const given = await answer(writeSequenceFile(sequence));
+	expect(given).toEqual(JSON.parse(JSON.stringify(checkAnswer(sequence, CONTEXT))));
+	expect(given).toMatchObject({ core: CORE_VERSION, timing: { expectedSeconds: 10 } });
 });
 
 test('other working values change the answer', async () => {
 	const working = { evenShare: 0.2, toolPickUpSeconds: 12 };
 	const tool = sequenceOf([step('a', ['malar', 'zygoma'], { contact: 'tool', tool: { id: 'spoon' } })]);
-	expect(await post(JSON.stringify({ sequence: tool, working }))).toMatchObject({
+	expect(await answer(JSON.stringify({ sequence: tool, working }))).toMatchObject({
 		timing: { expectedSeconds: 22 }
 	});
 });
@@ -45,4 +50,40 @@ test('a body over 4 MiB is refused with the limit', async () => {
 		status: 413,
 		detail: expect.stringContaining('4194304')
 	});
+});
+
+test('what asks for a day of hands in a few hundred bytes is refused with the limit, not computed', async () => {
+	const dose = { kind: 'reps' as const, min: 1, target: 1000, max: 1000 };
+	const side = { alternate: true as const, first: 'left' as const };
+	const stations = { places: ['chin' as const], hold: { kind: 'breaths' as const, amount: 100 } };
+	const huge = sequenceOf([step('a', ['jawline', 'chin'], { dose, side, stations, lanes: 12, reverse: true })]);
+	const refused = await problem(JSON.stringify(huge));
+	expect([refused.status, refused.errors![0]!.path]).toEqual([422, 'phases[0].blocks[0].steps[0].dose']);
+	expect(refused.errors![0]!.message).toMatch(/at most 4,000 separate stretches/);
+});
+
+test('errors are bounded, whatever was sent', async () => {
+	const long = 'x'.repeat(3_000_000);
+	const keys = Object.fromEntries(Array.from({ length: 15_000 }, (_, i) => [`unknown-${i}`, 1]));
+	const bad = Array.from({ length: 15_000 }, () => ({ id: 1 }));
+	const sent = [
+		JSON.stringify({ ...sequence, format: long }),
+		JSON.stringify({ ...sequence, title: long }),
+		JSON.stringify({ ...sequence, [long]: 1 }),
+		JSON.stringify({ ...sequence, ...keys }),
+		JSON.stringify({ ...sequence, techniques: bad }),
+		JSON.stringify({ ...sequence, mutes: Array.from({ length: 250_000 }, () => 0) }),
+		`{"format":"soft-tide/sequence","version":2,"notes":${'['.repeat(500_000)}${']'.repeat(500_000)}}`,
+		`{"${long}`,
+		JSON.stringify({ sequence, working: { [long]: 1 } })
+	];
+	for (const body of sent) {
+		const refused = await problem(body);
+		expect([400, 422]).toContain(refused.status);
+		expect(refused.length).toBeLessThan(20_000);
+		expect(refused.errors?.length ?? 0).toBeLessThanOrEqual(21);
+	}
+	expect((await problem(sent[3]!)).errors![0]!.message).toBe(
+		'unknown here: unknown-0, unknown-1, unknown-2, unknown-3, unknown-4 and 14995 more'
+	);
 });

@@ -5,26 +5,31 @@ import { tideOf } from '../core/flow/tide';
 import { MODEL_SAYS } from '../core/flow/words';
 import { CONTEXT, pump, sequenceOf, step } from '../core/testing';
 import { CORE_VERSION } from '../core/version';
-import { compare, simulate } from './flow';
-import { compare as compareJob, type CompareAnswer } from './jobs/compare';
+import { ask } from './ask';
+import { comparisonOf, type CompareAnswer } from './jobs/compare';
 import type { SimulateAnswer } from './jobs/simulate';
-import { JobPool } from './jobPool';
+import { JobPool, type PoolLimits } from './jobPool';
 
-const pool = new JobPool(1, 60_000);
+const LIMITS: PoolLimits = { size: 1, answerMs: 60_000, waitMs: 60_000, waiting: 16, memoryMb: 512 };
+const pool = new JobPool(LIMITS);
 afterAll(() => pool.close());
 const sequence = sequenceOf([pump('o', 'terminus'), step('a', ['buccal', 'jawline', 'n:submandibular'])]);
 const other = { ...sequenceOf([step('a', ['jawline', 'buccal', 'malar'], { aim: 'lift' })]), id: 'other' };
 const post = (body: unknown) =>
 	new Request('http://x/', { method: 'POST', body: typeof body === 'string' ? body : JSON.stringify(body) });
 type Problem = { status: number; title: string; detail: string; errors?: { path: string; message: string }[] };
-const refused = async (answer: object): Promise<Problem> => {
-	if (!(answer instanceof Response)) throw new Error('was accepted');
-	return (await answer.json()) as Problem;
+const simulate = async (request: Request, by = pool) => ask('simulate', request, by);
+const compare = async (request: Request, by = pool) => ask('compare', request, by);
+const json = async <T>(answer: Promise<Response>): Promise<T> => (await answer).json() as Promise<T>;
+const refused = async (answer: Promise<Response>): Promise<Problem> => {
+	const response = await answer;
+	if (response.ok) throw new Error('was accepted');
+	return (await response.json()) as Problem;
 };
 
 describe('the tide of a sequence', () => {
 	test('is that of the core, to the last digit, and says what it is', async () => {
-		const answer = (await simulate(post({ sequence }), pool)) as SimulateAnswer;
+		const answer = await json<SimulateAnswer>(simulate(post({ sequence })));
 		const tide = tideOf(planOfSequence(sequence, CONTEXT), gradesOfStart('morning'));
 		expect(answer).toMatchObject({ core: CORE_VERSION, says: MODEL_SAYS, reliefMl: tide.reliefMl });
 		expect(answer.times).toEqual([...tide.times]);
@@ -32,19 +37,19 @@ describe('the tide of a sequence', () => {
 		expect(answer.zones).toHaveLength(68);
 	});
 	test('with other grades, working values and parameters', async () => {
-		const ask = async (more: object) => (await simulate(post({ sequence, ...more }), pool)) as SimulateAnswer;
-		const plain = await ask({});
-		const felt = await ask({ start: [{ zone: 'buccal', side: 'left', grade: 3 }] });
+		const tide = (more: object) => json<SimulateAnswer>(simulate(post({ sequence, ...more })));
+		const plain = await tide({});
+		const felt = await tide({ start: [{ zone: 'buccal', side: 'left', grade: 3 }] });
 		expect(felt.grades[0]![felt.zones.indexOf('buccal:left')]).toBeCloseTo(3, 5);
 		expect(felt.startMl).toBeLessThan(plain.startMl);
-		expect((await ask({ parameters: { phiZ: 0.02 } })).reliefMl).not.toBe(plain.reliefMl);
+		expect((await tide({ parameters: { phiZ: 0.02 } })).reliefMl).not.toBe(plain.reliefMl);
 		const tool = sequenceOf([step('a', ['malar', 'zygoma'], { contact: 'tool', tool: { id: 'spoon' } })]);
-		const slow = (await simulate(post({ sequence: tool, working: { toolPickUpSeconds: 60 } }), pool)) as SimulateAnswer;
+		const slow = await json<SimulateAnswer>(simulate(post({ sequence: tool, working: { toolPickUpSeconds: 60 } })));
 		expect(slow.times.at(-1)).toBeCloseTo(70, 6);
 	});
 	test('what cannot be is refused with the field', async () => {
-		const path = async (body: unknown) => (await refused(await simulate(post(body), pool))).errors?.[0]?.path;
-		expect((await refused(await simulate(post('{'), pool))).status).toBe(400);
+		const path = async (body: unknown) => (await refused(simulate(post(body)))).errors?.[0]?.path;
+		expect((await refused(simulate(post('{')))).status).toBe(400);
 		expect(await path({ sequence: { ...sequence, budgetSeconds: -1 } })).toBe('sequence.budgetSeconds');
 		expect(await path({ sequence, parameters: { tZ: 5 } })).toBe('parameters.tZ');
 		expect(await path({ sequence, working: { evenShare: 7 } })).toBe('working.evenShare');
@@ -57,19 +62,19 @@ describe('the tide of a sequence', () => {
 describe('a comparison', () => {
 	const body = { sequences: [sequence, other], draws: 30, seed: 9, zones: ['jawline'] };
 	test('is that of the core, to the last digit, and the same each time', async () => {
-		const answer = (await compare(post(body), pool)) as CompareAnswer;
+		const answer = await json<CompareAnswer>(compare(post(body)));
 		const input = {
 			...body,
 			zones: ['jawline' as const],
 			working: CONTEXT.working,
 			grades: [...gradesOfStart('morning')]
 		};
-		expect(answer).toEqual(compareJob(input));
-		expect(await compare(post(body), pool)).toEqual(answer);
+		expect(answer).toEqual(JSON.parse(JSON.stringify(comparisonOf(input))));
+		expect(await json(compare(post(body)))).toEqual(answer);
 		expect(answer.result.verdicts.all[0]!.share).toBeGreaterThan(0.9);
 	});
 	test('one that would take too long is refused with its cost; too few, too many and odd numbers with the field', async () => {
-		const no = async (change: object) => refused(await compare(post({ ...body, ...change }), pool));
+		const no = async (change: object) => refused(compare(post({ ...body, ...change })));
 		const dear = await no({ sequences: Array(6).fill(sequence), draws: 10_000 });
 		expect(dear.status).toBe(422);
 		expect(dear.detail).toMatch(/^6 × \d+ s × 10000 draws are [\d,]+ modelled seconds; at most 16,000,000 are run/);
@@ -84,23 +89,33 @@ describe('a comparison', () => {
 });
 
 describe('the pool', () => {
+	const long = () => post({ sequences: [sequence, other], draws: 10_000, seed: 1 });
 	test('gives up what takes too long, and answers the next one', async () => {
-		const short = new JobPool(1, 300);
-		const long = { sequences: [sequence, other], draws: 10_000, seed: 1 };
-		const late = await refused(await compare(post(long), short));
+		const short = new JobPool({ ...LIMITS, answerMs: 300 });
+		const late = await refused(compare(long(), short));
 		expect([late.status, late.detail]).toEqual([504, expect.stringContaining('longer than 0.3 s')]);
-		const patient = new JobPool(1, 60_000);
-		expect(await simulate(post({ sequence }), patient)).toMatchObject({ core: CORE_VERSION });
-		await Promise.all([short.close(), patient.close()]);
+		expect((await simulate(post({ sequence }))).status).toBe(200);
+		await short.close();
 	});
-	test('refuses when too many wait', async () => {
-		const one = new JobPool(1, 60_000);
-		const asked = Array.from({ length: 20 }, () => simulate(post({ sequence }), one));
-		const answers = await Promise.all(asked);
-		const busy = answers.filter((a) => a instanceof Response);
-		expect(busy.length).toBeGreaterThan(0);
-		expect((await refused(busy[0]!)).status).toBe(503);
-		expect(answers.length - busy.length).toBeGreaterThan(10);
+	test('refuses when too many wait, and what has waited too long: it says which, and when to ask again', async () => {
+		const one = new JobPool({ ...LIMITS, waiting: 3, waitMs: 200 });
+		const answers = Promise.all(Array.from({ length: 6 }, () => compare(long(), one)));
+		const busy = (await answers).filter((a) => a.status === 503);
+		expect(busy).toHaveLength(5);
+		expect(busy.map((a) => a.headers.get('retry-after'))).toEqual(Array(5).fill('5'));
+		const words = await Promise.all(busy.map(async (a) => ((await a.json()) as Problem).detail));
+		expect(words.filter((w) => w.startsWith('3 questions are waiting'))).toHaveLength(2);
+		expect(words.filter((w) => w.startsWith('No thread was free within 0.2 s'))).toHaveLength(3);
+		await one.close();
+	});
+	test('drops what nobody waits for: what waits never runs, what runs is ended', async () => {
+		const one = new JobPool(LIMITS);
+		const leave = new AbortController();
+		const asked = [1, 2, 3].map(() => compare(new Request(long(), { signal: leave.signal }), one));
+		const after = simulate(post({ sequence }), one);
+		setTimeout(() => leave.abort(), 300);
+		expect((await after).status).toBe(200);
+		expect((await Promise.all(asked)).map((a) => a.status)).toEqual([499, 499, 499]);
 		await one.close();
 	});
 });

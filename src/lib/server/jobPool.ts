@@ -1,46 +1,85 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import code from 'virtual:job-worker';
-import type { JobAnswer, JobInput, JobName } from './jobs';
+import type { Answer } from './answer';
+import { JOBS, type JobName } from './jobs';
 
-/** Longest time for one question, and most questions that wait for a thread. */
-const TIME_LIMIT_MS = 20_000;
-const MAX_WAITING = 16;
+export interface PoolLimits {
+	/** Threads at most. */
+	readonly size: number;
+	/** Longest time for one answer, and longest wait for a thread, ms. */
+	readonly answerMs: number;
+	readonly waitMs: number;
+	/** Most questions that wait. */
+	readonly waiting: number;
+	/** Most memory of a thread, MB. */
+	readonly memoryMb: number;
+}
+const THREADS = Math.max(1, Math.min(4, availableParallelism() - 1));
+const SHORT: PoolLimits = { size: THREADS, answerMs: 20_000, waitMs: 15_000, waiting: 64, memoryMb: 768 };
+const LONG: PoolLimits = { ...SHORT, waiting: 16 };
 
+/** Too many wait, or one has waited too long: worth asking again. */
 export class PoolBusy extends Error {
 	override name = 'PoolBusy';
 }
 export class PoolTimeout extends Error {
 	override name = 'PoolTimeout';
 }
-
-interface Job {
-	readonly message: { name: JobName; input: unknown };
-	readonly resolve: (value: never) => void;
-	readonly reject: (reason: Error) => void;
+/** Who asked has gone. */
+export class Gone extends Error {
+	override name = 'Gone';
 }
 
-/** A few threads that answer one question each at a time. A thread that takes too long is ended and made anew. */
+interface Job {
+	readonly name: JobName;
+	readonly bytes: Uint8Array<ArrayBuffer>;
+	readonly signal: AbortSignal | undefined;
+	readonly resolve: (answer: Answer) => void;
+	readonly reject: (reason: Error) => void;
+	/** Ends the wait. */
+	leave: () => void;
+}
+
+/**
+ * A few threads that answer one question each at a time. A thread that takes too long, or whose question nobody waits for
+ * any more, is ended and made anew.
+ */
 export class JobPool {
 	readonly #idle: Worker[] = [];
-	readonly #waiting: Job[] = [];
+	#waiting: Job[] = [];
 	#threads = 0;
 
-	/**
-	 * @param size threads at most
-	 * @param timeLimitMs longest time for one answer
-	 */
-	constructor(
-		private readonly size = Math.max(1, Math.min(4, availableParallelism() - 1)),
-		private readonly timeLimitMs = TIME_LIMIT_MS
-	) {}
+	constructor(private readonly limits: PoolLimits = SHORT) {}
 
-	/** @throws {PoolBusy} if too many wait; PoolTimeout; RangeError as the core throws it */
-	ask<N extends JobName>(name: N, input: JobInput<N>): Promise<JobAnswer<N>> {
-		if (this.#waiting.length >= MAX_WAITING)
-			return Promise.reject(new PoolBusy(`${MAX_WAITING} questions are waiting already. Ask again in a moment.`));
+	/**
+	 * @param bytes handed over to the thread
+	 * @param signal tells when who asked has gone: what waits is dropped, what runs is ended
+	 * @throws {PoolBusy} if too many wait, or this one has waited too long; PoolTimeout; Gone
+	 */
+	ask(name: JobName, bytes: Uint8Array<ArrayBuffer>, signal?: AbortSignal): Promise<Answer> {
+		const { waiting, waitMs } = this.limits;
+		if (signal?.aborted) return Promise.reject(new Gone());
+		if (this.#waiting.length >= waiting)
+			return Promise.reject(new PoolBusy(`${waiting} questions are waiting already. Ask again in a moment.`));
 		return new Promise((resolve, reject) => {
-			this.#waiting.push({ message: { name, input }, resolve: resolve as (value: never) => void, reject });
+			const job: Job = { name, bytes, signal, resolve, reject, leave: () => {} };
+			const drop = (reason: Error) => {
+				job.leave();
+				this.#waiting = this.#waiting.filter((j) => j !== job);
+				reject(reason);
+			};
+			const timer = setTimeout(
+				() => drop(new PoolBusy(`No thread was free within ${waitMs / 1000} s. Ask again in a moment.`)),
+				waitMs
+			);
+			const gone = () => drop(new Gone());
+			signal?.addEventListener('abort', gone);
+			job.leave = () => {
+				clearTimeout(timer);
+				signal?.removeEventListener('abort', gone);
+			};
+			this.#waiting.push(job);
 			this.#next();
 		});
 	}
@@ -52,46 +91,56 @@ export class JobPool {
 
 	#next(): void {
 		if (!this.#waiting.length) return;
-		const worker = this.#idle.pop() ?? (this.#threads < this.size ? this.#open() : null);
+		const worker = this.#idle.pop() ?? (this.#threads < this.limits.size ? this.#open() : null);
 		if (worker) this.#give(worker, this.#waiting.shift()!);
 	}
 
 	#open(): Worker {
 		this.#threads++;
-		return new Worker(code, { eval: true });
+		return new Worker(code, { eval: true, resourceLimits: { maxOldGenerationSizeMb: this.limits.memoryMb } });
 	}
 
-	#give(worker: Worker, { message, resolve, reject }: Job): void {
+	#give(worker: Worker, { name, bytes, signal, resolve, reject, leave }: Job): void {
+		leave();
 		const done = (keep: boolean) => {
 			clearTimeout(timer);
+			signal?.removeEventListener('abort', gone);
 			worker.off('message', answered).off('error', failed);
 			worker.unref();
 			if (keep) this.#idle.push(worker);
 			else {
 				this.#threads--;
+				// It may still fall over while it ends.
+				worker.on('error', () => {});
 				void worker.terminate();
 			}
 			this.#next();
 		};
-		const timer = setTimeout(() => {
+		const end = (reason: Error) => {
 			done(false);
-			reject(new PoolTimeout(`The answer took longer than ${this.timeLimitMs / 1000} s and was given up.`));
-		}, this.timeLimitMs);
-		const answered = (answer: { ok: boolean; value: never; name: string; message: string }) => {
+			reject(reason);
+		};
+		const gone = () => end(new Gone());
+		const timer = setTimeout(
+			() => end(new PoolTimeout(`The answer took longer than ${this.limits.answerMs / 1000} s and was given up.`)),
+			this.limits.answerMs
+		);
+		const answered = (answer: { ok: true; value: Answer } | { ok: false; name: string; message: string }) => {
 			done(true);
 			if (answer.ok) resolve(answer.value);
 			else reject(Object.assign(new Error(answer.message), { name: answer.name }));
 		};
-		const failed = (error: unknown) => {
-			done(false);
-			reject(error instanceof Error ? error : new Error(String(error)));
-		};
+		const failed = (error: unknown) => end(error instanceof Error ? error : new Error(String(error)));
+		signal?.addEventListener('abort', gone);
 		worker.on('message', answered).on('error', failed);
 		worker.ref();
-		worker.postMessage(message);
+		worker.postMessage({ name, bytes }, [bytes.buffer]);
 	}
 }
 
-let shared: JobPool | undefined;
-/** The pool of this server. */
-export const jobPool = (): JobPool => (shared ??= new JobPool());
+const pools: Partial<Record<'short' | 'long', JobPool>> = {};
+/** The threads of this server for a job. */
+export function poolFor(name: JobName): JobPool {
+	const { takes } = JOBS[name];
+	return (pools[takes] ??= new JobPool(takes === 'long' ? LONG : SHORT));
+}

@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { applyEdit, EditSchema, revertEdit, type Edit } from './edits';
 import type { Sequence } from './sequence.schema';
 
-/** Undo and redo as data, stored beside the sequence. */
-export const HistorySchema = z.strictObject({ past: z.array(EditSchema), future: z.array(EditSchema) });
-export type History = z.infer<typeof HistorySchema>;
-export const EMPTY_HISTORY: History = { past: [], future: [] };
 /** Edits kept for undo. */
 export const MAX_HISTORY = 500;
+const EditsSchema = z.array(EditSchema).max(MAX_HISTORY);
+/** Undo and redo as data, stored beside the sequence. */
+export const HistorySchema = z.strictObject({ past: EditsSchema, future: EditsSchema });
+export type History = z.infer<typeof HistorySchema>;
+export const EMPTY_HISTORY: History = { past: [], future: [] };
 
 export interface Draft {
 	readonly sequence: Sequence;

@@ -1,5 +1,5 @@
 import { allKinds, kindOf, KIND_IDS, type KindId } from '../../core/records/kinds';
-import { MAX_PROBLEMS, type Problem } from '../problem';
+import { firstOf, problemOf, type Problem } from '../problem';
 import { rowsOf, type SomeRows } from './backupSchema';
 
 /** What a schema cannot say: no id twice in a list, and whatever a record points to is in the file. */
@@ -10,11 +10,7 @@ export function crossProblems(rows: SomeRows): Problem[] {
 		const seen = new Set<string>();
 		rowsOf(rows, kind).forEach(({ id }, i) => {
 			if (seen.has(id))
-				problems.push({
-					path: `${kind.table}[${i}].id`,
-					message: `the id stands twice: ${id}`,
-					remedy: 'Remove one of the two.'
-				});
+				problems.push(problemOf(`${kind.table}[${i}].id`, `the id stands twice: ${id}`, 'Remove one of the two.'));
 			seen.add(id);
 		});
 		ids.set(kind.id, seen);
@@ -24,13 +20,15 @@ export function crossProblems(rows: SomeRows): Problem[] {
 			rowsOf(rows, kind).forEach((record, i) => {
 				const missing = ref.of(record).find((id) => !ids.get(ref.to)!.has(id));
 				if (missing !== undefined)
-					problems.push({
-						path: `${kind.table}[${i}]${ref.index ? `.${ref.index}` : ''}`,
-						message: `no ${titleOf(ref.to)} of the file has this id: ${missing}`,
-						remedy: `Add the ${titleOf(ref.to)}, or remove the ${kind.title.toLowerCase()}.`
-					});
+					problems.push(
+						problemOf(
+							`${kind.table}[${i}]${ref.index ? `.${ref.index}` : ''}`,
+							`no ${titleOf(ref.to)} of the file has this id: ${missing}`,
+							`Add the ${titleOf(ref.to)}, or remove the ${kind.title.toLowerCase()}.`
+						)
+					);
 			});
-	return problems.slice(0, MAX_PROBLEMS);
+	return firstOf(problems);
 }
 
 const titleOf = (id: string): string =>

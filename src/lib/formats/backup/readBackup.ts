@@ -3,7 +3,7 @@ import { DATA_VERSION } from '../../core/records/dataVersion';
 import { allKinds, kindOf, type KindId } from '../../core/records/kinds';
 import { migrateRecord } from '../../core/records/migrations/chain';
 import { sinceOf, type Raw, type RecordKind, type StoredRecord } from '../../core/records/record';
-import { MAX_PROBLEMS, problemsOf, refuse, type Parsed, type Problem } from '../problem';
+import { firstOf, MAX_PROBLEMS, problemOf, problemsOf, refuse, type Parsed, type Problem } from '../problem';
 import { MAX_BACKUP_BYTES, readJson, versionOf } from '../readJson';
 import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, outlineSchema, type Rows } from './backupSchema';
 import { crossProblems } from './crossChecks';
@@ -79,19 +79,22 @@ function upToDate(raw: Raw, version: number): Raw {
 /** Checks each record of a list; says of the first wrong ones where and what. */
 function checked(kind: RecordKind, list: readonly unknown[], binaries: Binaries, problems: Problem[]): StoredRecord[] {
 	const good: StoredRecord[] = [];
-	list.forEach((raw, i) => {
+	for (const [i, raw] of list.entries()) {
+		// The first ones tell what is wrong with the file; the rest of it is not looked at.
+		if (problems.length > MAX_PROBLEMS) break;
 		const path = `${kind.table}[${i}]`;
 		const withBytes = kind.bytes ? bytesIn(kind, raw, binaries, path, problems) : raw;
 		const result = kind.schema.safeParse(withBytes);
 		if (!result.success) {
-			if (problems.length < MAX_PROBLEMS)
-				problems.push(...problemsOf(result.error).map((p) => ({ ...p, path: p.path ? `${path}.${p.path}` : path })));
-			return;
+			problems.push(
+				...problemsOf(result.error).map((p) => problemOf(p.path ? `${path}.${p.path}` : path, p.message, p.remedy))
+			);
+			continue;
 		}
 		const wrong = kind.problemOf?.(result.data) ?? null;
-		if (wrong) problems.push({ path, message: wrong, remedy: 'Export the file again, or take this record out of it.' });
+		if (wrong) problems.push(problemOf(path, wrong, 'Export the file again, or take this record out of it.'));
 		good.push(result.data);
-	});
+	}
 	return good;
 }
 
@@ -99,11 +102,13 @@ function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: strin
 	const id = String((raw as Raw | null)?.id ?? '');
 	const bytes = binaries[BACKUP_FILES + id];
 	if (!bytes)
-		problems.push({
-			path,
-			message: `the archive does not hold the file ${BACKUP_FILES}${id.slice(0, 80)}`,
-			remedy: 'Export the backup again.'
-		});
+		problems.push(
+			problemOf(
+				path,
+				`the archive does not hold the file ${BACKUP_FILES}${id.slice(0, 80)}`,
+				'Export the backup again.'
+			)
+		);
 	return { ...(raw as Raw), [kind.bytes!]: bytes };
 }
 
@@ -115,7 +120,7 @@ function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: strin
 export function readBackup(bytes: Uint8Array, onrecords: (count: number) => void = () => {}): Parsed<Backup> {
 	const unpacked = unpack(bytes);
 	if (!unpacked.ok) return unpacked;
-	const raw = readJson(unpacked.value.text);
+	const raw = readJson(unpacked.value.text, 2);
 	if (!raw.ok) return raw;
 	if (raw.value.format === 'soft-tide/sequence')
 		return refuse(
@@ -138,6 +143,6 @@ export function readBackup(bytes: Uint8Array, onrecords: (count: number) => void
 	) as unknown as Rows;
 	if (!problems.length) problems.push(...crossProblems(rows));
 	return problems.length
-		? { ok: false, problems: problems.slice(0, MAX_PROBLEMS) }
+		? { ok: false, problems: firstOf(problems) }
 		: { ok: true, value: { exportedAt: lists.exportedAt, rows } };
 }

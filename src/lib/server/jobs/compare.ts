@@ -1,9 +1,20 @@
 import { planOfSequence } from '../../core/flow/compile';
-import type { ComparisonInput, ComparisonResult } from '../../core/flow/comparison.schema';
+import {
+	ComparisonInputSchema,
+	MAX_COMPARED,
+	type ComparisonInput,
+	type ComparisonResult
+} from '../../core/flow/comparison.schema';
 import { PairedRun } from '../../core/flow/paired';
 import { resultOf } from '../../core/flow/verdict';
 import { SHARE_SAYS } from '../../core/flow/words';
+import type { Sequence } from '../../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../../core/version';
+import { WorkingSchema } from '../../core/working/working.schema';
+import { problemsOf } from '../../formats/problem';
+import { answerOf, problemAnswer, type Answer } from '../answer';
+import { gradesOf, modelled, StartSchema, tooDear } from '../flowQuestion';
+import { readBody, readPart, readSequence } from '../reading';
 
 export interface CompareAnswer {
 	readonly core: string;
@@ -14,7 +25,7 @@ export interface CompareAnswer {
 }
 
 /** Runs sequences over many draws. */
-export function compare(input: ComparisonInput): CompareAnswer {
+export function comparisonOf(input: ComparisonInput): CompareAnswer {
 	const context = { working: input.working };
 	const run = new PairedRun({
 		...input,
@@ -28,4 +39,30 @@ export function compare(input: ComparisonInput): CompareAnswer {
 		seed: input.seed,
 		result: resultOf(run.figures)
 	};
+}
+
+/** Sequences over many draws: `{ sequences, start?, working?, zones?, draws?, seed? }`. */
+export function compare(bytes: Uint8Array): Answer {
+	const body = readBody(bytes);
+	if (!body.ok) return body.answer;
+	const { sequences: files, start = 'morning', working: wish = {}, zones = [], draws = 1000, seed = 1 } = body.value;
+	const list = Array.isArray(files) ? (files as unknown[]) : [];
+	const sequences: Sequence[] = [];
+	for (const [i, file] of list.slice(0, MAX_COMPARED + 1).entries()) {
+		const read = readSequence(file, `sequences[${i}]`);
+		if (!read.ok) return read.answer;
+		sequences.push(read.value);
+	}
+	const working = readPart(WorkingSchema, wish, 'working', 'Not valid working values');
+	if (!working.ok) return working.answer;
+	const from = readPart(StartSchema, start, 'start', 'Not a valid start');
+	if (!from.ok) return from.answer;
+	const asked = { sequences, working: working.value, grades: gradesOf(from.value), zones, draws, seed };
+	const input = ComparisonInputSchema.safeParse(asked);
+	if (!input.success) {
+		const errors = problemsOf(input.error);
+		return problemAnswer(422, 'Not a valid question', errors[0]!.message, errors);
+	}
+	const dear = tooDear(input.data.sequences, input.data.working, input.data.draws);
+	return dear ?? modelled(() => answerOf(comparisonOf(input.data)));
 }

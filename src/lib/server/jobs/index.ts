@@ -1,8 +1,16 @@
+import type { Answer } from '../answer';
+import { check } from './check';
 import { compare } from './compare';
 import { simulate } from './simulate';
 
-/** What the threads of the pool can do: a job is a file here and a line. */
-export const JOBS = { simulate, compare } as const;
+/**
+ * What the threads of the pool can do: a job is a file here and a line. It takes the bytes of a request and gives the
+ * bytes of an answer, so that nothing that grows with them is done where requests come in. What takes long has threads
+ * of its own: a check never waits behind a comparison.
+ */
+export const JOBS = {
+	check: { run: check, takes: 'short' },
+	simulate: { run: simulate, takes: 'short' },
+	compare: { run: compare, takes: 'long' }
+} as const satisfies Record<string, { run: (bytes: Uint8Array) => Answer; takes: 'short' | 'long' }>;
 export type JobName = keyof typeof JOBS;
-export type JobInput<N extends JobName> = Parameters<(typeof JOBS)[N]>[0];
-export type JobAnswer<N extends JobName> = ReturnType<(typeof JOBS)[N]>;

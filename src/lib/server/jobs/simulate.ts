@@ -1,13 +1,17 @@
 import { planOfSequence } from '../../core/flow/compile';
 import { faceNetwork } from '../../core/flow/network';
+import { FlowParametersSchema } from '../../core/flow/parameters.schema';
 import type { FlowParameters } from '../../core/flow/parameterTable';
 import { tideOf, type TideMark } from '../../core/flow/tide';
 import { leftOutWords, markWords, MODEL_SAYS } from '../../core/flow/words';
 import type { Sequence } from '../../core/sequence/sequence.schema';
 import { CORE_VERSION } from '../../core/version';
-import type { Working } from '../../core/working/working.schema';
+import { WorkingSchema, type Working } from '../../core/working/working.schema';
+import { answerOf, type Answer } from '../answer';
+import { gradesOf, modelled, StartSchema, tooDear } from '../flowQuestion';
+import { readBody, readPart, readSequence } from '../reading';
 
-export interface SimulateInput {
+interface SimulateInput {
 	readonly sequence: Sequence;
 	readonly working: Working;
 	readonly grades: readonly number[];
@@ -41,7 +45,7 @@ const rowsOf = (table: ArrayLike<number>, width: number): number[][] =>
 	);
 
 /** Runs one sequence. @throws {RangeError} as `tideOf` */
-export function simulate({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
+function answerTo({ sequence, working, grades, parameters }: SimulateInput): SimulateAnswer {
 	const { ids, zoneCount, nodeCount } = faceNetwork();
 	const tide = tideOf(planOfSequence(sequence, { working }), grades, parameters);
 	return {
@@ -61,4 +65,28 @@ export function simulate({ sequence, working, grades, parameters }: SimulateInpu
 		marks: tide.marks.map((m) => ({ ...m, place: ids[m.place]!, words: markWords(m) })),
 		leftOut: tide.leftOut.map((l) => ({ stepId: l.stepId, reason: l.reason, words: leftOutWords(l) }))
 	};
+}
+
+/** The tide of one sequence: `{ sequence, start?, working?, parameters? }`. */
+export function simulate(bytes: Uint8Array): Answer {
+	const body = readBody(bytes);
+	if (!body.ok) return body.answer;
+	const { sequence: file, start = 'morning', working: wish = {}, parameters: chosen = {} } = body.value;
+	const sequence = readSequence(file, 'sequence');
+	if (!sequence.ok) return sequence.answer;
+	const working = readPart(WorkingSchema, wish, 'working', 'Not valid working values');
+	if (!working.ok) return working.answer;
+	const from = readPart(StartSchema, start, 'start', 'Not a valid start');
+	if (!from.ok) return from.answer;
+	const parameters = readPart(FlowParametersSchema, chosen, 'parameters', 'Not valid parameters');
+	if (!parameters.ok) return parameters.answer;
+	const dear = tooDear([sequence.value], working.value, 1);
+	if (dear) return dear;
+	const input = {
+		sequence: sequence.value,
+		working: working.value,
+		grades: gradesOf(from.value),
+		parameters: parameters.value
+	};
+	return modelled(() => answerOf(answerTo(input)));
 }

@@ -1,7 +1,4 @@
-import { json, type RequestHandler } from '@sveltejs/kit';
-import { answerCheck } from '$lib/server/check';
+import type { RequestHandler } from '@sveltejs/kit';
+import { ask } from '$lib/server/ask';
 
-export const POST: RequestHandler = async ({ request }) => {
-	const answer = await answerCheck(request);
-	return answer instanceof Response ? answer : json(answer);
-};
+export const POST: RequestHandler = ({ request }) => ask('check', request);

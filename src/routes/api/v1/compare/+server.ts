@@ -1,7 +1,4 @@
-import { json, type RequestHandler } from '@sveltejs/kit';
-import { compare } from '$lib/server/flow';
+import type { RequestHandler } from '@sveltejs/kit';
+import { ask } from '$lib/server/ask';
 
-export const POST: RequestHandler = async ({ request }) => {
-	const answer = await compare(request);
-	return answer instanceof Response ? answer : json(answer);
-};
+export const POST: RequestHandler = ({ request }) => ask('compare', request);

@@ -1,9 +1,11 @@
-import { json, type RequestHandler } from '@sveltejs/kit';
+import type { RequestHandler } from '@sveltejs/kit';
+import { problemAnswer, responseOf } from '$lib/server/answer';
+import { constantJson } from '$lib/server/constant';
 import { libraryOf, LIBRARY_KINDS } from '$lib/server/library';
-import { problemResponse } from '$lib/server/problemDetails';
 
 export const GET: RequestHandler = ({ params }) => {
 	const kind = LIBRARY_KINDS.find((k) => k === params.kind);
-	if (kind) return json(libraryOf(kind));
-	return problemResponse(404, 'Unknown list', `There is no list ${params.kind}. Known: ${LIBRARY_KINDS.join(', ')}.`);
+	if (kind) return constantJson(`library ${kind}`, 'application/json', () => libraryOf(kind));
+	const known = LIBRARY_KINDS.join(', ');
+	return responseOf(problemAnswer(404, 'Unknown list', `There is no list of this name. Known: ${known}.`));
 };
