@@ -32,9 +32,9 @@ export default defineConfig({
 	},
 	metadata: { demoURL: `http://127.0.0.1:${demoPort}` },
 	webServer: [
-		{ command: 'node build/index.js', port, env: serverEnv(port), reuseExistingServer: false },
+		{ command: 'node scripts/server.mjs', port, env: serverEnv(port), reuseExistingServer: false },
 		{
-			command: 'node build/index.js',
+			command: 'node scripts/server.mjs',
 			port: demoPort,
 			env: { ...serverEnv(demoPort), PUBLIC_SOFT_TIDE_DEMO: '1' },
 			reuseExistingServer: false

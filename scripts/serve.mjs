@@ -9,7 +9,7 @@ export async function serve({ demo }) {
 		if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
 	}
 	const port = Number(process.env.PORT) || (await freePort());
-	const server = spawn(process.execPath, [`${root}build/index.js`], {
+	const server = spawn(process.execPath, [`${root}scripts/server.mjs`], {
 		cwd: root,
 		stdio: ['ignore', 'ignore', 'inherit'],
 		env: { ...process.env, ...serverEnv(port, demo) }

@@ -99,7 +99,7 @@ export async function serveDemo() {
 	installPackages();
 	if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
 	const port = await freePort();
-	const server = spawn(process.execPath, [`${root}build/index.js`], {
+	const server = spawn(process.execPath, [`${root}scripts/server.mjs`], {
 		cwd: root,
 		stdio: 'ignore',
 		env: { ...process.env, ...serverEnv(port, true) }

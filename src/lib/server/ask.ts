@@ -1,6 +1,7 @@
 import { problemAnswer, responseOf, type Answer } from './answer';
 import { bodyOf } from './body';
 import { poolFor, type JobPool } from './jobPool';
+import { whenGone } from './gone';
 import type { JobName } from './jobs';
 
 /** Seconds after which a busy server is worth asking again. */
@@ -19,13 +20,26 @@ function answerFor(error: unknown): Answer {
 	throw error;
 }
 
+interface Asked {
+	readonly request: Request;
+	/** Where the request came from; absent where there is no server beneath. */
+	readonly platform?: Readonly<App.Platform> | undefined;
+}
+
 /** Hands the bytes of a request to a job of the pool, and its answer back. */
-export async function ask(name: JobName, request: Request, pool: JobPool = poolFor(name)): Promise<Response> {
+export async function ask(
+	name: JobName,
+	{ request, platform }: Asked,
+	pool: JobPool = poolFor(name)
+): Promise<Response> {
 	const body = await bodyOf(request);
 	if (!(body instanceof Uint8Array)) return responseOf(body);
+	const { signal, forget } = whenGone(platform?.req?.socket);
 	try {
-		return responseOf(await pool.ask(name, body, request.signal));
+		return responseOf(await pool.ask(name, body, AbortSignal.any([signal, request.signal])));
 	} catch (error) {
 		return responseOf(answerFor(error));
+	} finally {
+		forget();
 	}
 }

@@ -9,7 +9,8 @@ import { JobPool } from './jobPool';
 const sequence = sequenceOf([step('a', ['jawline', 'chin'])]);
 const pool = new JobPool();
 afterAll(() => pool.close());
-const post = (body: string) => ask('check', new Request('http://x/api/v1/check', { method: 'POST', body }), pool);
+const post = (body: string) =>
+	ask('check', { request: new Request('http://x/api/v1/check', { method: 'POST', body }) }, pool);
 const answer = async (body: string): Promise<unknown> => (await post(body)).json();
 const problem = async (body: string) => {
 	const refused = await post(body);

@@ -18,8 +18,8 @@ const other = { ...sequenceOf([step('a', ['jawline', 'buccal', 'malar'], { aim: 
 const post = (body: unknown) =>
 	new Request('http://x/', { method: 'POST', body: typeof body === 'string' ? body : JSON.stringify(body) });
 type Problem = { status: number; title: string; detail: string; errors?: { path: string; message: string }[] };
-const simulate = async (request: Request, by = pool) => ask('simulate', request, by);
-const compare = async (request: Request, by = pool) => ask('compare', request, by);
+const simulate = async (request: Request, by = pool) => ask('simulate', { request }, by);
+const compare = async (request: Request, by = pool) => ask('compare', { request }, by);
 const json = async <T>(answer: Promise<Response>): Promise<T> => (await answer).json() as Promise<T>;
 const refused = async (answer: Promise<Response>): Promise<Problem> => {
 	const response = await answer;

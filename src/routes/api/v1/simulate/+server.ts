@@ -1,4 +1,4 @@
 import type { RequestHandler } from '@sveltejs/kit';
 import { ask } from '$lib/server/ask';
 
-export const POST: RequestHandler = ({ request }) => ask('simulate', request);
+export const POST: RequestHandler = (event) => ask('simulate', event);
