@@ -171,6 +171,7 @@ function sessionOf(
 		updatedAt: end.toISOString(),
 		clientId: person.id,
 		startedAt: start.toISOString(),
+		order: start.getTime(),
 		endedAt: end.toISOString(),
 		zoneOffsetMinutes: offset,
 		sequence: refTo(snapshot),

@@ -137,7 +137,7 @@ describe('backups', () => {
 		expect(first(wrong).path).toBe('clients[0].name');
 		expect(first(await json({}, (raw) => (raw.sessions = 'none'))).path).toBe('sessions');
 		expect(first(await json({}, (raw) => (raw.extra = []))).remedy).toMatch(/Remove extra/);
-		expect(first(await json({}, (raw) => (raw.version = 99))).message).toMatch(/up to version 5/);
+		expect(first(await json({}, (raw) => (raw.version = 99))).message).toMatch(/up to version 6/);
 	});
 	test('a sequence file is no backup, an archive of something else neither, and both say so', () => {
 		expect(first(readBackup(strToU8(writeSequenceFile(sequence)))).message).toMatch(/one sequence/);

@@ -187,7 +187,7 @@ describe('a kind that was only declared', () => {
 describe('what a session performed', () => {
 	const [rows] = fc.sample(anyStore, { numRuns: 1, seed: 11 });
 	const sequence = rows!.sequence[0]!.sequence;
-	const session = (id: string): Omit<Session, 'sequence'> => ({
+	const session = (id: string): Omit<Session, 'sequence' | 'order'> => ({
 		id,
 		revision: 0,
 		updatedAt: NOW,

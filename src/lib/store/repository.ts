@@ -30,6 +30,8 @@ export type CustomKind = 'technique' | 'school' | 'medium';
 /** How often a client was here, and when last. */
 export interface Visits {
 	readonly count: number;
+	/** Place of the last visit among all sessions, and the day that it says. */
+	readonly lastOrder: number;
 	readonly lastAt: string;
 }
 
@@ -78,24 +80,27 @@ export class Repository {
 
 	session = (id: string): Promise<Session | undefined> => this.#table('session').get(id);
 	sessionsOf = (clientId: string): Promise<Session[]> =>
-		this.#table('session').where('clientId').equals(clientId).sortBy('startedAt');
+		this.#table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]).toArray();
 	/** Her last session. */
 	lastSessionOf = (clientId: string): Promise<Session | undefined> =>
-		this.#table('session').where('[clientId+startedAt]').between([clientId, ''], [clientId, '\uffff']).last();
+		this.#table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]).last();
 	/** The sessions since a moment, latest first. @param since ISO date and time */
 	sessionsSince = (since: string): Promise<Session[]> =>
-		this.#table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('startedAt');
+		this.#table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('order');
 	/** How often each client was here, and when last, by her id. Reads keys only. */
 	async visits(): Promise<Map<string, Visits>> {
-		const keys = (await this.#table('session').orderBy('[clientId+startedAt]').keys()) as unknown as [string, string][];
+		const keys = (await this.#table('session').orderBy('[clientId+order]').keys()) as unknown as [string, number][];
 		const visits = new Map<string, Visits>();
-		for (const [id, lastAt] of keys) visits.set(id, { count: (visits.get(id)?.count ?? 0) + 1, lastAt });
+		for (const [id, order] of keys) {
+			const count = (visits.get(id)?.count ?? 0) + 1;
+			visits.set(id, { count, lastOrder: order, lastAt: new Date(order).toISOString() });
+		}
 		return visits;
 	}
 	/** The last session of each client that has one. */
 	async lastSessions(): Promise<Map<string, Session>> {
-		const pairs = [...(await this.visits())].map(([id, { lastAt }]) => [id, lastAt]);
-		const sessions = await this.#table('session').where('[clientId+startedAt]').anyOf(pairs).toArray();
+		const pairs = [...(await this.visits())].map(([id, { lastOrder }]) => [id, lastOrder]);
+		const sessions = await this.#table('session').where('[clientId+order]').anyOf(pairs).toArray();
 		return new Map(sessions.map((s) => [s.clientId, s]));
 	}
 	/** Sessions whose stage is not over. */
@@ -107,21 +112,25 @@ export class Repository {
 	}
 	/** When each sequence was last begun in a session, by its id: ISO date and time. Reads keys only. */
 	async lastUsed(): Promise<Map<string, string>> {
-		const keys = await this.#table('session').orderBy('[sequence.id+startedAt]').keys();
-		return new Map(keys as unknown as [string, string][]);
+		const keys = (await this.#table('session').orderBy('[sequence.id+order]').keys()) as unknown as [string, number][];
+		return new Map(keys.map(([id, order]) => [id, new Date(order).toISOString()]));
 	}
 
-	saveSession = (draft: unknown): Promise<Saved<Session>> => saveRecord(this.db, 'session', draft, this.stamp());
+	/** Saves a session; a new one gets its place after all that are here, whatever the clock says. */
+	async saveSession(draft: unknown): Promise<Saved<Session>> {
+		const table = this.#table('session');
+		return this.db.transaction('rw', this.db.tables, async () => {
+			const session = draft as Partial<Session>;
+			if (session.order) return saveRecord(this.db, 'session', draft, this.stamp());
+			const latest = (await table.orderBy('order').last())?.order ?? 0;
+			const began = Date.parse(session.startedAt ?? '') || 0;
+			return saveRecord(this.db, 'session', { ...session, order: Math.max(began, latest + 1) }, this.stamp());
+		});
+	}
 	/** Begins a session with a sequence: it is stored as it is now, and the log of the stage gets its first line. */
-	async startSession(draft: Omit<Session, 'sequence'>, sequence: unknown): Promise<Saved<Session>> {
+	async startSession(draft: Omit<Session, 'sequence' | 'order'>, sequence: unknown): Promise<Saved<Session>> {
 		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));
-		const tables = [
-			this.#table('snapshot'),
-			this.#table('session'),
-			this.#table('run-entry'),
-			this.#table('second-version')
-		];
-		return this.db.transaction('rw', tables, async () => {
+		return this.db.transaction('rw', this.db.tables, async () => {
 			await this.#table('snapshot').put(snapshot);
 			const saved = await this.saveSession({ ...draft, sequence: refTo(snapshot) });
 			await this.logRun(draft.id, { kind: 'begin', seconds: 0, atMs: this.clock().getTime() });
@@ -179,16 +188,16 @@ export class Repository {
 		return this.db.transaction('rw', this.db.tables, async () => {
 			const stored = await this.sequence(id);
 			if (!stored) return undefined;
-			const kept = this.#keep('removed', stored, '');
+			const kept = this.#keep('removed', stored, '', stored.archived);
 			await this.#table('kept').put(kept);
 			await removeRecord(this.db, 'sequence', id);
 			return kept;
 		});
 	}
-	#keep(kind: Kept['kind'], { sequence, history }: Draft, name: string): Kept {
+	#keep(kind: Kept['kind'], { sequence, history }: Draft, name: string, archived = false): Kept {
 		const { now: keptAt, newId } = this.stamp();
 		const stamped = { id: newId(), revision: 1, updatedAt: keptAt, keptAt };
-		return KeptSchema.parse({ ...stamped, kind, sequenceId: sequence.id, name, sequence, history });
+		return KeptSchema.parse({ ...stamped, kind, sequenceId: sequence.id, name, archived, sequence, history });
 	}
 	/** What lies in the bin, latest first. */
 	bin = async (): Promise<Kept[]> =>
@@ -200,9 +209,9 @@ export class Repository {
 			if (!kept) return undefined;
 			const { now: updatedAt, newId } = this.stamp();
 			const id = (await this.sequence(kept.sequenceId)) ? newId() : kept.sequenceId;
-			const { revision } = kept.sequence;
-			const sequence = { ...kept.sequence, id };
-			await this.#table('sequence').put({ id, revision, updatedAt, archived: false, sequence, history: kept.history });
+			const { archived, sequence: was, history } = kept;
+			const sequence = { ...was, id };
+			await this.#table('sequence').put({ id, revision: was.revision, updatedAt, archived, sequence, history });
 			await this.#table('kept').delete(keptId);
 			return id;
 		});

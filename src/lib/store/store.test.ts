@@ -100,12 +100,15 @@ describe('revisions', () => {
 		const repo = await filled();
 		await repo.saveClient({ ...client, id: 'd', name: 'Anouk' });
 		expect((await repo.clients()).map((c) => c.name)).toEqual(['Anouk', 'Bo']);
+		// The clock was set back meanwhile: what comes later stands later.
 		await repo.saveSession({ ...session, id: 'w', startedAt: '2026-02-01T08:00:00.000Z' });
-		expect((await repo.sessionsOf('c')).map((s) => s.id)).toEqual(['w', 'x']);
-		expect((await repo.sessionsSince('')).map((s) => s.id)).toEqual(['x', 'w']);
-		expect([...(await repo.visits())]).toEqual([['c', { count: 2, lastAt: session.startedAt }]]);
-		expect((await repo.lastSessions()).get('c')!.id).toBe('x');
-		expect((await repo.lastSessionOf('c'))!.id).toBe('x');
+		expect((await repo.sessionsOf('c')).map((s) => s.id)).toEqual(['x', 'w']);
+		expect((await repo.sessionsSince('')).map((s) => s.id)).toEqual(['w', 'x']);
+		const lastOrder = Date.parse(session.startedAt) + 1;
+		const lastAt = new Date(lastOrder).toISOString();
+		expect([...(await repo.visits())]).toEqual([['c', { count: 2, lastOrder, lastAt }]]);
+		expect((await repo.lastSessions()).get('c')!.id).toBe('w');
+		expect((await repo.lastSessionOf('c'))!.id).toBe('w');
 		expect((await repo.counts()).session).toBe(2);
 		expect(await repo.sequence('nothing')).toBeUndefined();
 		const removed = await repo.removeSequence('s1');
@@ -169,9 +172,9 @@ describe('versions, bin and archive', () => {
 		const repo = await filled();
 		const { sequence } = (await repo.sequence('s1'))!;
 		const begun = SessionSchema.parse(session);
-		await repo.startSession({ ...begun, id: 'u1', startedAt: '2026-02-01T08:00:00.000Z' }, sequence);
-		await repo.startSession({ ...begun, id: 'u2', startedAt: '2026-02-20T08:00:00.000Z' }, sequence);
-		expect([...(await repo.lastUsed())]).toEqual([['s1', '2026-02-20T08:00:00.000Z']]);
+		await repo.startSession({ ...begun, id: 'u1', startedAt: '2027-02-01T08:00:00.000Z' }, sequence);
+		await repo.startSession({ ...begun, id: 'u2', startedAt: '2027-02-20T08:00:00.000Z' }, sequence);
+		expect([...(await repo.lastUsed())]).toEqual([['s1', '2027-02-20T08:00:00.000Z']]);
 	});
 });
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { dayOfYear } from '$lib/ui/parts/dates';
+	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
 	import type { Client } from '$lib/core/records/client';
@@ -156,7 +156,9 @@
 					{#each sessions.current.slice(0, 12) as s (s.id)}
 						<li class="border-hair border-b">
 							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href="/progress?client={chosen.id}&session={s.id}"
-								><span>{dayOfYear(s.startedAt)}</span><span class="text-ink2 truncate">{s.sequence?.title ?? 'looked at only'}</span></a
+								><span>{dayOfYear(onWall(s.startedAt, s))}</span><span class="text-ink2 truncate"
+									>{s.sequence?.title ?? 'looked at only'}</span
+								></a
 							>
 						</li>
 					{:else}<li class="text-ink2 py-2">None yet.</li>{/each}

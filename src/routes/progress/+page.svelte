@@ -6,7 +6,7 @@
 	import { comparableSessions, contextWords } from '$lib/core/assess/sessions';
 	import { allChanges, changesOf } from '$lib/core/assess/change';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
-	import { hour, weekDay } from '$lib/ui/parts/dates';
+	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -44,7 +44,7 @@
 			a: first.before,
 			b: chosen.before,
 			comparable: chosen.id !== first.id && comparableSessions(first, chosen, app.working),
-			contexts: [first, chosen].map((s) => ({ when: weekDay(s.startedAt), words: contextWords(s.context) }))
+			contexts: [first, chosen].map((s) => ({ when: weekDay(onWall(s.startedAt, s)), words: contextWords(s.context) }))
 		};
 	});
 	const told = $derived((pair?.contexts ?? []).filter((c) => c.words));
@@ -106,8 +106,8 @@
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">
 					On the face <span class="text-ink2 pl-1.5 font-normal"
 						>{scope === 'session'
-							? `${weekDay(chosen.startedAt)}, ${hour(chosen.before.takenAt)}${chosen.after ? ` and ${hour(chosen.after.takenAt)}` : ', not looked at again'}`
-							: `${weekDay(first!.startedAt)} and ${weekDay(chosen.startedAt)}, before the session`}</span
+							? `${weekDay(onWall(chosen.startedAt, chosen))}, ${hour(onWall(chosen.before.takenAt, chosen))}${chosen.after ? ` and ${hour(onWall(chosen.after.takenAt, chosen))}` : ', not looked at again'}`
+							: `${weekDay(onWall(first!.startedAt, first!))} and ${weekDay(onWall(chosen.startedAt, chosen))}, before the session`}</span
 					>
 				</h2>
 				{#if graded.length > 1}<div class="pb-1.5">

@@ -88,7 +88,7 @@
 			context: [...context]
 		};
 		const saved = await app.run(() =>
-			perform && sequence ? app.repo.startSession(session as Omit<Session, 'sequence'>, sequence) : app.repo.saveSession(session)
+			perform && sequence ? app.repo.startSession(session as Omit<Session, 'sequence' | 'order'>, sequence) : app.repo.saveSession(session)
 		);
 		if (saved) await goto(perform ? `/session/${session.id}` : '/compose');
 	}

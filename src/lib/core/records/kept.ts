@@ -12,6 +12,8 @@ export const KeptSchema = z.strictObject({
 	keptAt: z.iso.datetime(),
 	/** What the user calls the version; empty for one that was removed. */
 	name: z.string().max(MAX_TITLE),
+	/** It was out of the usual list when it was removed. */
+	archived: z.boolean().default(false),
 	sequence: StoredSequenceSchema,
 	history: HistorySchema
 });

@@ -18,6 +18,11 @@ export const SessionSchema = z.strictObject({
 	...RecordFields,
 	clientId: IdSchema,
 	startedAt: z.iso.datetime(),
+	/**
+	 * Place among all sessions: when it began, in ms since 1970, or one more than the latest where a clock stood earlier.
+	 * 0 where it has none yet: the store gives it one.
+	 */
+	order: z.int().min(0).default(0),
 	endedAt: z.iso.datetime().nullable().default(null),
 	/** Minutes from UTC to the clock on the wall, so that the hour of the day is known later. */
 	zoneOffsetMinutes: z.int().min(-900).max(900).default(0),
@@ -45,7 +50,8 @@ export const sessionKind: RecordKind<Session> = {
 	indexes: {
 		1: 'id, clientId, startedAt, [clientId+startedAt]',
 		3: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]',
-		5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot'
+		5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot',
+		6: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot'
 	},
 	limit: 100_000,
 	refs: [

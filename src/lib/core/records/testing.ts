@@ -97,6 +97,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 				...fields(`session-${n}`, n + 1),
 				clientId: client[v.client % client.length]!.id,
 				startedAt: at(n),
+				order: Date.parse(at(n)),
 				endedAt: v.over ? at(n + 20) : null,
 				zoneOffsetMinutes: 60,
 				sequence: performed && refTo(snapshotOf(performed)),
@@ -143,6 +144,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 				kind: n ? ('version' as const) : ('removed' as const),
 				sequenceId: d.sequence.id,
 				keptAt: NOW,
+				archived,
 				name: n ? 'Before' : '',
 				...d
 			})),

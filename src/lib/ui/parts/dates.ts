@@ -4,6 +4,15 @@ import { differenceInCalendarDays, format, isSameDay, parseISO } from 'date-fns'
 type Moment = string | Date;
 const at = (moment: Moment): Date => (typeof moment === 'string' ? parseISO(moment) : moment);
 
+/**
+ * A moment as the clock on the wall showed it there and then: said with the other words of this file.
+ * @param zoneOffsetMinutes minutes from UTC to that clock
+ */
+export function onWall(moment: Moment, { zoneOffsetMinutes }: { readonly zoneOffsetMinutes: number }): Date {
+	const here = at(moment);
+	return new Date(here.getTime() + (zoneOffsetMinutes + here.getTimezoneOffset()) * 60_000);
+}
+
 /** Friday, 27 November */
 export const longDay = (moment: Moment): string => format(at(moment), 'EEEE, d MMMM');
 /** Fri, 27 Nov */

@@ -4,9 +4,10 @@ import type { Raw } from '../record';
 import { toPresent } from './sequences';
 import type { Emit, Inner, RecordMigration } from './migration';
 import { to5 } from './to5';
+import { to6 } from './to6';
 
 /** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
-export const CHAIN: readonly RecordMigration[] = [to5];
+export const CHAIN: readonly RecordMigration[] = [to5, to6];
 
 /**
  * Brings a record of a kind from a version of the data up to date, the sequences that it embeds with it.

@@ -5,7 +5,7 @@
 	import { valueAt } from '$lib/core/assess/assessment';
 	import { measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import type { Session } from '$lib/core/records/session';
-	import { dayAndHour, shortDay } from '../../parts/dates';
+	import { dayAndHour, onWall, shortDay } from '../../parts/dates';
 
 	interface Props {
 		sessions: readonly Session[];
@@ -82,9 +82,9 @@
 		<button
 			type="button"
 			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId ? 'bg-primary text-onink font-semibold' : 'hover:bg-wash'}"
-			aria-label="Session {i + 1}, {shortDay(s.startedAt)}"
+			aria-label="Session {i + 1}, {shortDay(onWall(s.startedAt, s))}"
 			aria-pressed={s.id === chosenId}
-			title={dayAndHour(s.startedAt)}
+			title={dayAndHour(onWall(s.startedAt, s))}
 			onclick={() => onchoose(s.id)}
 		>
 			{i + 1}
