@@ -7,7 +7,8 @@ import type { Session } from '../core/records/session';
 import { anyStore } from '../core/records/testing';
 import type { SomeRows } from './backup/backupSchema';
 import { readBackup } from './backup/readBackup';
-import { backupOf } from './backup/writeBackup';
+import { uncheckedBackup } from './backup/testing';
+import { backupOf, pagesOf, writeBackup } from './backup/writeBackup';
 import { observationsCsv } from './observationsCsv';
 import { jsonSchemaOf } from './jsonSchema';
 import { pointerText, type Parsed } from './problem';
@@ -102,7 +103,7 @@ describe('backups', () => {
 	test('round trip of random full stores, every kind of record and every byte', async () => {
 		await fc.assert(
 			fc.asyncProperty(anyStore, async (rows) => {
-				expect(readBackup(await bytes(rows))).toEqual({ ok: true, value: { exportedAt: NOW, rows } });
+				expect(readBackup(await bytes(rows))).toEqual({ ok: true, value: { exportedAt: NOW, rows, leftOut: [] } });
 			}),
 			{ numRuns: 15 }
 		);
@@ -114,11 +115,40 @@ describe('backups', () => {
 			clientId: 'nobody',
 			sequence: null
 		};
-		expect(first(readBackup(await bytes({ session: [session] })))).toMatchObject({
+		expect(first(readBackup(uncheckedBackup({ session: [session] })))).toMatchObject({
 			path: 'sessions[0].clientId',
 			message: expect.stringContaining('nobody')
 		});
-		expect(first(readBackup(await bytes({ client: [client!, client!] }))).path).toBe('clients[1].id');
+		expect(first(readBackup(uncheckedBackup({ client: [client!, client!] }))).path).toBe('clients[1].id');
+	});
+	test('a file with faults is mended: what cannot be read is left out and listed, and what hangs on it; the rest is a good backup', async () => {
+		const full = fc
+			.sample(anyStore, { seed: 4, numRuns: 40 })
+			.find((s) => s['run-entry'].length && s.client.length > 1)!;
+		const owner = full.session.find((s) => s.id === full['run-entry'][0]!.sessionId)!.clientId;
+		const faulty = { ...full, client: full.client.map((c) => (c.id === owner ? { ...c, name: '' } : c)), binary: [] };
+		const file = uncheckedBackup(faulty as SomeRows);
+		expect(readBackup(file)).toMatchObject({ ok: false, mendable: true });
+		const mended = readBackup(file, { mend: true });
+		if (!mended.ok) throw new Error('not mended');
+		const { rows, leftOut } = mended.value;
+		expect(rows.client).toHaveLength(full.client.length - 1);
+		expect(rows.session.every((s) => s.clientId !== owner)).toBe(true);
+		expect(rows['run-entry'].every((r) => rows.session.some((s) => s.id === r.sessionId))).toBe(true);
+		const gone = full.session.length - rows.session.length + full['run-entry'].length - rows['run-entry'].length;
+		expect(leftOut.filter((p) => !p.path.startsWith('secondVersions')).length).toBe(1 + gone);
+		expect(readBackup(await bytes(rows))).toMatchObject({ ok: true });
+		expect(readBackup(strToU8('{"format":"soft-tide/backup","version":99}'))).toMatchObject({ mendable: false });
+	});
+	test('no backup is written that its own import refuses: what would be is left out and named', async () => {
+		const full = fc.sample(anyStore, { seed: 4, numRuns: 40 }).find((s) => s['run-entry'].length)!;
+		const written: Uint8Array[] = [];
+		const orphaned = { ...full, client: full.client.map((c, i) => (i ? c : { ...c, id: 'another' })) };
+		const leftOut = await writeBackup(NOW, pagesOf(orphaned), (chunk) => written.push(chunk));
+		expect(leftOut.length).toBeGreaterThan(0);
+		expect(leftOut[0]!.message).toMatch(/no client of the file has this id/);
+		const read = readBackup(Uint8Array.from(written.flatMap((c) => [...c])));
+		expect(read).toMatchObject({ ok: true, value: { leftOut: [] } });
 	});
 	test('a binary file that is missing or damaged is named, and nothing is read', async () => {
 		const files = unzipSync(await bytes({ client: store.client, binary: store.binary }));
@@ -130,7 +160,7 @@ describe('backups', () => {
 	test('a snapshot whose content was changed no longer fits its id', async () => {
 		const kept = fc.sample(anyStore, { seed: 4, numRuns: 30 }).find((s) => s.snapshot.length)!;
 		const snapshot = kept.snapshot.map((s) => ({ ...s, sequence: { ...s.sequence, title: 'Changed' } }));
-		expect(first(readBackup(await bytes({ ...kept, snapshot }))).message).toMatch(/not the hash/);
+		expect(first(readBackup(uncheckedBackup({ ...kept, snapshot }))).message).toMatch(/not the hash/);
 	});
 	test('a wrong field of a record is named by its place, a wrong list too', async () => {
 		const wrong = await json({ client: store.client }, (raw) => ((raw.clients as { name: string }[])[0]!.name = ''));

@@ -2,7 +2,7 @@ import type { Problem } from '../formats/problem';
 import type { ImportPreview } from '../formats/backup/importPreview';
 import { storageTrouble } from '../store/plainWords';
 import type { ExchangeClient } from '../workers/exchangeClient';
-import type { Progress } from '../workers/protocol';
+import type { Progress, WrittenBackup } from '../workers/protocol';
 
 const STAGES: Record<Progress['stage'], string> = {
 	write: 'written',
@@ -15,6 +15,9 @@ const STAGES: Record<Progress['stage'], string> = {
 export class Exchange {
 	/** What is wrong with the file that was read last. */
 	problems = $state.raw<readonly Problem[]>([]);
+	/** Whether it could be read without what is wrong with it. */
+	mendable = $state(false);
+	#file: Blob | undefined;
 	/** What it would do. */
 	preview = $state.raw<ImportPreview | null>(null);
 	/** How it goes, as a sentence; empty at rest. */
@@ -44,20 +47,40 @@ export class Exchange {
 	}
 
 	/** Everything as a file, with the day on which it was written. */
-	write = () => this.#run('Reading the records …', () => this.client.write(this.#progress));
-
-	async read(file: Blob | undefined): Promise<void> {
-		this.leave();
-		if (!file) return;
-		const parsed = await this.#run('Reading the file …', () => this.client.read(file, this.#progress));
-		if (!parsed) return;
-		if (parsed.ok) this.preview = parsed.value;
-		else this.problems = parsed.problems;
+	async write(): Promise<WrittenBackup | null> {
+		const written = await this.#run('Reading the records …', () => this.client.write(this.#progress));
+		const count = written?.leftOut.length ?? 0;
+		if (count)
+			this.said = `Not in the file, since it could not be read again: ${written!.leftOut.map((p) => `${p.path}, ${p.message}`).join('; ')}`;
+		return written;
 	}
+
+	/** @param mend leaves out what cannot be read */
+	async read(file: Blob | undefined, mend = false): Promise<void> {
+		this.leave();
+		this.#file = file;
+		if (!file) return;
+		const read = await this.#run('Reading the file …', () => this.client.read(file, mend, this.#progress));
+		if (!read) return;
+		if (read.ok) this.preview = read.value;
+		else {
+			this.problems = read.problems;
+			this.mendable = read.mendable;
+		}
+	}
+
+	/** Reads the same file once more, without what is wrong with it. */
+	mend = (): Promise<void> => this.read(this.#file, true);
 
 	async apply(): Promise<void> {
 		const count = await this.#run('Bringing it in …', () => this.client.apply(this.#progress));
 		if (count === null) return;
+		if (typeof count !== 'number') {
+			this.preview = count;
+			this.said =
+				'Something was changed here since the file was read, so nothing was brought in. This is what would happen now.';
+			return;
+		}
 		this.preview = null;
 		this.said = `${count} ${count === 1 ? 'record is' : 'records are'} in.`;
 	}
@@ -65,6 +88,7 @@ export class Exchange {
 	/** Forgets what was read. */
 	leave(): void {
 		this.problems = [];
+		this.mendable = false;
 		this.preview = null;
 		this.said = '';
 		this.client.forget();

@@ -84,7 +84,7 @@ export class Runner {
 		const { reps, repStartSeconds } = this.position;
 		if (this.begun && reps) this.seconds = repStartSeconds;
 		this.#played = cutAt(this.#played, this.seconds);
-		if (this.#haltAtMs !== null) this.haltedSeconds += (this.#options.now() - this.#haltAtMs) / 1000;
+		if (this.#haltAtMs !== null) this.haltedSeconds += Math.max(0, this.#options.now() - this.#haltAtMs) / 1000;
 		this.#haltAtMs = null;
 		this.begun = true;
 		this.playing = true;

@@ -1,7 +1,8 @@
+import { RecordGone } from '../store/saveRecord';
 import { storageTrouble } from '../store/plainWords';
 import { oncePainted } from './oncePainted';
 
-export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version';
+export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version' | 'gone';
 
 /** What was changed is on the screen before it is written away. */
 const painted = (): Promise<void> => new Promise((done) => oncePainted(done));
@@ -14,6 +15,8 @@ export class SaveLoop {
 	state = $state<SaveState>('saved');
 	/** What went wrong, in plain words. */
 	trouble = $state('');
+	/** Why it was removed elsewhere, in words, and whether it can be kept as a new one. */
+	gone = $state.raw<{ readonly words: string; readonly keepable: boolean } | null>(null);
 	#busy = false;
 	#dirty = false;
 
@@ -22,7 +25,7 @@ export class SaveLoop {
 
 	async changed(): Promise<void> {
 		this.#dirty = true;
-		if (this.#busy || this.state === 'second-version') return;
+		if (this.#busy || this.state === 'second-version' || this.gone) return;
 		this.#busy = true;
 		this.state = 'saving';
 		try {
@@ -36,10 +39,24 @@ export class SaveLoop {
 			this.state = 'saved';
 			this.trouble = '';
 		} catch (error) {
+			if (error instanceof RecordGone) return this.lose(error.message, error.owner === null);
 			this.state = 'trouble';
 			this.trouble = storageTrouble(error);
 		} finally {
 			this.#busy = false;
 		}
+	}
+
+	/** What is edited was removed elsewhere: nothing is saved until the user says what becomes of it. */
+	lose(words: string, keepable: boolean): void {
+		this.gone = { words, keepable };
+		this.state = 'gone';
+	}
+
+	/** It goes on as a new record: the draft says revision 0 by now. */
+	resume(): Promise<void> {
+		this.gone = null;
+		this.state = 'saved';
+		return this.changed();
 	}
 }

@@ -146,6 +146,7 @@ describe('saving', () => {
 		expect([loop.state, loop.trouble]).toEqual(['saved', '']);
 	});
 	test('a session keeps each entry, however quickly they come', async () => {
+		await repo.saveClient({ id: 'c', revision: 0, updatedAt: NOW, name: 'Bo' });
 		const base = { id: 'x', revision: 0, updatedAt: NOW, clientId: 'c', startedAt: NOW };
 		const before = { takenAt: NOW, entries: [] };
 		const { record } = await repo.saveSession({ ...base, before });

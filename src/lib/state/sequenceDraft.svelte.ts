@@ -221,13 +221,13 @@ export class SequenceDraft {
 	scrub(seconds: number): void {
 		this.cursorSeconds = seconds;
 		clearTimeout(this.#following);
-		const wait = FOLLOW_MS - (Date.now() - this.#followedAt);
+		const wait = FOLLOW_MS - (performance.now() - this.#followedAt);
 		if (wait <= 0) this.#follow();
 		else this.#following = setTimeout(() => this.#follow(), wait);
 	}
 
 	#follow(): void {
-		this.#followedAt = Date.now();
+		this.#followedAt = performance.now();
 		this.lookSeconds = this.cursorSeconds;
 		const { events } = this.judgement;
 		const event = events[eventIndexAt(events, this.cursorSeconds)];
@@ -259,6 +259,12 @@ export class SequenceDraft {
 		clearTimeout(this.#settling);
 		if (this.steps.length <= LONG_STEPS) this.#settled = this.#draft.sequence;
 		else this.#settling = setTimeout(() => (this.#settled = this.#draft.sequence), SETTLE_MS);
+	}
+
+	/** Stores what was removed elsewhere as a new record. */
+	keepAsNew(): void {
+		this.#draft = { ...this.#draft, sequence: { ...this.sequence, revision: 0 } };
+		void this.saving.resume();
 	}
 
 	/** Tries once more to save what could not be saved. */

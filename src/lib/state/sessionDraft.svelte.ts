@@ -16,6 +16,12 @@ export class SessionDraft {
 		});
 	}
 
+	/** Stores what was removed elsewhere as a new record. */
+	keepAsNew(): void {
+		this.current = { ...this.current, revision: 0 };
+		void this.saving.resume();
+	}
+
 	/** Changes fields; resolves when they are saved. */
 	change(fields: Partial<Session>): Promise<void> {
 		this.current = { ...this.current, ...fields };

@@ -7,6 +7,7 @@ import { EMPTY_HISTORY } from '../core/sequence/history';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { rowsOf, type SomeRows } from '../formats/backup/backupSchema';
 import type { ImportEffect, ImportPreview } from '../formats/backup/importPreview';
+import type { Problem } from '../formats/problem';
 import { tableOf, type SoftTideDb } from './db';
 import { secondVersionOf, type Stamp } from './saveRecord';
 
@@ -16,7 +17,7 @@ export interface PlannedRecord {
 	readonly title: string;
 	readonly effect: ImportEffect;
 	readonly record: StoredRecord;
-	/** The record that is replaced. */
+	/** The record that stood here when the plan was made; null where none did. */
 	readonly known: StoredRecord | null;
 }
 export interface ImportPlan {
@@ -36,7 +37,7 @@ function effectOf(
 	known: StoredRecord | undefined,
 	mine: boolean
 ): ImportEffect {
-	if (kind.meets === 'mine') return mine ? 'skipped' : 'added';
+	if (kind.meets === 'mine' && !(known && kind.yields?.(known))) return mine ? 'skipped' : 'added';
 	if (!known) return 'added';
 	return kind.meets === 'first' || same(kind, known, record) ? 'skipped' : 'changed';
 }
@@ -71,7 +72,7 @@ export async function planImport(
 					id: record.id,
 					title: kind.nameOf(record, nameOf),
 					record,
-					known: effect === 'changed' ? known[i]! : null,
+					known: known[i] ?? null,
 					effect
 				});
 			});
@@ -81,12 +82,27 @@ export async function planImport(
 	return { records };
 }
 
-export const planOfSequence = (db: SoftTideDb, sequence: Sequence): Promise<ImportPlan> =>
-	planImport(db, { sequence: [recordOf(sequence, EMPTY_HISTORY)] });
+/** The plan of a sequence that comes alone: its file says nothing of undo and archive, so those of mine stay where it is the same. */
+export async function planOfSequence(db: SoftTideDb, sequence: Sequence): Promise<ImportPlan> {
+	const mine = await tableOf(db, 'sequence').get(sequence.id);
+	const content = ({ revision: _r, updatedAt: _u, ...rest }: Sequence) => stringify(rest);
+	const history = mine && content(mine.sequence) === content(sequence) ? mine.history : EMPTY_HISTORY;
+	return planImport(db, { sequence: [recordOf(sequence, history, mine?.archived)] });
+}
+
+/** Something that the plan speaks of was changed here since it was made: nothing was written, a new plan is needed. */
+export class PlanStale extends Error {
+	override name = 'PlanStale';
+	constructor(readonly count: number) {
+		super(`${count} ${count === 1 ? 'record was' : 'records were'} changed here since the file was read.`);
+	}
+}
 
 /**
- * Writes a plan, all or nothing. What is replaced is kept as a second version.
+ * Writes a plan, all or nothing. What is replaced is kept as a second version. Everything that the plan speaks of is read
+ * again in the same transaction.
  * @param onrecords hears how many more records are written
+ * @throws {PlanStale} if something of it was changed here meanwhile
  */
 export async function applyImport(
 	db: SoftTideDb,
@@ -95,13 +111,14 @@ export async function applyImport(
 	onrecords: (count: number) => void = () => {}
 ): Promise<void> {
 	await db.transaction('rw', db.tables, async () => {
+		await mustBeFresh(db, plan);
 		for (const kind of allKinds()) {
 			const mine = plan.records.filter((r) => r.kind === kind.id && r.effect !== 'skipped');
 			const table = db.table(kind.table) as Table<StoredRecord, string>;
 			for (let at = 0; at < mine.length; at += PAGE) {
 				const page = mine.slice(at, at + PAGE);
 				await tableOf(db, 'second-version').bulkPut(
-					page.flatMap((r) => (r.known ? [secondVersionOf(r.kind, r.known, stamp)] : []))
+					page.flatMap((r) => (r.known && kind.meets === 'beside' ? [secondVersionOf(r.kind, r.known, stamp)] : []))
 				);
 				await table.bulkPut(page.map((r) => replaced(kind, r)));
 				onrecords(page.length);
@@ -110,13 +127,33 @@ export async function applyImport(
 	});
 }
 
+/** @throws {PlanStale} */
+async function mustBeFresh(db: SoftTideDb, { records }: ImportPlan): Promise<void> {
+	let changed = 0;
+	for (const kind of allKinds()) {
+		const planned = records.filter((r) => r.kind === kind.id);
+		const table = db.table(kind.table) as Table<StoredRecord, string>;
+		for (let at = 0; at < planned.length; at += PAGE) {
+			const page = planned.slice(at, at + PAGE);
+			const now = await table.bulkGet(page.map((r) => r.id));
+			changed += page.filter((r, i) => !sameState(now[i], r.known)).length;
+		}
+	}
+	if (changed) throw new PlanStale(changed);
+}
+
+const sameState = (a: StoredRecord | undefined, b: StoredRecord | null): boolean =>
+	a === undefined || b === null ? !a && !b : a.revision === b.revision && a.updatedAt === b.updatedAt;
+
 /** A replaced record gets a revision above both, so that an open editor notices. */
 function replaced(kind: RecordKind, { record, known }: PlannedRecord): StoredRecord {
 	if (!known) return record;
-	return stamped(kind, record, Math.max(record.revision, known.revision) + 1, record.updatedAt);
+	const taken = kind.over?.(known, record) ?? record;
+	return stamped(kind, taken, Math.max(record.revision, known.revision) + 1, record.updatedAt);
 }
 
-export function previewOf({ records }: ImportPlan): ImportPreview {
+/** @param leftOut what of the file cannot be brought in */
+export function previewOf({ records }: ImportPlan, leftOut: readonly Problem[] = []): ImportPreview {
 	const effective = records.filter((r) => r.effect !== 'skipped');
 	return {
 		records: records
@@ -126,6 +163,7 @@ export function previewOf({ records }: ImportPlan): ImportPreview {
 			const count = effective.filter((r) => r.kind === id).length;
 			return typeof preview === 'object' && count ? [{ kind: id, count, ...preview }] : [];
 		}),
+		leftOut,
 		worth: effective.length > 0
 	};
 }

@@ -4,6 +4,7 @@ export function storageTrouble(error: unknown): string {
 	const inner =
 		error && typeof error === 'object' && 'inner' in error ? String((error.inner as Error | null)?.name ?? '') : '';
 	const names = `${name} ${inner}`;
+	if (name === 'RecordGone') return (error as Error).message;
 	if (/Quota/.test(names))
 		return 'The disk or the browser’s share of it is full, so the last change is not saved. Export a backup now, then free some space.';
 	if (/Blocked|VersionError|VersionChange|DatabaseClosed/.test(names))

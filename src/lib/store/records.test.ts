@@ -8,6 +8,7 @@ import { recordsDoc } from '../core/records/recordsDoc';
 import type { Session } from '../core/records/session';
 import { anyStore } from '../core/records/testing';
 import type { SomeRows } from '../formats/backup/backupSchema';
+import { uncheckedBackup } from '../formats/backup/testing';
 import { readBackup } from '../formats/backup/readBackup';
 import { backupOf, writeBackup } from '../formats/backup/writeBackup';
 import { everything, pagesFrom } from './backup';
@@ -179,12 +180,13 @@ describe('a kind that was only declared', () => {
 		expect(await repo.counts()).toMatchObject({ wish: 0 });
 	});
 	test('a file that names a client who is not in it is refused at the field', async () => {
-		const read = readBackup(await backupOf(NOW, { ...(rows as unknown as SomeRows), client: [] }));
+		const read = readBackup(uncheckedBackup({ ...(rows as unknown as SomeRows), client: [], binary: [] }));
 		expect(read.ok ? [] : read.problems.map((p) => p.path)).toContain('wishes[0].clientId');
 	});
 });
 
 describe('what a session performed', () => {
+	const CLIENT = { id: 'client-0', revision: 0, updatedAt: NOW, name: 'Bo' };
 	const [rows] = fc.sample(anyStore, { numRuns: 1, seed: 11 });
 	const sequence = rows!.sequence[0]!.sequence;
 	const session = (id: string): Omit<Session, 'sequence' | 'order'> => ({
@@ -207,6 +209,7 @@ describe('what a session performed', () => {
 	test('is stored once for all sessions that performed the same, and goes with the last of them', async () => {
 		const db = opened();
 		const repo = new Repository(db, () => new Date(NOW), stamp.newId);
+		await repo.saveClient(CLIENT);
 		for (const id of ['a', 'b']) await repo.startSession(session(id), sequence);
 		await repo.startSession(session('c'), { ...sequence, title: 'Another' });
 		expect(await repo.counts()).toMatchObject({ session: 3, snapshot: 2 });
@@ -219,6 +222,7 @@ describe('what a session performed', () => {
 	});
 	test('a stage keeps a log that is only added to, and it goes when the stage is over', async () => {
 		const repo = new Repository(opened(), () => new Date(NOW), stamp.newId);
+		await repo.saveClient(CLIENT);
 		await repo.startSession(session('a'), sequence);
 		for (let seconds = 1; seconds < 12; seconds++)
 			await repo.logRun('a', { kind: 'still', seconds, atMs: 1000 * seconds });

@@ -4,6 +4,7 @@ import type { Comparison } from '../core/records/comparison';
 import type { CustomRecord } from '../core/records/custom';
 import { KeptSchema, type Kept } from '../core/records/kept';
 import { allKinds, kindOf, type KindId } from '../core/records/kinds';
+import type { StoredRecord } from '../core/records/record';
 import type { RunEntry, RunEvent } from '../core/records/runEntry';
 import type { SecondVersion } from '../core/records/secondVersion';
 import type { SequenceRecord } from '../core/records/sequenceRecord';
@@ -17,7 +18,7 @@ import type { Technique } from '../core/technique/technique.schema';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { tableOf, type SoftTideDb } from './db';
 import { removeRecord } from './removeRecord';
-import { saveRecord, type Saved, type Stamp } from './saveRecord';
+import { RecordGone, saveRecord, settleVersions, type Choice, type Saved, type Stamp } from './saveRecord';
 
 /** What a practitioner added to the shipped library. */
 export interface CustomLibrary {
@@ -33,6 +34,12 @@ export interface Visits {
 	/** Place of the last visit among all sessions, and the day that it says. */
 	readonly lastOrder: number;
 	readonly lastAt: string;
+}
+
+/** Two versions of one record. */
+export interface VersionPair {
+	readonly stored: StoredRecord;
+	readonly second: SecondVersion;
 }
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked. */
@@ -57,6 +64,20 @@ export class Repository {
 	}
 	secondVersionsOf = (recordId: string): Promise<SecondVersion[]> =>
 		this.#table('second-version').where('recordId').equals(recordId).toArray() as unknown as Promise<SecondVersion[]>;
+
+	/** A record with the oldest of its second versions; null where there is no other version. */
+	async versionPair(kind: KindId, id: string): Promise<VersionPair | null> {
+		const [second] = (await this.secondVersionsOf(id)).filter((s) => s.kind === kind);
+		const stored = second
+			? ((await this.#table(kind).get(id as never)) as unknown as StoredRecord | undefined)
+			: undefined;
+		return second && stored ? { stored, second } : null;
+	}
+	settle = (second: SecondVersion, choice: Choice): Promise<void> =>
+		settleVersions(this.db, second, choice, this.stamp());
+	/** Whether a record is there. */
+	has = async (kind: KindId, id: string): Promise<boolean> =>
+		(await this.#table(kind).where('id').equals(id).count()) > 0;
 
 	clients = (): Promise<Client[]> => this.#table('client').orderBy('name').toArray();
 	client = (id: string): Promise<Client | undefined> => this.#table('client').get(id);
@@ -147,7 +168,8 @@ export class Repository {
 	/** Adds a line to the log of a stage. */
 	async logRun(sessionId: string, event: RunEvent): Promise<void> {
 		const table = this.#table('run-entry');
-		await this.db.transaction('rw', [table], async () => {
+		await this.db.transaction('rw', [table, this.#table('session')], async () => {
+			if (!(await this.session(sessionId))) throw new RecordGone(kindOf('session'), null);
 			const n = await table.where('sessionId').equals(sessionId).count();
 			const { now } = this.stamp();
 			const id = `${sessionId}:${String(n).padStart(5, '0')}`;
@@ -168,10 +190,15 @@ export class Repository {
 			media: await items(this.#table('medium').toArray())
 		};
 	}
-	/** Keeps an item of her own library, new or changed; the record has the id of the item. */
-	async keepCustom(kind: CustomKind, item: CustomRecord['item']): Promise<Saved<CustomRecord>> {
-		const known = (await this.#table(kind).get(item.id as never)) as CustomRecord | undefined;
-		const draft = { id: item.id, revision: known?.revision ?? 0, updatedAt: this.stamp().now, item };
+	/** The record of an item of her own library; undefined where she has none of this id. */
+	custom = async (kind: CustomKind, id: string): Promise<CustomRecord | undefined> =>
+		(await this.#table(kind).get(id as never)) as CustomRecord | undefined;
+	/**
+	 * Keeps an item of her own library; the record has the id of the item.
+	 * @param revision of the record that it was made from; 0 for a new one
+	 */
+	async keepCustom(kind: CustomKind, item: CustomRecord['item'], revision: number): Promise<Saved<CustomRecord>> {
+		const draft = { id: item.id, revision, updatedAt: this.stamp().now, item };
 		return saveRecord(this.db, kind, draft, this.stamp()) as unknown as Promise<Saved<CustomRecord>>;
 	}
 	/** Removes an item of her own library and hands it over, so that it can be put back. Sequences keep their copies. */

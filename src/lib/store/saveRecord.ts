@@ -1,5 +1,5 @@
 import { kindOf, type KindId, type RecordOf } from '../core/records/kinds';
-import { stamped, type StoredRecord } from '../core/records/record';
+import { stamped, type RecordKind, type StoredRecord } from '../core/records/record';
 import type { SecondVersion } from '../core/records/secondVersion';
 import { tableOf, type SoftTideDb } from './db';
 import { sweepReferred } from './removeRecord';
@@ -8,6 +8,22 @@ export interface Saved<T> {
 	readonly record: T;
 	/** True where an older revision was saved: the record stands as a second version, nothing was overwritten. */
 	readonly second: boolean;
+}
+
+/**
+ * What was to be saved, or what it belongs to, was removed meanwhile: in another window, or with its client. Nothing is
+ * stored, so that nothing comes back without its owner.
+ */
+export class RecordGone extends Error {
+	override name = 'RecordGone';
+	/** @param owner the kind of what it belonged to, where that is gone too: then it cannot be kept */
+	constructor(
+		kind: RecordKind,
+		readonly owner: string | null
+	) {
+		const of = owner ? `, and so was the ${owner} that it belongs to` : '';
+		super(`This ${kind.title.toLowerCase()} was removed in another window${of}. Your change is not stored.`);
+	}
 }
 
 export interface Stamp {
@@ -28,9 +44,9 @@ export const secondVersionOf = (kind: KindId, record: StoredRecord, stamp: Stamp
 
 /**
  * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
- * @param draft checked here against the schema of its kind
+ * @param draft checked here against the schema of its kind; revision 0 is a new record
  * @returns the record as stored, with its new revision
- * @throws {ZodError} if the draft is not valid; nothing is stored then
+ * @throws {ZodError} if the draft is not valid; RecordGone if it was stored and is no more; nothing is stored then
  */
 export async function saveRecord<K extends KindId>(
 	db: SoftTideDb,
@@ -41,9 +57,12 @@ export async function saveRecord<K extends KindId>(
 	const kind = kindOf(id);
 	const table = tableOf(db, id) as unknown as Saving;
 	const seconds = tableOf(db, 'second-version');
-	return db.transaction('rw', [db.table(kind.table), seconds], async () => {
+	const owners = (kind.refs ?? []).filter((r) => r.must).map((r) => kindOf(r.to as KindId));
+	return db.transaction('rw', [db.table(kind.table), seconds, ...owners.map((o) => db.table(o.table))], async () => {
 		const given = kind.schema.parse(draft);
 		const known = await table.get(given.id);
+		const owner = await missingOwner(db, kind, given);
+		if (owner || (!known && given.revision > 0)) throw new RecordGone(kind, owner);
 		const record = stamped(kind, given, given.revision + 1, stamp.now);
 		const second = known !== undefined && known.revision !== given.revision;
 		if (second) await seconds.put(secondVersionOf(id, record, stamp));
@@ -51,10 +70,24 @@ export async function saveRecord<K extends KindId>(
 		return { record: record as unknown as RecordOf<K>, second };
 	});
 }
+
+/** The title of what a record must belong to and what is not there; null where all is. */
+async function missingOwner(db: SoftTideDb, kind: RecordKind, record: StoredRecord): Promise<string | null> {
+	for (const ref of (kind.refs ?? []).filter((r) => r.must)) {
+		const { table, title } = kindOf(ref.to as KindId);
+		for (const id of ref.of(record))
+			if (!(await (db.table(table) as unknown as Saving).get(id))) return title.toLowerCase();
+	}
+	return null;
+}
+
 interface Saving {
 	get(id: string): Promise<StoredRecord | undefined>;
 	put(record: StoredRecord): Promise<unknown>;
 }
+
+/** Which of two versions goes on. */
+export type Choice = 'stored' | 'second' | 'both';
 
 /**
  * Settles two versions of a record: the chosen one stands, with a revision above both; with `both`, the other becomes a
@@ -64,7 +97,7 @@ interface Saving {
 export async function settleVersions(
 	db: SoftTideDb,
 	second: SecondVersion,
-	choice: 'stored' | 'second' | 'both',
+	choice: Choice,
 	stamp: Stamp
 ): Promise<void> {
 	if (choice === 'both' && second.kind !== 'sequence')

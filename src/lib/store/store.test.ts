@@ -10,6 +10,8 @@ import type { SequenceRecord } from '../core/records/sequenceRecord';
 import { readBackup } from '../formats/backup/readBackup';
 import { backupOf } from '../formats/backup/writeBackup';
 import { everything } from './backup';
+import { MEDIA } from '../core/medium/media';
+import { kindOf } from '../core/records/kinds';
 import { makeDb, type SoftTideDb } from './db';
 import { applyImport, planImport, planOfSequence } from './importPlan';
 import { settleVersions } from './saveRecord';
@@ -123,6 +125,34 @@ describe('revisions', () => {
 		expect(await repo.sequences()).toHaveLength(1);
 		expect((await repo.settings()).theme).toBe('evening');
 	});
+	test('what was removed elsewhere does not come back by itself, and never without its owner', async () => {
+		const repo = await filled();
+		const [stored, visit] = [(await repo.client('c'))!, (await repo.session('x'))!];
+		const { sequence: composed, history } = (await repo.sequence('s1'))!;
+		await repo.removeClient('c');
+		await repo.removeSequence('s1');
+		await expect(repo.saveClient({ ...stored, name: 'Late' })).rejects.toThrow(/client was removed in another window/);
+		await expect(repo.saveSession({ ...visit, note: 'late' })).rejects.toThrow(/so was the client/);
+		await expect(repo.saveSession({ ...visit, id: 'new', revision: 0 })).rejects.toMatchObject({ owner: 'client' });
+		await expect(repo.saveSequence(composed, history)).rejects.toMatchObject({ name: 'RecordGone', owner: null });
+		await expect(repo.logRun('x', { kind: 'still', seconds: 1, atMs: 1 })).rejects.toThrow(/removed/);
+		const left = await everything(repo.db);
+		expect([left.client, left.session, left.sequence, left['run-entry']]).toEqual([[], [], [], []]);
+		expect((await repo.saveSequence({ ...composed, revision: 0 }, history)).record.revision).toBe(1);
+	});
+	test('an own move that was changed elsewhere while it stood in a form is kept beside', async () => {
+		const repo = repository();
+		const item = { ...MEDIA[0]!, id: 'mine', title: 'My oil' };
+		const { record } = await repo.keepCustom('medium', item, 0);
+		await repo.keepCustom('medium', { ...item, title: 'Theirs' }, record.revision);
+		expect((await repo.keepCustom('medium', { ...item, title: 'Mine' }, record.revision)).second).toBe(true);
+		const pair = (await repo.versionPair('medium', 'mine'))!;
+		const titles = [pair.stored, pair.second.record].map((r) => kindOf('medium').facts!(r)[0]![1]);
+		expect(titles).toEqual(['Theirs', 'Mine']);
+		await repo.settle(pair.second, 'second');
+		expect((await repo.customLibrary()).media.map((m) => m.title)).toEqual(['Mine']);
+		expect(await repo.versionPair('medium', 'mine')).toBeNull();
+	});
 	test('a draft that is not valid is refused and nothing is stored', async () => {
 		const repo = await filled();
 		await expect(repo.saveClient({ ...client, name: '' })).rejects.toThrow(/name/);
@@ -214,6 +244,47 @@ describe('backup, wipe, import', () => {
 		await applyImport(repo.db, plan, repo.stamp());
 		expect((await repo.client('c'))!.name).toBe('Bo the second');
 		expect((await repo.secondVersionsOf('c'))[0]!.record).toMatchObject({ name: 'Bo' });
+	});
+	test('settings of a backup come back where nothing but consent was said here; else mine stay', async () => {
+		const content = await everything((await filled()).db);
+		const fresh = repository();
+		await fresh.saveSettings({ cautionSeenAt: NOW });
+		const plan = await planImport(fresh.db, content);
+		expect(plan.records.find((r) => r.kind === 'settings')!.effect).toBe('changed');
+		await applyImport(fresh.db, plan, fresh.stamp());
+		expect(await fresh.settings()).toMatchObject({ theme: 'evening', cautionSeenAt: NOW });
+		expect((await fresh.counts())['second-version']).toBe(0);
+		const own = repository();
+		await own.saveSettings({ units: 'inch' });
+		expect((await planImport(own.db, content)).records.find((r) => r.kind === 'settings')!.effect).toBe('skipped');
+	});
+	test('archive flags and histories of equal sequences come back; a sequence file alone says nothing of them', async () => {
+		const repo = await filled();
+		const content = await everything(repo.db);
+		await repo.archive('s1', true);
+		const stored = (await repo.sequence('s1'))!;
+		const plan = await planImport(repo.db, content);
+		expect(plan.records.find((r) => r.kind === 'sequence')!.effect).toBe('changed');
+		await applyImport(repo.db, plan, repo.stamp());
+		expect((await repo.sequence('s1'))!.archived).toBe(false);
+		expect((await planOfSequence(repo.db, stored.sequence)).records.map((r) => r.effect)).toEqual(['skipped']);
+		const removed = await repo.removeSequence('s1');
+		expect(removed!.archived).toBe(false);
+	});
+	test('what is changed here after the file was read is never overwritten: the plan is made anew', async () => {
+		const repo = await filled();
+		const content = await everything(repo.db);
+		const theirs = { ...content, client: [{ ...content.client![0]!, name: 'Theirs' }] };
+		const plan = await planImport(repo.db, theirs);
+		await repo.saveClient({ ...(await repo.client('c')), name: 'Meanwhile' });
+		await expect(applyImport(repo.db, plan, repo.stamp())).rejects.toMatchObject({ name: 'PlanStale', count: 1 });
+		expect((await repo.client('c'))!.name).toBe('Meanwhile');
+		await applyImport(repo.db, await planImport(repo.db, theirs), repo.stamp());
+		expect(await repo.client('c')).toMatchObject({ name: 'Theirs', revision: 3 });
+		expect((await repo.secondVersionsOf('c'))[0]!.record).toMatchObject({ name: 'Meanwhile' });
+		const removed = await planImport(repo.db, theirs);
+		await repo.removeClient('c');
+		await expect(applyImport(repo.db, removed, repo.stamp())).rejects.toThrow(/changed here since/);
 	});
 	test('all or nothing: a record that cannot be stored takes the rest back', async () => {
 		const repo = repository();

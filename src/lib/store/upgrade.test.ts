@@ -76,7 +76,7 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 	const db = makeDb('own-test');
 	const repo = repositoryOf(db);
 	for (const [kind, item] of Object.entries(own) as ['technique', (typeof own)['technique']][])
-		await repo.keepCustom(kind, { ...item, id: 'mine', title: `My ${kind}` } as never);
+		await repo.keepCustom(kind, { ...item, id: 'mine', title: `My ${kind}` } as never, 0);
 	const library = await repo.customLibrary();
 	expect([library.techniques, library.schools, library.media].map((list) => list.map((i) => i.title))).toEqual([
 		['My technique'],
@@ -95,7 +95,7 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 	expect((await repo.customLibrary()).techniques).toEqual([]);
 	await repo.putCustomBack('technique', gone);
 	expect((await repo.customLibrary()).techniques).toHaveLength(1);
-	await expect(repo.keepCustom('school', { id: 'x', title: 'no school' } as never)).rejects.toThrow();
+	await expect(repo.keepCustom('school', { id: 'x', title: 'no school' } as never, 0)).rejects.toThrow();
 	await db.delete();
 	await other.delete();
 });

@@ -1,22 +1,29 @@
 import * as Comlink from 'comlink';
 import { kindOf } from '../core/records/kinds';
+import type { SomeRows } from '../formats/backup/backupSchema';
 import { readBackup } from '../formats/backup/readBackup';
 import { writeBackup } from '../formats/backup/writeBackup';
 import { MAX_BACKUP_BYTES } from '../formats/readJson';
 import { checkSequenceObject } from '../formats/sequenceFile';
-import { refuse, type Parsed } from '../formats/problem';
+import { firstOf, refuse, type Problem } from '../formats/problem';
 import { pagesFrom } from '../store/backup';
 import { makeDb, type SoftTideDb } from '../store/db';
 import { applyImport, planImport, planOfSequence, previewOf, type ImportPlan } from '../store/importPlan';
 import type { Stamp } from '../store/saveRecord';
-import type { ExchangeWorker, Progress } from './protocol';
+import type { ExchangeWorker, Progress, ReadFile } from './protocol';
 
 /** Files come in and go out here: reading, checking and writing them would hold up the page. */
 const stamp = (): Stamp => ({ now: new Date().toISOString(), newId: () => crypto.randomUUID() });
 let opened: SoftTideDb | null = null;
 const database = (name: string): SoftTideDb => (opened?.name === name ? opened : (opened = makeDb(name)));
-/** The plan whose preview the page shows; it is carried out or forgotten. */
-let plan: ImportPlan | null = null;
+
+/** What was read, and the plan whose preview the page shows; it is carried out, planned anew or forgotten. */
+interface Held {
+	readonly plan: ImportPlan;
+	readonly leftOut: readonly Problem[];
+	readonly again: () => Promise<ImportPlan>;
+}
+let held: Held | null = null;
 
 /** Tells the page how far it is, not more often than it can show. */
 function counter(stage: Progress['stage'], progress: (p: Progress) => void): (count: number) => void {
@@ -42,49 +49,58 @@ function sequenceIn(bytes: Uint8Array) {
 	}
 }
 
-async function planOf(db: SoftTideDb, bytes: Uint8Array, progress: (p: Progress) => void): Promise<Parsed<ImportPlan>> {
-	const sequence = sequenceIn(bytes);
-	if (sequence) return sequence.ok ? { ok: true, value: await planOfSequence(db, sequence.value) } : sequence;
-	const backup = readBackup(bytes, counter('check', progress));
-	return backup.ok
-		? { ok: true, value: await planImport(db, backup.value.rows, counter('compare', progress)) }
-		: backup;
+async function hold(planning: () => Promise<ImportPlan>, leftOut: readonly Problem[] = []): Promise<ReadFile> {
+	held = { plan: await planning(), leftOut: firstOf(leftOut), again: planning };
+	return { ok: true, value: previewOf(held.plan, held.leftOut) };
 }
 
 const worker: ExchangeWorker = {
 	async write(name, progress) {
 		const chunks: Uint8Array<ArrayBuffer>[] = [];
 		const { now } = stamp();
-		await writeBackup(
+		const leftOut = await writeBackup(
 			now,
 			pagesFrom(database(name)),
 			(chunk) => chunks.push(new Uint8Array(chunk)),
 			counter('write', progress)
 		);
-		return { exportedAt: now, file: new Blob(chunks, { type: 'application/zip' }) };
+		return { exportedAt: now, file: new Blob(chunks, { type: 'application/zip' }), leftOut: firstOf(leftOut) };
 	},
-	async read(name, file, progress) {
-		plan = null;
-		if (file.size > MAX_BACKUP_BYTES)
-			return refuse(
-				`The file has ${Math.round(file.size / 1024 / 1024)} MB; at most ${MAX_BACKUP_BYTES / 1024 / 1024} MB are read.`,
-				'Choose a smaller file.'
-			);
-		const planned = await planOf(database(name), new Uint8Array(await file.arrayBuffer()), progress);
-		if (!planned.ok) return planned;
-		plan = planned.value;
-		return { ok: true, value: previewOf(plan) };
+	async read(name, file, mend, progress) {
+		held = null;
+		if (file.size > MAX_BACKUP_BYTES) {
+			const [size, most] = [file.size, MAX_BACKUP_BYTES].map((n) => Math.round(n / 1024 / 1024));
+			return {
+				...refuse(`The file has ${size} MB; at most ${most} MB are read.`, 'Choose a smaller file.'),
+				mendable: false
+			};
+		}
+		const bytes = new Uint8Array(await file.arrayBuffer());
+		const db = database(name);
+		const sequence = sequenceIn(bytes);
+		if (sequence && !sequence.ok) return { ...sequence, mendable: false };
+		if (sequence) return hold(() => planOfSequence(db, sequence.value));
+		const backup = readBackup(bytes, { onrecords: counter('check', progress), mend });
+		if (!backup.ok) return backup;
+		const rows: SomeRows = backup.value.rows;
+		return hold(() => planImport(db, rows, counter('compare', progress)), backup.value.leftOut);
 	},
 	async apply(name, progress) {
-		if (!plan) throw new Error('nothing was read that could be brought in');
-		const taken = plan;
-		await applyImport(database(name), taken, stamp(), counter('bring', progress));
-		plan = null;
+		if (!held) throw new Error('nothing was read that could be brought in');
+		const { plan, leftOut, again } = held;
+		try {
+			await applyImport(database(name), plan, stamp(), counter('bring', progress));
+		} catch (error) {
+			if (!(error instanceof Error) || error.name !== 'PlanStale') throw error;
+			held = { plan: await again(), leftOut, again };
+			return previewOf(held.plan, leftOut);
+		}
+		held = null;
 		// What is not named in the preview is not counted in the answer.
-		return taken.records.filter((r) => r.effect !== 'skipped' && kindOf(r.kind).preview !== 'silent').length;
+		return plan.records.filter((r) => r.effect !== 'skipped' && kindOf(r.kind).preview !== 'silent').length;
 	},
 	forget() {
-		plan = null;
+		held = null;
 	}
 };
 Comlink.expose(worker);

@@ -1,10 +1,9 @@
 import * as Comlink from 'comlink';
 import type { ImportPreview } from '../formats/backup/importPreview';
-import type { Parsed } from '../formats/problem';
 import script from './exchange.worker.ts?worker&url';
 import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
-import type { ExchangeWorker, Progress } from './protocol';
+import type { ExchangeWorker, Progress, ReadFile } from './protocol';
 
 const open = () => openWorker(script);
 
@@ -22,11 +21,14 @@ export class ExchangeClient {
 
 	/** @throws {WorkerDied} if the worker ends before it answers; whatever the database throws */
 	write = (progress: (p: Progress) => void) => this.#line.ask((w) => w.write(this.name, Comlink.proxy(progress)));
-	read = async (file: Blob, progress: (p: Progress) => void): Promise<Parsed<ImportPreview>> =>
-		this.#line.ask<Parsed<ImportPreview>>(
-			async (w) => (await w.read(this.name, file, Comlink.proxy(progress))) as Parsed<ImportPreview>
+	/** @param mend leaves out what cannot be read, and says so */
+	read = async (file: Blob, mend: boolean, progress: (p: Progress) => void): Promise<ReadFile> =>
+		this.#line.ask<ReadFile>(async (w) => (await w.read(this.name, file, mend, Comlink.proxy(progress))) as ReadFile);
+	/** How many records came in, or what it would do now: then something was changed here since the file was read. */
+	apply = async (progress: (p: Progress) => void): Promise<number | ImportPreview> =>
+		this.#line.ask<number | ImportPreview>(
+			async (w) => (await w.apply(this.name, Comlink.proxy(progress))) as number | ImportPreview
 		);
-	apply = (progress: (p: Progress) => void) => this.#line.ask((w) => w.apply(this.name, Comlink.proxy(progress)));
 	forget = () => void this.#line.ask((w) => w.forget()).catch(() => {});
 	close(): void {
 		this.#line.close();

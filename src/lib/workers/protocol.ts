@@ -1,4 +1,4 @@
-import type { Parsed } from '../formats/problem';
+import type { Problem } from '../formats/problem';
 import type { ImportPreview } from '../formats/backup/importPreview';
 import type { StartGrades } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
@@ -35,12 +35,22 @@ export interface Progress {
 	readonly stage: 'write' | 'check' | 'compare' | 'bring';
 	readonly done: number;
 }
+export interface WrittenBackup {
+	readonly exportedAt: string;
+	readonly file: Blob;
+	/** What is not in it, since an import would refuse it. */
+	readonly leftOut: readonly Problem[];
+}
+/** What a file would do, or what is wrong with it, and whether it could be read without some of its records. */
+export type ReadFile =
+	| { readonly ok: true; readonly value: ImportPreview }
+	| { readonly ok: false; readonly problems: readonly Problem[]; readonly mendable: boolean };
 export interface ExchangeWorker {
 	/** Everything of a database as a backup. */
-	write(name: string, progress: (p: Progress) => void): Promise<{ exportedAt: string; file: Blob }>;
+	write(name: string, progress: (p: Progress) => void): Promise<WrittenBackup>;
 	/** What a file would do; kept until it is carried out or forgotten. Nothing is written. */
-	read(name: string, file: Blob, progress: (p: Progress) => void): Promise<Parsed<ImportPreview>>;
-	/** Carries out what was read last. @returns how many records came in */
-	apply(name: string, progress: (p: Progress) => void): Promise<number>;
+	read(name: string, file: Blob, mend: boolean, progress: (p: Progress) => void): Promise<ReadFile>;
+	/** Carries out what was read last: how many records came in, or what it would do now that something was changed here. */
+	apply(name: string, progress: (p: Progress) => void): Promise<number | ImportPreview>;
 	forget(): void;
 }

@@ -2,13 +2,15 @@
 	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
-	import type { Client } from '$lib/core/records/client';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns, ROWS_AT_ONCE } from '$lib/state/inTurns.svelte';
 	import type { Visits } from '$lib/store/repository';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleVersions } from '$lib/store/saveRecord';
-	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
+	import { MAX_TEXT, MAX_TITLE } from '$lib/core/step/common.schema';
+	import { ClientEdits } from '$lib/state/clientEdits.svelte';
+	import KeptField from '$lib/ui/parts/controls/KeptField.svelte';
+	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
+	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
 
 	const app = useApp();
@@ -19,7 +21,6 @@
 	);
 	let wished = $state<string | null>(null);
 	let removing = $state(false);
-	let said = $state('');
 	const clients = $derived(app.current.all);
 	const drawn = inTurns(() => clients.length, ROWS_AT_ONCE);
 	const chosen = $derived(app.current.byId(wished) ?? app.current.orFirst);
@@ -37,30 +38,8 @@
 		wished = id;
 		app.current.choose(id);
 	}
-	async function change(client: Client, fields: Partial<Client>) {
-		const saved = await app.run(() => app.repo.saveClient({ ...client, ...fields }));
-		said = saved?.second ? 'Another window changed this client too. Its version stands; yours is kept beside it.' : saved ? 'Saved' : '';
-	}
-	const seconds = liveRows(
-		() => chosen?.id ?? null,
-		(id) => (id ? app.repo.secondVersionsOf(id) : Promise.resolve([])),
-		[]
-	);
-	const second = $derived(seconds.current[0] ?? null);
-	const facts = $derived.by(() => {
-		const other = second?.record as unknown as Client | undefined;
-		if (!chosen || !other) return [];
-		const fields = [
-			['Name', 'name'],
-			['Mind', 'cautions'],
-			['Note', 'note']
-		] as const;
-		return fields.map(([name, field]) => ({ name, stored: chosen[field], second: other[field] }));
-	});
-	async function settle(choice: 'stored' | 'second') {
-		if (second) await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
-		said = '';
-	}
+	/** Fields are stored one after the other, each on top of what is stored by then. */
+	const edits = new ClientEdits(app);
 	async function remove() {
 		if (!chosen) return;
 		const { id } = chosen;
@@ -102,9 +81,9 @@
 	</section>
 	{#if chosen}
 		<section class="min-h-0 overflow-y-auto px-6 pb-6" aria-label={chosen.name}>
-			{#key `${chosen.id} ${second === null}`}
+			{#key chosen.id}
 				<h2 class="pt-3 text-[22px] leading-8 font-[520]">{chosen.name}</h2>
-				{#if second}<OtherVersion {facts} onchoose={settle} />{/if}
+				<SecondVersions kind="client" id={chosen.id} />
 				<div class="flex flex-wrap gap-2 py-3">
 					<button
 						type="button"
@@ -117,39 +96,35 @@
 					<a class="btn" href="/progress?client={chosen.id}">Progress</a>
 				</div>
 				<div class="max-w-[560px] space-y-3">
-					<label class="block"
-						><span class="label">Name or code</span><input
-							class="field"
-							maxlength="200"
-							value={chosen.name}
-							onchange={(e) => {
-								const name = e.currentTarget.value.trim();
-								if (name) void change(chosen, { name });
-								else {
-									e.currentTarget.value = chosen.name;
-									said = 'A code or a name is needed; the old one stays.';
-								}
-							}}
-						/></label
-					>
-					<label class="block"
-						><span class="label">Mind before each session</span><textarea
-							class="field"
-							rows="2"
-							maxlength="2000"
-							placeholder="Allergies, clearance, places to leave out"
-							value={chosen.cautions}
-							onchange={(e) => change(chosen, { cautions: e.currentTarget.value })}></textarea></label
-					>
-					<label class="block"
-						><span class="label">Note</span><textarea
-							class="field"
-							rows="3"
-							maxlength="2000"
-							value={chosen.note}
-							onchange={(e) => change(chosen, { note: e.currentTarget.value })}></textarea></label
-					>
-					<p class="text-ink3 min-h-4 text-[11.5px]" role="status">{said}</p>
+					<KeptField
+						label="Name or code"
+						maxlength={MAX_TITLE}
+						value={chosen.name}
+						of={chosen.id}
+						onkeep={(text, id) => {
+							const name = text.trim();
+							if (!name) return 'A code or a name is needed; the old one stays.';
+							void edits.change(id, { name });
+						}}
+					/>
+					<KeptField
+						label="Mind before each session"
+						rows={2}
+						maxlength={MAX_TEXT}
+						placeholder="Allergies, clearance, places to leave out"
+						value={chosen.cautions}
+						of={chosen.id}
+						onkeep={(cautions, id) => void edits.change(id, { cautions })}
+					/>
+					<KeptField
+						label="Note"
+						rows={3}
+						maxlength={MAX_TEXT}
+						value={chosen.note}
+						of={chosen.id}
+						onkeep={(note, id) => void edits.change(id, { note })}
+					/>
+					<p class="text-ink3 min-h-4 text-[11.5px]" role="status">{edits.said}</p>
 				</div>
 				<h3 class="pt-3 text-[13.5px] font-semibold">Sessions</h3>
 				<ul class="max-w-[560px]">
@@ -168,6 +143,7 @@
 		</section>
 	{/if}
 </div>
+{#if edits.gone}<GoneDialog {...edits.gone} onkeep={edits.keepAsNew} ondrop={edits.drop} />{/if}
 <AlertDialog.Root bind:open={removing}>
 	<AlertDialog.Portal>
 		<AlertDialog.Overlay class="bg-ink/25 fixed inset-0 z-30" />

@@ -135,6 +135,9 @@
 							<span class="text-ink2">{p.remedy}</span>
 						</li>{/each}
 				</ul>
+				{#if exchange.mendable}<button type="button" class="btn mt-3" disabled={exchange.doing !== ''} onclick={exchange.mend}
+						>Bring in all but what is wrong …</button
+					>{/if}
 			</div>
 		{/if}
 		{#if exchange.preview}<div class="mt-3">

@@ -13,11 +13,14 @@
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { addTechniqueTo } from '$lib/state/addTechnique';
+	import { CustomEditing } from '$lib/state/customEditing.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';
+	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
+	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import TechniqueDetail from '$lib/ui/views/library/TechniqueDetail.svelte';
 	import TechniqueForm from '$lib/ui/views/library/TechniqueForm.svelte';
 	import TechniqueChart from '$lib/ui/views/library/TechniqueChart.svelte';
@@ -33,7 +36,7 @@
 	/** A goal of a sequence leads here. */
 	const goal = GOAL_IDS.find((g) => g === page.url.searchParams.get('goal')) ?? 'any';
 	let filter = $state<TechniqueFilter>({ ...ANY_TECHNIQUE, goal });
-	let editing = $state.raw<Technique | null>(null);
+	const editing = new CustomEditing<Technique>(app, 'technique');
 	const find = $derived(techniqueIndex(library.all));
 	const found = $derived(find(filter));
 	const ownIds = $derived(new Set(app.own.techniques.map((t) => t.id)));
@@ -54,12 +57,10 @@
 			});
 	}
 	function copy(technique: Technique) {
-		editing = { ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) };
+		editing.begin({ ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) });
 	}
 	async function save(technique: Technique) {
-		if (!(await app.run(() => app.repo.keepCustom('technique', technique)))) return;
-		editing = null;
-		await show(technique.id);
+		if (await editing.keep(technique)) await show(technique.id);
 	}
 	async function remove(technique: Technique) {
 		const record = await app.run(() => app.repo.removeCustom('technique', technique.id));
@@ -138,8 +139,9 @@
 		{/if}
 	</section>
 	<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
-		{#if editing}
-			<TechniqueForm technique={editing} onsave={save} oncancel={() => (editing = null)} />
+		{#if open}<SecondVersions kind="technique" id={open.id} onsettled={editing.leave} />{/if}
+		{#if editing.item}
+			<TechniqueForm technique={editing.item} onsave={save} oncancel={editing.leave} />
 		{:else if open}
 			<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences}>
 				{#snippet actions()}
@@ -157,7 +159,7 @@
 					</DropdownMenu.Root>
 					<button type="button" class="btn" onclick={() => copy(open)}><Copy size={14} />Copy as mine</button>
 					{#if ownIds.has(open.id)}
-						<button type="button" class="btn" onclick={() => (editing = open)}><Pencil size={14} />Change</button>
+						<button type="button" class="btn" onclick={() => editing.change(open.id)}><Pencil size={14} />Change</button>
 						<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
 					{/if}
 				{/snippet}
@@ -165,3 +167,4 @@
 		{/if}
 	</aside>
 </div>
+{#if editing.gone}<GoneDialog {...editing.gone} onkeep={editing.keepAsNew} ondrop={editing.leave} />{/if}

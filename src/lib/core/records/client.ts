@@ -24,5 +24,11 @@ export const clientKind: RecordKind<Client> = {
 	limit: 10_000,
 	meets: 'beside',
 	preview: 'listed',
-	nameOf: (client) => client.name
+	nameOf: (client) => client.name,
+	facts: (client) => [
+		['Name', client.name],
+		['Mind', client.cautions],
+		['Note', client.note],
+		['Archived', client.archived ? 'yes' : 'no']
+	]
 };

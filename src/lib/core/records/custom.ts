@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MediumSchema, type Medium } from '../medium/medium.schema';
 import { SchoolSchema, type School } from '../school/school.schema';
 import { TechniqueSchema, type Technique } from '../technique/technique.schema';
+import { plainFacts } from './facts';
 import { RecordFields, type RecordKind, type StoredRecord } from './record';
 
 /** What a practitioner adds to the shipped library: the item under the id that the record has too. */
@@ -23,7 +24,8 @@ function customKind<T extends { id: string; title: string }>(
 		indexes: { 2: 'id, updatedAt' },
 		meets: 'beside',
 		preview: 'listed',
-		nameOf: (record) => record.item.title
+		nameOf: (record) => record.item.title,
+		facts: (record) => plainFacts(record.item)
 	};
 }
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { IdSchema } from '../step/common.schema';
+import type { Facts } from './facts';
 
 /** What every record has: an id, how often it was saved, and when. */
 export const RecordFields = { id: IdSchema, revision: z.int().min(0), updatedAt: z.iso.datetime() };
@@ -64,6 +65,12 @@ export interface RecordKind<T extends StoredRecord = StoredRecord> {
 	readonly nameOf: (record: T, nameOf: (kind: string, id: string) => string) => string;
 	/** The record with its new revision; absent where the fields of the record itself are all. */
 	readonly stamped?: (record: T, revision: number, updatedAt: string) => T;
+	/** Of a kind of which there is one: mine says nothing of its own yet, so that the one of a file takes its place. */
+	readonly yields?: (mine: T) => boolean;
+	/** What a file brings in place of mine, with what of mine stays. */
+	readonly over?: (mine: T, theirs: T) => T;
+	/** What it says in words: how two versions of it are told apart. */
+	readonly facts?: (record: T) => Facts;
 	/** What counts as a change of it: revision and time of saving do not. */
 	readonly contentOf?: (record: T) => unknown;
 	/** It is there only as long as another record points to it. */

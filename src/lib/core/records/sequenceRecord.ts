@@ -32,7 +32,11 @@ export const sequenceKind: RecordKind<SequenceRecord> = {
 		updatedAt,
 		sequence: { ...record.sequence, revision, updatedAt }
 	}),
-	contentOf: ({ sequence: { revision: _r, updatedAt: _u, ...content } }) => content,
+	contentOf: ({ archived, history, sequence: { revision: _r, updatedAt: _u, ...content } }) => ({
+		archived,
+		history,
+		content
+	}),
 	problemOf: ({ id, sequence }) =>
 		id === sequence.id ? null : `the id of the record and that of its sequence differ: ${id}, ${sequence.id}`
 };

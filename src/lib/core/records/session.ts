@@ -66,5 +66,12 @@ export const sessionKind: RecordKind<Session> = {
 	],
 	meets: 'beside',
 	preview: 'listed',
-	nameOf: (s, nameOf) => `${nameOf('client', s.clientId)}, ${s.startedAt.slice(0, 10)}`
+	nameOf: (s, nameOf) => `${nameOf('client', s.clientId)}, ${s.startedAt.slice(0, 10)}`,
+	facts: (s) => [
+		['Found', `${s.before.entries.length} before, ${s.after?.entries.length ?? 0} after`],
+		['Worked', `${s.workedSeconds} s`],
+		['Side effects', s.sideEffects],
+		['Note', s.note],
+		['Over', s.endedAt ? 'yes' : 'no']
+	]
 };

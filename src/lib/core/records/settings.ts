@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { z } from 'zod';
 import { IdSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
@@ -41,5 +42,12 @@ export const settingsKind: RecordKind<Settings> = {
 	],
 	meets: 'mine',
 	preview: 'silent',
-	nameOf: () => 'Settings'
+	nameOf: () => 'Settings',
+	yields: (mine) => {
+		const plain = SettingsSchema.parse({ id: mine.id, revision: mine.revision, updatedAt: mine.updatedAt });
+		const { cautionSeenAt, keepAskedAt } = mine;
+		return dequal(mine, { ...plain, cautionSeenAt, keepAskedAt });
+	},
+	// Who has agreed here has agreed here.
+	over: ({ cautionSeenAt, keepAskedAt }, theirs) => ({ ...theirs, cautionSeenAt, keepAskedAt })
 };

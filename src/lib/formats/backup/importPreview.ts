@@ -1,3 +1,5 @@
+import type { Problem } from '../problem';
+
 /** What an import makes of a record. */
 export type ImportEffect = 'added' | 'changed' | 'skipped';
 
@@ -17,6 +19,8 @@ export interface ImportPreview {
 		readonly many: string;
 		readonly rest: string;
 	}[];
+	/** Records of the file that cannot be brought in, and why. */
+	readonly leftOut: readonly Problem[];
 	/** Whether anything would be written. */
 	readonly worth: boolean;
 }

@@ -6,11 +6,23 @@ import { sinceOf, type Raw, type RecordKind, type StoredRecord } from '../../cor
 import { firstOf, MAX_PROBLEMS, problemOf, problemsOf, refuse, type Parsed, type Problem } from '../problem';
 import { MAX_BACKUP_BYTES, readJson, versionOf } from '../readJson';
 import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, outlineSchema, type Rows } from './backupSchema';
-import { crossProblems } from './crossChecks';
+import { crossProblems, withoutFaults } from './crossChecks';
 
 export interface Backup {
 	readonly exportedAt: string;
 	readonly rows: Rows;
+	/** Records that were left out to mend the file, and why; empty where nothing was wrong. */
+	readonly leftOut: readonly Problem[];
+}
+/** A backup, or what is wrong with it: `mendable` where it could be read without some of its records. */
+export type ReadBackup =
+	| { readonly ok: true; readonly value: Backup }
+	| { readonly ok: false; readonly problems: readonly Problem[]; readonly mendable: boolean };
+interface ReadOptions {
+	/** Hears how many more records have been checked. */
+	readonly onrecords?: (count: number) => void;
+	/** Leaves out what cannot be read, and says so. */
+	readonly mend?: boolean;
 }
 type Binaries = Readonly<Record<string, Uint8Array>>;
 
@@ -77,23 +89,32 @@ function upToDate(raw: Raw, version: number): Raw {
 }
 
 /** Checks each record of a list; says of the first wrong ones where and what. */
-function checked(kind: RecordKind, list: readonly unknown[], binaries: Binaries, problems: Problem[]): StoredRecord[] {
+function checked(
+	kind: RecordKind,
+	list: readonly unknown[],
+	binaries: Binaries,
+	problems: Problem[],
+	all: boolean
+): StoredRecord[] {
 	const good: StoredRecord[] = [];
 	for (const [i, raw] of list.entries()) {
 		// The first ones tell what is wrong with the file; the rest of it is not looked at.
-		if (problems.length > MAX_PROBLEMS) break;
+		if (!all && problems.length > MAX_PROBLEMS) break;
 		const path = `${kind.table}[${i}]`;
 		const withBytes = kind.bytes ? bytesIn(kind, raw, binaries, path, problems) : raw;
 		const result = kind.schema.safeParse(withBytes);
 		if (!result.success) {
+			// To mend a file, one reason a record is enough.
 			problems.push(
-				...problemsOf(result.error).map((p) => problemOf(p.path ? `${path}.${p.path}` : path, p.message, p.remedy))
+				...problemsOf(result.error)
+					.slice(0, all ? 1 : undefined)
+					.map((p) => problemOf(p.path ? `${path}.${p.path}` : path, p.message, p.remedy))
 			);
 			continue;
 		}
 		const wrong = kind.problemOf?.(result.data) ?? null;
 		if (wrong) problems.push(problemOf(path, wrong, 'Export the file again, or take this record out of it.'));
-		good.push(result.data);
+		else good.push(result.data);
 	}
 	return good;
 }
@@ -115,9 +136,34 @@ function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: strin
 /**
  * Reads a backup of any version, zip or JSON. Nothing is taken over: it is checked whole, and either all of it is good
  * or the problems say where and what.
- * @param onrecords hears how many more records have been checked
  */
-export function readBackup(bytes: Uint8Array, onrecords: (count: number) => void = () => {}): Parsed<Backup> {
+export function readBackup(bytes: Uint8Array, { onrecords = () => {}, mend = false }: ReadOptions = {}): ReadBackup {
+	const outline = outlineOf(bytes);
+	if (!outline.ok) return { ...outline, mendable: false };
+	const { lists, binaries } = outline.value;
+	const problems: Problem[] = [];
+	const rows = Object.fromEntries(
+		allKinds().map((kind) => {
+			const good = checked(kind, lists[kind.table]!, binaries, problems, mend);
+			onrecords(good.length);
+			return [kind.id, good];
+		})
+	) as unknown as Rows;
+	const { exportedAt } = lists;
+	if (mend) {
+		const mended = withoutFaults(rows);
+		return { ok: true, value: { exportedAt, rows: mended.rows, leftOut: [...problems, ...mended.leftOut] } };
+	}
+	if (!problems.length) problems.push(...crossProblems(rows));
+	return problems.length
+		? { ok: false, problems: firstOf(problems), mendable: true }
+		: { ok: true, value: { exportedAt, rows, leftOut: [] } };
+}
+
+type Lists = Record<string, readonly unknown[]> & { readonly exportedAt: string };
+
+/** The lists of a backup in the form of today, their records not yet checked. */
+function outlineOf(bytes: Uint8Array): Parsed<{ lists: Lists; binaries: Binaries }> {
 	const unpacked = unpack(bytes);
 	if (!unpacked.ok) return unpacked;
 	const raw = readJson(unpacked.value.text, 2);
@@ -132,17 +178,5 @@ export function readBackup(bytes: Uint8Array, onrecords: (count: number) => void
 	if (!version.ok) return version;
 	const outline = outlineSchema().safeParse(upToDate(raw.value, version.value));
 	if (!outline.success) return { ok: false, problems: problemsOf(outline.error) };
-	const lists = outline.data as unknown as Record<string, readonly unknown[]> & { exportedAt: string };
-	const problems: Problem[] = [];
-	const rows = Object.fromEntries(
-		allKinds().map((kind) => {
-			const good = checked(kind, lists[kind.table]!, unpacked.value.binaries, problems);
-			onrecords(good.length);
-			return [kind.id, good];
-		})
-	) as unknown as Rows;
-	if (!problems.length) problems.push(...crossProblems(rows));
-	return problems.length
-		? { ok: false, problems: firstOf(problems) }
-		: { ok: true, value: { exportedAt: lists.exportedAt, rows } };
+	return { ok: true, value: { lists: outline.data as unknown as Lists, binaries: unpacked.value.binaries } };
 }

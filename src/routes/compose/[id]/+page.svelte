@@ -11,7 +11,6 @@
 	import type { SecondVersion } from '$lib/core/records/secondVersion';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleVersions } from '$lib/store/saveRecord';
 	import { hour, sameDay, shortDay } from '$lib/ui/parts/dates';
 	import TipButton from '$lib/ui/parts/controls/TipButton.svelte';
 	import Composer from '$lib/ui/views/compose/Composer.svelte';
@@ -29,6 +28,7 @@
 	let draft = $state.raw<SequenceDraft | null>(null);
 	let missing = $state(false);
 	const secondVersionDialog = () => import('$lib/ui/views/compose/SecondVersion.svelte');
+	const goneDialog = () => import('$lib/ui/parts/shell/GoneDialog.svelte');
 	let conflict = $state.raw<{ second: SecondVersion; stored: SequenceRecord } | null>(null);
 
 	/** What could not be saved is handed out as a file. */
@@ -69,7 +69,7 @@
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
 		const { second } = conflict;
-		await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
+		await app.run(() => app.repo.settle(second, choice));
 		await load(second.recordId);
 	}
 	$effect(() => {
@@ -79,11 +79,21 @@
 	const saved = $derived.by(() => {
 		if (!draft) return '';
 		if (draft.saving.state === 'saving') return 'Saving …';
-		if (draft.saving.state === 'trouble') return 'Not saved';
+		if (draft.saving.state === 'trouble' || draft.saving.state === 'gone') return 'Not saved';
 		const at = new Date(draft.savedAt);
 		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});
 	$effect(() => app.nameTitle(draft?.sequence.title));
+	/** Whether the record is still there: another window may have removed it. */
+	const there = liveRows(
+		() => page.params.id!,
+		(id) => app.repo.has('sequence', id),
+		true
+	);
+	$effect(() => {
+		if (there.loaded && !there.current && draft && draft.sequence.id === page.params.id && draft.saving.state !== 'saving')
+			untrack(() => draft!.saving.lose('This sequence was removed in another window.', true));
+	});
 </script>
 
 {#snippet extra()}
@@ -121,6 +131,11 @@
 		<p class="text-ink2 my-2">It may have been removed, or it lives in another browser.</p>
 		<a class="btn" href="/compose">All sequences</a>
 	</div>
+{/if}
+{#if draft?.saving.gone}
+	{#await goneDialog() then { default: GoneDialog }}
+		<GoneDialog {...draft.saving.gone} onkeep={() => draft?.keepAsNew()} ondrop={() => goto('/compose')} />
+	{/await}
 {/if}
 {#if conflict}
 	{#await secondVersionDialog() then { default: SecondVersionDialog }}

@@ -5,17 +5,17 @@
 	import { toast } from 'svelte-sonner';
 	import { MEDIA } from '$lib/core/medium/media';
 	import type { Medium } from '$lib/core/medium/medium.schema';
+	import { CustomEditing } from '$lib/state/customEditing.svelte';
 	import { useApp } from '$lib/state/app.svelte';
+	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
+	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import MediumForm from '$lib/ui/views/library/MediumForm.svelte';
 
 	const app = useApp();
 	const media = $derived([...app.own.media, ...MEDIA]);
 	const ownIds = $derived(new Set(app.own.media.map((m) => m.id)));
-	let editing = $state.raw<Medium | null>(null);
+	const editing = new CustomEditing<Medium>(app, 'medium');
 	const blank = (): Medium => ({ id: `own-${app.repo.stamp().newId()}`, title: '', halfLifeSeconds: 720, allergens: [], note: '' });
-	async function save(medium: Medium) {
-		if (await app.run(() => app.repo.keepCustom('medium', medium))) editing = null;
-	}
 	async function remove(medium: Medium) {
 		const record = await app.run(() => app.repo.removeCustom('medium', medium.id));
 		if (!record) return;
@@ -34,9 +34,14 @@
 		<p class="text-ink2 flex-1 text-xs">
 			How long each lasts on the skin, and whom to ask first. All values are working values; a drop is 0.05 ml, a pump 0.1 ml.
 		</p>
-		<button type="button" class="btn btn-primary" onclick={() => (editing = blank())}><Plus size={14} />A medium of mine</button>
+		<button type="button" class="btn btn-primary" onclick={() => editing.begin(blank())}><Plus size={14} />A medium of mine</button>
 	</div>
-	{#if editing}<MediumForm medium={editing} onsave={save} oncancel={() => (editing = null)} />{/if}
+	{#each app.own.media as medium (medium.id)}<SecondVersions kind="medium" id={medium.id} onsettled={editing.leave} />{/each}
+	{#if editing.item}{#key editing.item.id}<MediumForm
+				medium={editing.item}
+				onsave={(m) => editing.keep(m)}
+				oncancel={editing.leave}
+			/>{/key}{/if}
 	<table class="w-full max-w-[980px] text-[13px]">
 		<thead class="text-ink3 text-left text-[11px]">
 			<tr class="border-hair border-b"
@@ -63,7 +68,7 @@
 					<td class="text-ink2">{medium.note}</td>
 					<td class="text-right whitespace-nowrap">
 						{#if ownIds.has(medium.id)}
-							<button type="button" class="btn" aria-label="Change {medium.title}" onclick={() => (editing = medium)}
+							<button type="button" class="btn" aria-label="Change {medium.title}" onclick={() => editing.change(medium.id)}
 								><Pencil size={14} /></button
 							>
 							<button type="button" class="btn" aria-label="Remove {medium.title}" onclick={() => remove(medium)}
@@ -74,7 +79,7 @@
 								type="button"
 								class="btn"
 								aria-label="Copy {medium.title} as mine"
-								onclick={() => (editing = { ...medium, id: blank().id, title: `${medium.title}, mine` })}>Copy as mine</button
+								onclick={() => editing.begin({ ...medium, id: blank().id, title: `${medium.title}, mine` })}>Copy as mine</button
 							>
 						{/if}
 					</td>
@@ -83,3 +88,4 @@
 		</tbody>
 	</table>
 </section>
+{#if editing.gone}<GoneDialog {...editing.gone} onkeep={editing.keepAsNew} ondrop={editing.leave} />{/if}

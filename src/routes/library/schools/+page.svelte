@@ -9,7 +9,10 @@
 	import { policiesOf } from '$lib/core/school/policies';
 	import type { School } from '$lib/core/school/school.schema';
 	import { SCHOOLS } from '$lib/core/school/schools';
+	import { CustomEditing } from '$lib/state/customEditing.svelte';
 	import { useApp } from '$lib/state/app.svelte';
+	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
+	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import SchoolForm from '$lib/ui/views/library/SchoolForm.svelte';
 	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
 
@@ -17,7 +20,7 @@
 	const schools = $derived([...app.own.schools, ...SCHOOLS]);
 	const ownIds = $derived(new Set(app.own.schools.map((s) => s.id)));
 	let openId = $state<string>(SCHOOLS[0]!.id);
-	let editing = $state.raw<School | null>(null);
+	const editing = new CustomEditing<School>(app, 'school');
 	const open = $derived(schools.find((s) => s.id === openId) ?? schools[0]!);
 	const different = $derived(
 		RULES.map((rule) => ({ rule, severity: severityIn(rule, { stepIds: [] }, open) })).filter(
@@ -25,9 +28,7 @@
 		)
 	);
 	async function save(school: School) {
-		if (!(await app.run(() => app.repo.keepCustom('school', school)))) return;
-		editing = null;
-		openId = school.id;
+		if (await editing.keep(school)) openId = school.id;
 	}
 	async function remove(school: School) {
 		const record = await app.run(() => app.repo.removeCustom('school', school.id));
@@ -50,7 +51,7 @@
 					aria-pressed={school.id === open.id}
 					onclick={() => {
 						openId = school.id;
-						editing = null;
+						editing.leave();
 					}}
 					>{school.title}{#if ownIds.has(school.id)}<span class="text-ink2 font-normal"> · yours</span>{/if}</button
 				>
@@ -58,8 +59,9 @@
 		{/each}
 	</ul>
 	<section class="min-h-0 overflow-y-auto px-6 pt-3 pb-8" aria-label={open.title}>
-		{#if editing}
-			<SchoolForm school={editing} onsave={save} oncancel={() => (editing = null)} />
+		<SecondVersions kind="school" id={open.id} onsettled={editing.leave} />
+		{#if editing.item}
+			<SchoolForm school={editing.item} onsave={save} oncancel={editing.leave} />
 		{:else}
 			<h2 class="flare text-[22px] leading-8 font-[520]">{open.title}</h2>
 			<p class="mt-1 max-w-[68ch] text-[13.5px] leading-5">{open.reason}</p>
@@ -68,11 +70,11 @@
 				<button
 					type="button"
 					class="btn btn-primary"
-					onclick={() => (editing = { ...open, id: `own-${app.repo.stamp().newId()}`, title: `${open.title}, mine`.slice(0, 120) })}
+					onclick={() => editing.begin({ ...open, id: `own-${app.repo.stamp().newId()}`, title: `${open.title}, mine`.slice(0, 120) })}
 					><Copy size={14} />Copy as mine</button
 				>
 				{#if ownIds.has(open.id)}
-					<button type="button" class="btn" onclick={() => (editing = open)}><Pencil size={14} />Change</button>
+					<button type="button" class="btn" onclick={() => editing.change(open.id)}><Pencil size={14} />Change</button>
 					<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
 				{/if}
 				<a class="btn" href="/library/compare?a={open.id}">Beside another school</a>
@@ -97,3 +99,4 @@
 		{/if}
 	</section>
 </div>
+{#if editing.gone}<GoneDialog {...editing.gone} onkeep={editing.keepAsNew} ondrop={editing.leave} />{/if}

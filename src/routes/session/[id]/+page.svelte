@@ -2,8 +2,6 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { countOf } from '$lib/core/assess/assessment';
-	import { GRADE_IDS } from '$lib/core/assess/registry';
 	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
 	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { Client } from '$lib/core/records/client';
@@ -15,8 +13,8 @@
 	import { Runner } from '$lib/state/runner.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import { settleVersions } from '$lib/store/saveRecord';
-	import OtherVersion from '$lib/ui/parts/shell/OtherVersion.svelte';
+	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
+	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
 	import Stage from '$lib/ui/views/session/Stage.svelte';
 	import { Tones } from '$lib/ui/views/session/tone';
@@ -33,27 +31,19 @@
 	let missing = $state(false);
 	const performing = $derived(session !== null && session.endedAt === null && runner !== null);
 
-	const seconds = liveRows(
+	/** Whether the record is still there: another window may have removed it, or her with all that is hers. */
+	const there = liveRows(
 		() => page.params.id!,
-		(id) => app.repo.secondVersionsOf(id),
-		[]
+		(id) => app.repo.has('session', id),
+		true
 	);
-	const second = $derived(seconds.current[0] ?? null);
-	const facts = $derived.by(() => {
-		const other = second?.record as unknown as Session | undefined;
-		if (!session || !other) return [];
-		const count = (s: Session) => `${countOf(s.before, GRADE_IDS)} before, ${countOf(s.after, GRADE_IDS)} after`;
-		return [
-			{ name: 'Places felt', stored: count(session), second: count(other) },
-			{ name: 'Worked', stored: `${session.workedSeconds} s`, second: `${other.workedSeconds} s` },
-			{ name: 'Side effects', stored: session.sideEffects, second: other.sideEffects },
-			{ name: 'Note', stored: session.note, second: other.note }
-		];
+	$effect(() => {
+		if (there.loaded && !there.current && draft && draft.current.id === page.params.id && draft.saving.state !== 'saving')
+			untrack(() => void lose(draft!));
 	});
-	async function settle(choice: 'stored' | 'second') {
-		if (!second) return;
-		await app.run(() => settleVersions(app.repo.db, second, choice, app.repo.stamp()));
-		await load(second.recordId);
+	async function lose({ saving, current }: SessionDraft) {
+		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;
+		saving.lose(`This session was removed in another window${owned ? '' : ', with the client that it belongs to'}.`, owned);
 	}
 	async function load(id: string) {
 		const found = (await app.run(() => app.repo.session(id))) ?? null;
@@ -88,7 +78,7 @@
 
 	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
 	$effect(() => {
-		void runner?.position.index;
+		void runner?.position.repStartSeconds;
 		untrack(() => runner?.still());
 	});
 
@@ -136,9 +126,10 @@
 	$effect(() => {
 		if (draft?.saving.trouble) app.trouble = draft.saving.trouble;
 	});
+	/** Leaves only what is saved: after a failure the page stays, with all that was written, and says why. */
 	async function close(fields: Partial<Session>) {
 		await draft?.change(fields);
-		if (session) await goto(`/progress?client=${session.clientId}&session=${session.id}`);
+		if (session && draft?.saving.state === 'saved') await goto(`/progress?client=${session.clientId}&session=${session.id}`);
 	}
 </script>
 
@@ -151,7 +142,7 @@
 {:else if session && performing && judgement && sequence && runner}
 	<Stage {runner} {judgement} {sequence} clientName={client?.name ?? ''} working={app.context.working} onend={end} onwake={wake} />
 {:else if session}
-	{#if second}<div class="px-5"><OtherVersion {facts} onchoose={settle} /></div>{/if}
+	<div class="px-5"><SecondVersions kind="session" id={session.id} onsettled={() => load(session.id)} /></div>
 	<AfterBoard
 		{session}
 		{sequence}
@@ -162,4 +153,7 @@
 		onclose={close}
 		now={() => new Date().toISOString()}
 	/>
+{/if}
+{#if draft?.saving.gone}
+	<GoneDialog {...draft.saving.gone} onkeep={() => draft?.keepAsNew()} ondrop={() => goto('/')} />
 {/if}

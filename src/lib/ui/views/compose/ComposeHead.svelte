@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { MAX_TITLE } from '$lib/core/step/common.schema';
+	import KeptField from '../../parts/controls/KeptField.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import type { Client } from '$lib/core/records/client';
 	import { clock } from '$lib/core/step/describe';
@@ -22,16 +24,19 @@
 <div class="flex min-h-10 flex-wrap items-center gap-x-3 pt-1">
 	<div class="min-w-40 flex-1">
 		<h1 class="sr-only">{draft.sequence.title}</h1>
-		<input
+		<KeptField
+			label="Title of the sequence"
+			hidden
 			class="flare hover:dotted w-full truncate rounded bg-transparent text-xl leading-[26px] font-[520]"
-			aria-label="Title of the sequence"
-			maxlength="200"
+			maxlength={MAX_TITLE}
 			value={draft.sequence.title}
-			onchange={(e) => {
-				const title = e.currentTarget.value.trim();
-				if (title) draft.do(setHead(draft.sequence, { title }, `Call it ${title}`));
-				else e.currentTarget.value = draft.sequence.title;
+			of={draft.sequence.id}
+			onkeep={(text) => {
+				const title = text.trim();
+				if (!title) return 'A title is needed; the old one stays.';
+				draft.adjust((base) => setHead(base, { title }, `Call it ${title}`));
 			}}
+			onleave={() => draft.settle()}
 		/>
 	</div>
 	<Select

@@ -35,6 +35,18 @@
 	{#each preview.counts as c (c.kind)}
 		<p class="border-hair border-t py-1.5"><b>{c.count} {c.count === 1 ? c.one : c.many}</b> <span class="text-ink2">{c.rest}</span></p>
 	{/each}
+	{#if preview.leftOut.length}
+		<details class="border-hair border-t py-1.5" open>
+			<summary class="text-flag cursor-pointer"
+				><b>Left out</b> <span class="text-ink2">cannot be read, and stays in the file</span></summary
+			>
+			<ul class="text-ink2 max-h-44 overflow-y-auto pl-4">
+				{#each preview.leftOut as p, i (i)}<li>
+						{#if p.path}<code class="text-ink3 text-[11.5px] break-all">{p.path}</code>{' '}{/if}{p.message}
+					</li>{/each}
+			</ul>
+		</details>
+	{/if}
 	<div class="mt-3 flex gap-2">
 		<button type="button" class="btn btn-primary" disabled={!preview.worth || busy} onclick={onapply}
 			>{preview.worth ? 'Bring it in' : 'Nothing to bring in'}</button

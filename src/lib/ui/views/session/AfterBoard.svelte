@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import KeptField from '../../parts/controls/KeptField.svelte';
 	import { allChanges } from '$lib/core/assess/change';
 	import { emptyAssessment } from '$lib/core/assess/assessment';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
@@ -80,25 +82,22 @@
 				</dl>
 			</section>
 		{/if}
-		<label class="block text-[13.5px]"
-			><span class="label">Side effects, if any</span>
-			<input
-				class="field field-large"
-				maxlength="2000"
-				value={session.sideEffects}
-				placeholder="Redness, pain, a rash …"
-				onchange={(e) => onchange({ sideEffects: e.currentTarget.value })}
-			/></label
-		>
-		<label class="block text-[13.5px]"
-			><span class="label">Note for next time</span>
-			<textarea
-				class="field text-[14px]"
-				rows="2"
-				maxlength="2000"
-				value={session.note}
-				onchange={(e) => onchange({ note: e.currentTarget.value })}></textarea></label
-		>
+		<KeptField
+			label="Side effects, if any"
+			class="field field-large"
+			maxlength={MAX_TEXT}
+			value={session.sideEffects}
+			placeholder="Redness, pain, a rash …"
+			onkeep={(sideEffects) => onchange({ sideEffects })}
+		/>
+		<KeptField
+			label="Note for next time"
+			class="field text-[14px]"
+			rows={2}
+			maxlength={MAX_TEXT}
+			value={session.note}
+			onkeep={(note) => onchange({ note })}
+		/>
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">

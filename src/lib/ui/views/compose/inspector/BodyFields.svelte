@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { MAX_TITLE } from '$lib/core/step/common.schema';
+	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/step/step.schema';
 	import type { OptionalField } from '$lib/core/vocabulary/fields';
@@ -53,13 +55,16 @@
 {:else if field === 'medium'}
 	<MediumField {draft} {step} />
 {:else if field === 'replaces'}
-	<input
+	<KeptField
+		label="Step of a skincare routine that it replaces"
+		hidden
 		class="field min-h-7 py-0.5 text-xs"
-		aria-label="Step of a skincare routine that it replaces"
 		placeholder="such as: evening cleanser"
-		maxlength="200"
+		maxlength={MAX_TITLE}
 		value={step.replaces ?? ''}
-		onchange={(e) => set({ replaces: e.currentTarget.value.trim() || undefined }, 'Change what it replaces')}
+		of={step.id}
+		onkeep={(text, id) => void draft.adjust((base) => setStep(base, id, { replaces: text.trim() || undefined }, 'Change what it replaces'))}
+		onleave={() => draft.settle()}
 	/>
 {:else if field === 'tape'}
 	<div class="flex flex-wrap items-center gap-1.5 text-xs">

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import { clock } from '$lib/core/step/describe';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -50,13 +52,17 @@
 	</dd>
 	<dt class="self-start pt-1">Notes</dt>
 	<dd>
-		<textarea
+		<KeptField
+			label="Notes on the sequence"
+			hidden
 			class="field text-xs"
-			rows="3"
-			maxlength="2000"
-			aria-label="Notes on the sequence"
+			rows={3}
+			maxlength={MAX_TEXT}
 			value={sequence.notes}
-			onchange={(e) => draft.do(setHead(sequence, { notes: e.currentTarget.value }, 'Change the notes'))}></textarea>
+			of={sequence.id}
+			onkeep={(notes) => void draft.adjust((base) => setHead(base, { notes }, 'Change the notes'))}
+			onleave={() => draft.settle()}
+		/>
 	</dd>
 	<dt class="self-start">Balance</dt>
 	<dd>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
 	import CopyPlus from '@lucide/svelte/icons/copy-plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
@@ -37,7 +39,8 @@
 	const step = $derived(placed.step);
 	const sequence = $derived(draft.sequence);
 	const time = $derived(draft.judgement.timing.steps.get(step.id));
-	const set = (change: Partial<Step>, label?: string) => draft.do(setStep(sequence, step.id, change, label));
+	/** While one types: one edit in the end, of the step that it was begun for. */
+	const write = (id: string, change: Partial<Step>, label: string) => void draft.adjust((base) => setStep(base, id, change, label));
 	const oneSided = $derived(step.side === 'left' || step.side === 'right');
 	const findings = $derived(draft.judgement.findings.filter((f) => f.stepIds.includes(step.id)));
 </script>
@@ -84,26 +87,31 @@
 	{#if oneSided}
 		<dt>Because</dt>
 		<dd>
-			<input
-				class="field"
-				aria-label="Why only one side"
+			<KeptField
+				label="Why only one side"
+				hidden
 				placeholder="Why only this side"
-				maxlength="2000"
+				maxlength={MAX_TEXT}
 				value={step.reason ?? ''}
-				onchange={(e) => set({ reason: e.currentTarget.value || undefined }, 'Give the reason for one side')}
+				of={step.id}
+				onkeep={(text, id) => write(id, { reason: text || undefined }, 'Give the reason for one side')}
+				onleave={() => draft.settle()}
 			/>
 		</dd>
 	{/if}
 	<StepFields {draft} {step} />
 	<dt class="self-start pt-1">Note</dt>
 	<dd>
-		<input
+		<KeptField
+			label="Note"
+			hidden
 			class="field min-h-7 py-0.5 text-xs"
-			aria-label="Note"
 			placeholder="Note to yourself"
-			maxlength="2000"
+			maxlength={MAX_TEXT}
 			value={step.note}
-			onchange={(e) => set({ note: e.currentTarget.value }, 'Change the note')}
+			of={step.id}
+			onkeep={(note, id) => write(id, { note }, 'Change the note')}
+			onleave={() => draft.settle()}
 		/>
 	</dd>
 	{#await dividing() then { default: DivideField }}<DivideField {draft} {placed} {newId} />{/await}

@@ -1,0 +1,57 @@
+import type { Client } from '../core/records/client';
+import { RecordGone } from '../store/saveRecord';
+import type { AppState } from './app.svelte';
+
+type Fields = Partial<Pick<Client, 'name' | 'cautions' | 'note'>>;
+
+/** Changes of clients, field by field: each is made on top of what is stored by then, one after the other. */
+export class ClientEdits {
+	/** What came of the last one, in words. */
+	said = $state('');
+	/** A client who was removed elsewhere while one typed. */
+	gone = $state.raw<{ readonly words: string; readonly keepable: boolean } | null>(null);
+	#lost: Client | null = null;
+	#last: Promise<unknown> = Promise.resolve();
+	/** As they were seen last: what is left of a client who is removed elsewhere. */
+	readonly #seen = new Map<string, Client>();
+
+	constructor(
+		private readonly app: Pick<AppState, 'repo' | 'run'> & { readonly current: Pick<AppState['current'], 'byId'> }
+	) {}
+
+	change(id: string, fields: Fields): Promise<unknown> {
+		const seen = this.app.current.byId(id);
+		if (seen) this.#seen.set(id, seen);
+		this.#last = this.#last.then(() => this.#save(id, fields));
+		return this.#last;
+	}
+
+	async #save(id: string, fields: Fields): Promise<void> {
+		const { repo } = this.app;
+		const saved = await this.app.run(async () => {
+			const stored = (await repo.client(id)) ?? this.#seen.get(id);
+			if (!stored) return null;
+			this.#lost = { ...stored, ...fields };
+			try {
+				return await repo.saveClient(this.#lost);
+			} catch (error) {
+				if (!(error instanceof RecordGone)) throw error;
+				this.gone = { words: error.message, keepable: error.owner === null };
+				return null;
+			}
+		});
+		this.said = saved ? 'Saved' : '';
+	}
+
+	/** Stores who was removed elsewhere as a new client. */
+	keepAsNew = (): void => {
+		const lost = this.#lost;
+		this.gone = null;
+		if (lost) void this.app.run(() => this.app.repo.saveClient({ ...lost, revision: 0 }));
+	};
+
+	drop = (): void => {
+		this.gone = null;
+		this.#lost = null;
+	};
+}

@@ -1,0 +1,24 @@
+<script lang="ts">
+	import type { KindId } from '$lib/core/records/kinds';
+	import { useSecondVersion } from '$lib/state/secondVersion.svelte';
+	import OtherVersion from './OtherVersion.svelte';
+
+	interface Props {
+		kind: Exclude<KindId, 'sequence'>;
+		id: string | null;
+		/** After a choice: what is edited is to be read again. */
+		onsettled?: () => void;
+	}
+	let { kind, id, onsettled }: Props = $props();
+	const versions = useSecondVersion(
+		// svelte-ignore state_referenced_locally
+		kind,
+		() => id
+	);
+	async function choose(choice: 'stored' | 'second') {
+		await versions.settle(choice);
+		onsettled?.();
+	}
+</script>
+
+{#if versions.facts}<OtherVersion facts={versions.facts} onchoose={choose} />{/if}
