@@ -3,16 +3,25 @@
 	import { Tooltip } from 'bits-ui';
 	import { onMount, type Snippet } from 'svelte';
 	import { env } from '$env/dynamic/public';
+	import { version } from '$app/environment';
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
 	import { viewAt } from '$lib/ui/parts/shell/views';
+	import NoRecords from '$lib/ui/parts/shell/NoRecords.svelte';
 	import TroubleBar from '$lib/ui/parts/shell/TroubleBar.svelte';
 
 	let { children }: { children: Snippet } = $props();
 	const demo = env.PUBLIC_SOFT_TIDE_DEMO === '1';
-	const app = provideApp(new AppState(openRepository(demo), demo));
+	/** Told at most ten times a second. */
+	let toldAt = 0;
+	const repo = openRepository(demo, (done, total) => {
+		if (done < total && performance.now() - toldAt < 100) return;
+		toldAt = performance.now();
+		app.upgrading = done < total ? { done, total } : null;
+	});
+	const app: AppState = provideApp(new AppState(repo, demo));
 	let ready = $state(false);
 	/** Asked once; those who have agreed never fetch it. */
 	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
@@ -25,7 +34,8 @@
 			})
 			.then(() => (ready = true));
 		void app.lookWhetherPersisted();
-		return app.follow();
+		const stops = [app.follow(), app.followUpdates(version)];
+		return () => stops.forEach((stop) => stop());
 	});
 	/** Pages that are a sheet or a stage of their own carry no navigation. */
 	const view = $derived(viewAt(page.url.pathname));
@@ -41,8 +51,10 @@
 				<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
 				<Header />
 			{/if}
-			<TroubleBar />
-			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">{@render children()}</main>
+			<TroubleBar busy={bare} />
+			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">
+				{#if view?.records && app.storeless}<NoRecords what={view.title} why={app.storeless} />{:else}{@render children()}{/if}
+			</main>
 		</div>
 		{#if asked}
 			{#await cautionDialog() then { default: CautionDialog }}
@@ -50,6 +62,11 @@
 			{/await}
 		{/if}
 	{:else}
-		<p class="text-ink2 p-6" role="status">{app.trouble || 'Opening the records …'}</p>
+		<p class="text-ink2 p-6" role="status">
+			{app.troubles.join(' ') ||
+				(app.upgrading
+					? `Bringing the records up to date: ${app.upgrading.done.toLocaleString('en')} of ${app.upgrading.total.toLocaleString('en')} …`
+					: 'Opening the records …')}
+		</p>
 	{/if}
 </Tooltip.Provider>

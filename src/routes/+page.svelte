@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
 	import { judge } from '$lib/core/rules/judge';
 	import { clock } from '$lib/core/step/describe';
 	import { ZONES } from '$lib/core/atlas/zones';
@@ -71,7 +72,11 @@
 				{longDay(now)}
 			</h1>
 			<p class="text-ink2">
-				{empty ? 'A first day.' : `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
+				{!recent.loaded
+					? ''
+					: empty
+						? 'A first day.'
+						: `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
 			</p>
 		</div>
 		{#if empty}
@@ -82,7 +87,7 @@
 				<p class="border-flag bg-sheet mb-3 flex items-center gap-3 rounded-lg border px-3 py-2">
 					<span class="flex-1"><b>{name(s.clientId)}</b> was interrupted, {when(s.startedAt)}: {s.sequence?.title}.</span><a
 						class="btn"
-						href="/session/{s.id}">Go on</a
+						href={sessionAt(s.id)}>Go on</a
 					>
 				</p>
 			{/each}
@@ -91,14 +96,14 @@
 					<div class="flex flex-wrap items-center gap-3">
 						<h2 class="text-[26px] leading-8 font-[500]">{client.name}</h2>
 						<p class="text-ink2 flex-1">{last ? `last here ${when(last.startedAt)}` : 'first time'}</p>
-						{#if next}<a class="btn btn-primary btn-large" href="/session?sequence={next.id}">Start</a>{:else}<a
+						{#if next}<a class="btn btn-primary btn-large" href={sessionWith(next.id)}>Start</a>{:else}<a
 								class="btn btn-large"
 								href="/compose">Compose first</a
 							>{/if}
 					</div>
 					{#if next && judged}
 						<p class="pt-1">
-							<a class="dotted" href="/compose/{next.id}">{next.title}</a>{' '}<span class="text-ink2"
+							<a class="dotted" href={composeAt(next.id)}>{next.title}</a>{' '}<span class="text-ink2"
 								>· {clock(judged.timing.expectedSeconds)} · {next.school.title.toLowerCase()}</span
 							>
 						</p>
@@ -130,7 +135,7 @@
 								>
 							</div>
 							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Up next</button>
-							<a class="btn" href="/progress?client={c.id}">Progress</a>
+							<a class="btn" href={progressOf(c.id)}>Progress</a>
 						</li>
 					{/each}
 				</ul>

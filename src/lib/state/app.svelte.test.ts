@@ -47,10 +47,10 @@ describe('settings', () => {
 	});
 	test('a value that is not valid is told and not stored', async () => {
 		await app.save({ units: 'ell' as never });
-		expect(app.trouble).toMatch(/could not be saved/);
+		expect(app.troubles[0]).toMatch(/could not be saved/);
 		expect((await app.repo.settings()).units).toBe('mm');
 		await app.save({ units: 'inch' });
-		expect(app.trouble).toBe('');
+		expect(app.troubles).toEqual([]);
 	});
 });
 
@@ -58,9 +58,9 @@ describe('storage', () => {
 	test('a failure becomes a sentence, a success takes it away', async () => {
 		const failing = () => Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' }));
 		expect(await app.run(failing)).toBeNull();
-		expect(app.trouble).toMatch(/is full/);
+		expect(app.troubles[0]).toMatch(/is full/);
 		expect(await app.run(() => Promise.resolve(7))).toBe(7);
-		expect(app.trouble).toBe('');
+		expect(app.troubles).toEqual([]);
 	});
 	test('asks to keep the records once, and remembers that it was asked', async () => {
 		const persist = vi.fn(() => Promise.resolve(true));
@@ -76,7 +76,7 @@ describe('storage', () => {
 		vi.stubGlobal('navigator', {});
 		await app.lookWhetherPersisted();
 		await app.persist();
-		expect([app.persisted, app.trouble]).toEqual([false, '']);
+		expect([app.persisted, app.troubles]).toEqual([false, []]);
 	});
 });
 

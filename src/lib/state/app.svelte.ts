@@ -5,17 +5,29 @@ import type { ExpandContext } from '../core/sequence/expand';
 import { applySkin } from './skinTones';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
-import { askToPersist, storageTrouble } from '../store/plainWords';
+import { rememberOutside } from '../store/outside';
+import { askToPersist, isStoreless, storageTrouble } from '../store/plainWords';
+import { takeUpdate, watchUpdates } from './updates';
 import type { CustomLibrary, Repository } from '../store/repository';
 
 const KEY = Symbol('soft-tide');
-const THEME_KEY = 'soft-tide-theme';
+
+/** What is said about the store as a whole. */
+const STORE = 'store';
 
 /** What every page shares: the repository, the settings, and trouble with the storage. */
 export class AppState {
 	settings = $state.raw<Settings | null>(null);
-	/** A storage failure in plain words; empty if all is well. */
-	trouble = $state('');
+	/** Failures in plain words, by what they are about: one goes when its own cause goes. */
+	#troubles = $state.raw<ReadonlyMap<string, string>>(new Map());
+	/** All failures of the moment, each said once. */
+	troubles = $derived([...new Set(this.#troubles.values())]);
+	/** Why there is no store; empty where there is one. */
+	storeless = $derived.by(() => this.#troubles.get(STORE) ?? '');
+	/** How far an older store is being brought up to date; null where none is. */
+	upgrading = $state.raw<{ readonly done: number; readonly total: number } | null>(null);
+	/** A newer version of the application lies ready, or is needed for what was asked for. */
+	update = $state<'none' | 'ready' | 'needed'>('none');
 	/** Whether the browser has promised to keep the records. */
 	persisted = $state<boolean | null>(null);
 	/** What the practitioner has added to the shipped library. */
@@ -46,16 +58,17 @@ export class AppState {
 			repo,
 			settings: () => this.settings,
 			choose: (currentClientId) => void this.save({ currentClientId }),
-			ontrouble: (error) => (this.trouble = storageTrouble(error))
+			ontrouble: (error) => this.tell(STORE, storageTrouble(error))
 		});
-		repo.db.on('blocked', () => (this.trouble = storageTrouble(new DOMException('', 'BlockedError'))));
+		repo.db.on('blocked', () => this.tell(STORE, storageTrouble(new DOMException('', 'BlockedError'))));
+		repo.db.on('ready', () => this.tell(STORE, ''), true);
 	}
 
 	/** Follows the settings, the working values, the clients and her own library. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
 		// Without a store the application opens all the same, with what ships.
 		const error = (e: unknown) => {
-			this.trouble = storageTrouble(e);
+			this.tell(STORE, storageTrouble(e));
 			this.known = true;
 		};
 		const follow = <T>(query: () => Promise<T>, next: (value: T) => void) =>
@@ -87,14 +100,38 @@ export class AppState {
 		};
 	}
 
-	/** Runs work on the database; a failure becomes a sentence, never silence. */
+	/** Follows newer versions of the application. Returns the way to stop; call it in an effect. */
+	followUpdates = (version: string): (() => void) =>
+		watchUpdates(
+			{
+				onready: () => (this.update = this.update === 'needed' ? 'needed' : 'ready'),
+				onneeded: () => (this.update = 'needed')
+			},
+			version
+		);
+	takeUpdate = (): Promise<void> => takeUpdate();
+	/** Not now; at the next start it is there anyway. */
+	leaveUpdate = (): void => {
+		this.update = 'none';
+	};
+
+	/** Says what is wrong with something, or by an empty text that it is well again. */
+	tell = (about: string, words: string): void => {
+		if ((this.#troubles.get(about) ?? '') === words) return;
+		const next = new Map(this.#troubles);
+		if (words) next.set(about, words);
+		else next.delete(about);
+		this.#troubles = next;
+	};
+
+	/** Runs work on the database; a failure becomes a sentence, never silence. The next work that is well takes it away. */
 	async run<T>(work: () => Promise<T>): Promise<T | null> {
 		try {
 			const result = await work();
-			this.trouble = '';
+			this.tell('work', '');
 			return result;
 		} catch (error) {
-			this.trouble = storageTrouble(error);
+			this.tell(isStoreless(error) ? STORE : 'work', storageTrouble(error));
 			return null;
 		}
 	}
@@ -116,7 +153,7 @@ function applyLook({ theme, skinTone }: Settings): void {
 	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
 	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
 	applySkin(document.documentElement, skinTone, dark ? 'evening' : 'day');
-	localStorage.setItem(THEME_KEY, theme);
+	rememberOutside('theme', theme);
 }
 
 /** Must be called during initialisation of the root layout. */

@@ -13,6 +13,7 @@ import {
 } from '../core/sequence/manyEdits';
 import { linkRoute } from '../core/atlas/route';
 import type { Step, StepSide } from '../core/step/step.schema';
+import { modalOpen } from './modal';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
 interface Actions {
@@ -37,6 +38,7 @@ const sideAfter = (side: StepSide): StepSide => {
 
 /** True where a key belongs to a field, a menu, an editor or a dialog rather than to the page. */
 export function isBusy(e: Event): boolean {
+	if (modalOpen()) return true;
 	const at = e.target as Element | null;
 	return Boolean(
 		at?.closest?.(

@@ -37,7 +37,9 @@ export class Exchange {
 		this.doing = first;
 		this.said = '';
 		try {
-			return await work();
+			const result = await work();
+			this.ontrouble('');
+			return result;
 		} catch (error) {
 			this.ontrouble(storageTrouble(error));
 			return null;

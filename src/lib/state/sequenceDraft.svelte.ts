@@ -5,7 +5,7 @@ import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edits';
 import { editTo } from '../core/sequence/editTo';
 import { Chosen } from './chosen.svelte';
-import { commit, redo, undo, type Draft, type History } from '../core/sequence/history';
+import { commit, redo, soundHistory, undo, type Draft, type History } from '../core/sequence/history';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Step } from '../core/step/step.schema';
 import { stepsOf, type PlacedStep } from '../core/sequence/walk';
@@ -25,6 +25,10 @@ const REST_MS = 160;
 const FOLLOW_MS = 110;
 /** ms after the last edit until a long sequence is judged anew. */
 const SETTLE_MS = 200;
+
+/** Edits that do not fit the sequence they were stored with. */
+const droppedWords = (count: number): string =>
+	`${count} ${count === 1 ? 'edit' : 'edits'} of the history did not fit this sequence and ${count === 1 ? 'was' : 'were'} dropped. The sequence itself is as it was.`;
 
 /** Why an edit was refused, as a sentence. */
 function refusalWords(error: unknown): string {
@@ -80,7 +84,9 @@ export class SequenceDraft {
 
 	constructor(initial: Draft, context: ExpandContext, repo: Repository) {
 		this.context = context;
-		this.#draft = initial;
+		const { history, dropped } = soundHistory(initial);
+		this.#draft = { ...initial, history };
+		if (dropped) this.refusal = droppedWords(dropped);
 		this.#settled = initial.sequence;
 		this.savedAt = initial.sequence.updatedAt;
 		this.saving = new SaveLoop(async () => {
@@ -134,22 +140,35 @@ export class SequenceDraft {
 	}
 
 	undo(): void {
-		this.said = this.undoLabel ? `Undone: ${this.undoLabel}` : '';
-		this.#set(undo(this.#draft));
+		const label = this.undoLabel;
+		if (this.#walkTo(this.history.past.length - 1)) this.said = label ? `Undone: ${label}` : '';
 	}
 
 	redo(): void {
-		this.said = this.redoLabel ? `Done again: ${this.redoLabel}` : '';
-		this.#set(redo(this.#draft));
+		const label = this.redoLabel;
+		if (this.#walkTo(this.history.past.length + 1)) this.said = label ? `Done again: ${label}` : '';
 	}
 
 	/** Goes back or forth in the history until so many edits are done. */
 	goTo(past: number): void {
+		if (this.#walkTo(past)) this.said = `At: ${this.undoLabel ?? 'the beginning'}`;
+	}
+
+	/** Walks in the history. An edit that turns out not to fit is dropped, with all beyond it, and said. */
+	#walkTo(past: number): boolean {
 		let draft = this.#draft;
-		while (draft.history.past.length > Math.max(0, past)) draft = undo(draft);
-		while (draft.history.past.length < past && draft.history.future.length) draft = redo(draft);
-		this.said = `At: ${draft.history.past.at(-1)?.label ?? 'the beginning'}`;
-		this.#set(draft);
+		try {
+			while (draft.history.past.length > Math.max(0, past)) draft = undo(draft);
+			while (draft.history.past.length < past && draft.history.future.length) draft = redo(draft);
+			this.#set(draft);
+			return true;
+		} catch {
+			const back = draft.history.past.length > past;
+			const dropped = back ? draft.history.past.length : draft.history.future.length;
+			this.#set({ ...draft, history: back ? { ...draft.history, past: [] } : { ...draft.history, future: [] } });
+			this.refusal = droppedWords(dropped);
+			return false;
+		}
 	}
 
 	/**

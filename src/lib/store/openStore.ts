@@ -1,17 +1,23 @@
 import { z } from 'zod';
 import type { RunEvent } from '../core/records/runEntry';
-import { DB_NAME, DEMO_DB_NAME, makeDb } from './db';
+import { clearOutside, recallOutside, rememberOutside } from './outside';
+import { DB_NAME, DEMO_DB_NAME, makeDb, type OnUpgrade } from './db';
 import { Repository } from './repository';
 
-const DEMO_MADE = 'soft-tide-demo-made';
-
 /** The repository of this browser: the user's own database, or the demo practice in one of its own. */
-export function openRepository(demo: boolean): Repository {
+/** @param onupgrade hears how far an older store is being brought up to date */
+export function openRepository(demo: boolean, onupgrade?: OnUpgrade): Repository {
 	return new Repository(
-		makeDb(demo ? DEMO_DB_NAME : DB_NAME),
+		makeDb(demo ? DEMO_DB_NAME : DB_NAME, onupgrade),
 		() => new Date(),
 		() => crypto.randomUUID()
 	);
+}
+
+/** Empties the browser of all that is ours: the database, and what lies beside it. That the demo was made stays known. */
+export async function wipeAll(repo: Repository): Promise<void> {
+	await repo.wipe();
+	clearOutside(['demoMade']);
 }
 
 export async function fillWithDemo(repo: Repository): Promise<void> {
@@ -23,12 +29,12 @@ export async function fillWithDemo(repo: Repository): Promise<void> {
 	const plan = await planImport(repo.db, makeDemo(new Date()));
 	await applyImport(repo.db, plan, repo.stamp());
 	await repo.saveSettings({ currentClientId: 'demo-odile' });
-	localStorage.setItem(DEMO_MADE, new Date().toISOString());
+	rememberOutside('demoMade', new Date().toISOString());
 }
 
 /** Makes the demo practice once; what the user then changes or wipes stays as it is. */
 export async function makeDemoOnce(repo: Repository): Promise<void> {
-	if (!localStorage.getItem(DEMO_MADE)) await fillWithDemo(repo);
+	if (!recallOutside('demoMade')) await fillWithDemo(repo);
 }
 
 /** Earlier versions noted the place of a stage outside of the database, under this name and the session's id. */
@@ -52,13 +58,22 @@ function logOf({ seconds, played, haltedSeconds }: z.infer<typeof OldStageSchema
 
 /** Takes what earlier versions noted of interrupted stages into the database, and out of the browser's other store. */
 export async function takeOverStages(repo: Repository): Promise<void> {
-	for (const key of Object.keys(localStorage).filter((k) => k.startsWith(STAGE_KEY))) {
+	for (const key of stageKeys()) {
 		const id = key.slice(STAGE_KEY.length);
 		const old = OldStageSchema.safeParse(parsed(localStorage.getItem(key)));
 		const session = await repo.session(id);
 		if (old.success && session && session.endedAt === null)
 			for (const event of logOf(old.data, Date.parse(session.updatedAt))) await repo.logRun(id, event);
 		localStorage.removeItem(key);
+	}
+}
+
+/** Names of what an earlier version noted; none where the browser lets nobody look. */
+function stageKeys(): string[] {
+	try {
+		return Object.keys(localStorage).filter((k) => k.startsWith(STAGE_KEY));
+	} catch {
+		return [];
 	}
 }
 

@@ -1,16 +1,56 @@
-/** A storage failure in words that say what to do. */
-export function storageTrouble(error: unknown): string {
+/** Why the store as a whole cannot be used, by the names of the errors. */
+const STORELESS: readonly { names: RegExp; words: string }[] = [
+	{
+		names: /Blocked|VersionChange/,
+		words:
+			'Another window still uses the records in an older form. Close the other windows of Soft Tide: this one goes on by itself.'
+	},
+	{
+		names: /VersionError/,
+		words:
+			'A newer Soft Tide has used these records, and this window is of an older one. Reload it. Until then, export what you have here.'
+	},
+	{
+		names: /DatabaseClosed/,
+		words:
+			'The records were closed under this window, by a newer version or by the browser. Reload it. Until then, export what you have here.'
+	},
+	{
+		names: /Security/,
+		words:
+			'The settings of this browser forbid pages to keep anything. Allow this site to store data, then reload. Export your work before you close the window.'
+	},
+	{
+		names: /MissingAPI/,
+		words:
+			'This browser offers no place for records. Use another one, or a window that is not private. Export your work before you close it.'
+	},
+	{
+		names: /OpenFailed|InvalidState|Unknown/,
+		words:
+			'This browser does not let Soft Tide keep records, perhaps because of a private window. Export your work before you close it.'
+	}
+];
+
+const namesOf = (error: unknown): string => {
 	const name = error instanceof Error ? error.name : '';
 	const inner =
 		error && typeof error === 'object' && 'inner' in error ? String((error.inner as Error | null)?.name ?? '') : '';
-	const names = `${name} ${inner}`;
-	if (name === 'RecordGone') return (error as Error).message;
+	// The inner one is the cause: it is looked at first.
+	return `${inner} ${name}`;
+};
+
+/** Whether it is the store as a whole that cannot be used, rather than one piece of work that failed. */
+export const isStoreless = (error: unknown): boolean => STORELESS.some(({ names }) => names.test(namesOf(error)));
+
+/** A storage failure in words that say what to do. */
+export function storageTrouble(error: unknown): string {
+	const names = namesOf(error);
+	if (error instanceof Error && error.name === 'RecordGone') return (error as Error).message;
 	if (/Quota/.test(names))
 		return 'The disk or the browser’s share of it is full, so the last change is not saved. Export a backup now, then free some space.';
-	if (/Blocked|VersionError|VersionChange|DatabaseClosed/.test(names))
-		return 'Another window holds the records in an older or newer version. Close the other windows of Soft Tide and reload. Until then, export what you have here.';
-	if (/OpenFailed|MissingAPI|InvalidState|Security|Unknown/.test(names))
-		return 'This browser does not let Soft Tide keep records, perhaps because of a private window. Export your work before you close it.';
+	const known = STORELESS.find(({ names: of }) => of.test(names));
+	if (known) return known.words;
 	return `The last change could not be saved (${error instanceof Error ? error.message : String(error)}). Export a backup, then reload.`;
 }
 

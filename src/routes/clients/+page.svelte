@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { progressOf } from '$lib/ui/parts/shell/addresses';
 	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
@@ -93,7 +94,7 @@
 							void goto('/session');
 						}}>Begin a session</button
 					>
-					<a class="btn" href="/progress?client={chosen.id}">Progress</a>
+					<a class="btn" href={progressOf(chosen.id)}>Progress</a>
 				</div>
 				<div class="max-w-[560px] space-y-3">
 					<KeptField
@@ -130,7 +131,7 @@
 				<ul class="max-w-[560px]">
 					{#each sessions.current.slice(0, 12) as s (s.id)}
 						<li class="border-hair border-b">
-							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href="/progress?client={chosen.id}&session={s.id}"
+							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href={progressOf(chosen.id, s.id)}
 								><span>{dayOfYear(onWall(s.startedAt, s))}</span><span class="text-ink2 truncate"
 									>{s.sequence?.title ?? 'looked at only'}</span
 								></a

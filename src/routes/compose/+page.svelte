@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { compareAt, composeAt, tideOf } from '$lib/ui/parts/shell/addresses';
 	import { toast, Toaster } from 'svelte-sonner';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { goto } from '$app/navigation';
@@ -46,7 +47,7 @@
 		const { now, newId } = app.repo.stamp();
 		const sequence = newSequence({ id: newId(), updatedAt: now, school: schoolById('outlet-first') });
 		const saved = await app.run(() => app.repo.saveSequence(sequence));
-		if (saved) await goto(`/compose/${sequence.id}`);
+		if (saved) await goto(composeAt(sequence.id));
 	}
 	async function remove(id: string) {
 		const kept = await app.run(() => app.repo.removeSequence(id));
@@ -69,8 +70,8 @@
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Sequences</h1>
-		{#if ticked.length > 1}<a class="btn" href="/compose/tide?ids={ticked.join()}">Compare their tide</a>{/if}
-		{#if ticked.length === 2}<a class="btn" href="/compose/compare?a={ticked[0]}&b={ticked[1]}">Compare the two</a>
+		{#if ticked.length > 1}<a class="btn" href={tideOf(ticked)}>Compare their tide</a>{/if}
+		{#if ticked.length === 2}<a class="btn" href={compareAt(ticked[0]!, ticked[1]!)}>Compare the two</a>
 		{:else if ticked.length}<span class="text-ink2 text-xs">Tick a second one to compare.</span>{/if}
 		<button type="button" class="btn btn-primary" onclick={begin}><Plus size={15} />New sequence</button>
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { printAt } from '$lib/ui/parts/shell/addresses';
 	import { AlertDialog } from 'bits-ui';
 	import Download from '@lucide/svelte/icons/download';
 	import Upload from '@lucide/svelte/icons/upload';
@@ -12,6 +13,7 @@
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ImportPreview from '$lib/ui/views/exchange/ImportPreview.svelte';
 	import SeaEdge from '$lib/ui/views/exchange/SeaEdge.svelte';
+	import { wipeAll } from '$lib/store/openStore';
 	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 
 	const app = useApp();
@@ -30,7 +32,7 @@
 			? `In this browser: ${counts.current.client} clients, ${counts.current.sequence} sequences, ${counts.current.session} sessions.`
 			: ''
 	);
-	const exchange = new Exchange(new ExchangeClient(app.repo.db.name), (sentence) => (app.trouble = sentence));
+	const exchange = new Exchange(new ExchangeClient(app.repo.db.name), (sentence) => app.tell('exchange', sentence));
 	onMount(() => () => exchange.close());
 	let said = $state('');
 	let wiping = $state(false);
@@ -54,7 +56,7 @@
 		return exchange.read(file);
 	}
 	async function wipe() {
-		await app.run(() => app.repo.wipe());
+		await app.run(() => wipeAll(app.repo));
 		wiping = false;
 		said = 'Everything is gone from this browser.';
 	}
@@ -87,7 +89,7 @@
 			{#each sequences.current as { sequence } (sequence.id)}
 				<li class="border-hair flex items-center gap-2 border-b py-1.5">
 					<span class="min-w-0 flex-1 truncate">{sequence.title}</span>
-					<a class="btn" href="/print/{sequence.id}">Print</a>
+					<a class="btn" href={printAt(sequence.id)}>Print</a>
 					<button
 						type="button"
 						class="btn"

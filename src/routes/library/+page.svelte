@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, moveAt } from '$lib/ui/parts/shell/addresses';
 	import { DropdownMenu } from 'bits-ui';
 	import Copy from '@lucide/svelte/icons/copy';
 	import Pencil from '@lucide/svelte/icons/pencil';
@@ -44,7 +45,7 @@
 	const open = $derived(
 		library.all.find((t) => t.id === openId) ?? found.find((t) => t.shape === 'stroke' && t.paths.length) ?? found[0] ?? null
 	);
-	const show = (id: string) => goto(`/library?move=${encodeURIComponent(id)}`, { replaceState: true, keepFocus: true, noScroll: true });
+	const show = (id: string) => goto(moveAt(id), { replaceState: true, keepFocus: true, noScroll: true });
 	const set = (change: Partial<TechniqueFilter>) => (filter = { ...filter, ...change });
 	const any = <T extends string>(list: { value: T; label: string }[], label: string) => [{ value: 'any' as const, label }, ...list];
 
@@ -53,7 +54,7 @@
 		const title = sequences.find((s) => s.id === sequenceId)?.title ?? '';
 		if (stepId)
 			toast(`“${technique.title}” is in “${title}”.`, {
-				action: { label: 'Go there', onClick: () => void goto(`/compose/${sequenceId}?step=${stepId}`) }
+				action: { label: 'Go there', onClick: () => void goto(composeAt(sequenceId, stepId)) }
 			});
 	}
 	function copy(technique: Technique) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { progressOf, sessionAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
@@ -76,7 +77,7 @@
 				onchange={(id) => {
 					wished = null;
 					app.current.choose(id);
-					void goto(`/progress?client=${id}`);
+					void goto(progressOf(id));
 				}}
 			/>
 		{/if}
@@ -163,7 +164,7 @@
 				{#if chosen.note}<dt>Note</dt>
 					<dd>{chosen.note}</dd>{/if}
 				<dt>Record</dt>
-				<dd><a class="dotted" href="/session/{chosen.id}">open to complete or correct</a></dd>
+				<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
 			</dl>
 		</section>
 	{:else if sessions.loaded}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, sessionAt } from '$lib/ui/parts/shell/addresses';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -90,7 +91,7 @@
 		const saved = await app.run(() =>
 			perform && sequence ? app.repo.startSession(session as Omit<Session, 'sequence' | 'order'>, sequence) : app.repo.saveSession(session)
 		);
-		if (saved) await goto(perform ? `/session/${session.id}` : '/compose');
+		if (saved) await goto(perform ? sessionAt(session.id) : '/compose');
 	}
 	const felt = $derived(countOf(assessment, GRADE_IDS));
 	const taken = $derived(countOf(assessment, ENTERED_MEASURED_IDS));
@@ -148,7 +149,7 @@
 				</p>{/if}
 			{#if stops}<p class="text-flag mt-1.5 text-[13px]">
 					<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
-					<a class="dotted" href="/compose/{sequenceId}">Mend it first.</a>
+					<a class="dotted" href={composeAt(sequenceId!)}>Mend it first.</a>
 				</p>{/if}
 		</section>
 		<section>

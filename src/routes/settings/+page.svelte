@@ -5,7 +5,7 @@
 	import { SKIN_TONES } from '$lib/core/records/settings';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
-	import { fillWithDemo } from '$lib/store/openStore';
+	import { fillWithDemo, wipeAll } from '$lib/store/openStore';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
 	import WorkingValues from '$lib/ui/views/settings/WorkingValues.svelte';
@@ -16,7 +16,7 @@
 	let said = $state('');
 	let sure = $state(false);
 	async function afresh() {
-		await app.run(() => app.repo.wipe());
+		await app.run(() => wipeAll(app.repo));
 		if (app.demo) await app.run(() => fillWithDemo(app.repo));
 		await app.save({ cautionSeenAt: new Date().toISOString() });
 		sure = false;

@@ -15,9 +15,10 @@ import {
 	revertEdit,
 	setHead,
 	setStep,
-	swappedSide
+	swappedSide,
+	type Edit
 } from './edits';
-import { commit, EMPTY_HISTORY, HistorySchema, redo, undo } from './history';
+import { commit, EMPTY_HISTORY, HistorySchema, redo, soundHistory, undo, type Draft } from './history';
 import { SequenceSchema, type Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 
@@ -151,5 +152,35 @@ describe('the schema refuses, and names the field', () => {
 	test('two steps with one id', () => {
 		const twice = sequenceOf([step('a', ['chin', 'jawline']), step('a', ['chin', 'jawline'])]);
 		expect(SequenceSchema.safeParse(twice).error!.issues[0]!.message).toMatch(/id of its own: a/);
+	});
+});
+
+describe('a history that is stored beside a sequence', () => {
+	const base = sequenceOf([step('a', ['chin', 'jawline']), step('b', ['malar', 'zygoma'])]);
+	const edited = ['One', 'Two', 'Three'].reduce<Draft>(
+		(draft, title) => commit(draft, setHead(draft.sequence, { title }, title)),
+		{ sequence: base, history: EMPTY_HISTORY }
+	);
+	test('is kept as it is where every edit fits, back and forth', () => {
+		const back = undo(undo(edited));
+		expect(soundHistory(back)).toEqual({ history: back.history, dropped: 0 });
+	});
+	test.each([
+		['reaches for another field', { op: 'replace', path: ['id'], value: 'other' }],
+		['reaches for the prototype', { op: 'add', path: ['phases', '__proto__', 'x'], value: 1 }],
+		['replaces the whole', { op: 'replace', path: [], value: {} }],
+		['has no place to go', { op: 'replace', path: ['phases', 7, 'title'], value: 'x' }]
+	] as const)('one that %s is dropped, with all that lie behind it', (_, patch) => {
+		const [one, two, three] = edited.history.past;
+		const bad = { ...two!, inverse: [patch as unknown as Edit['patch'][number]] };
+		const found = soundHistory({ ...edited, history: { past: [one!, bad, three!], future: [] } });
+		expect(found.history.past.map((e) => e.label)).toEqual(['Three']);
+		expect(found.dropped).toBe(2);
+		expect(({} as { x?: number }).x).toBeUndefined();
+		const forth = soundHistory({
+			sequence: base,
+			history: { past: [], future: [{ ...one!, patch: [patch as never] }, two!] }
+		});
+		expect(forth).toEqual({ history: EMPTY_HISTORY, dropped: 2 });
 	});
 });

@@ -31,7 +31,8 @@ export function makeEdit(sequence: Sequence, label: string, change: (draft: Draf
 	return { label, patch: patch as Edit['patch'], inverse: inverse as Edit['inverse'] };
 }
 
-const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
+/** The sequence with patches on it, unchecked. @throws {Error} for a patch whose place is not there */
+export const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
 	applyPatches(sequence, patches as Parameters<typeof applyPatches>[1]);
 
 /**

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { applyEdit, EditSchema, revertEdit, type Edit } from './edits';
+import { applyEdit, EditSchema, patched, revertEdit, type Edit } from './edits';
 import type { Sequence } from './sequence.schema';
 
 /** Edits kept for undo. */
@@ -40,4 +40,56 @@ export function redo(draft: Draft): Draft {
 		sequence: applyEdit(draft.sequence, edit),
 		history: { past: [...draft.history.past, edit], future: draft.history.future.slice(1) }
 	};
+}
+
+/** Parts of a sequence that edits change; what it is called by, and which version it is, are none of them. */
+const EDITED: readonly string[] = [
+	'title',
+	'notes',
+	'goals',
+	'budgetSeconds',
+	'school',
+	'techniques',
+	'media',
+	'links',
+	'mutes',
+	'performer',
+	'orientation',
+	'medium',
+	'phases'
+] satisfies (keyof Sequence)[];
+/** Names that reach beyond an object’s own fields. */
+const REACHING: readonly unknown[] = ['__proto__', 'constructor', 'prototype'];
+
+const staysInside = ({ patch, inverse }: Edit): boolean =>
+	[...patch, ...inverse].every(
+		({ path }) => EDITED.includes(String(path[0])) && !path.some((part) => REACHING.includes(part))
+	);
+
+/** How many edits, one after the other, can be done from a sequence on. */
+function applicable(sequence: Sequence, edits: readonly Edit[], patchesOf: (edit: Edit) => Edit['patch']): number {
+	let at = sequence;
+	for (const [i, edit] of edits.entries()) {
+		if (!staysInside(edit)) return i;
+		try {
+			at = patched(at, patchesOf(edit));
+		} catch {
+			return i;
+		}
+	}
+	return edits.length;
+}
+
+/**
+ * The part of a stored history that can be trusted: edits that change nothing but what edits change, and that fit the
+ * sequence they are stored with, one after the other. A history may come from a file.
+ * @returns the history, and how many edits were dropped
+ */
+export function soundHistory({ sequence, history }: Draft): { history: History; dropped: number } {
+	const backward = applicable(sequence, [...history.past].reverse(), (e) => e.inverse);
+	const forward = applicable(sequence, history.future, (e) => e.patch);
+	const dropped = history.past.length + history.future.length - backward - forward;
+	if (!dropped) return { history, dropped };
+	const past = history.past.slice(history.past.length - backward);
+	return { history: { past, future: history.future.slice(0, forward) }, dropped };
 }

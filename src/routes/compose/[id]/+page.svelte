@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { idIn, printAt, sessionWith } from '$lib/ui/parts/shell/addresses';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { untrack } from 'svelte';
@@ -55,8 +56,8 @@
 		conflict = second && stored ? { second, stored } : null;
 	}
 	$effect(() => {
-		const { id } = page.params;
-		untrack(() => void load(id!));
+		const id = idIn(page.params.id);
+		untrack(() => void load(id));
 	});
 	$effect(() => {
 		if (draft?.saving.state === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
@@ -86,12 +87,12 @@
 	$effect(() => app.nameTitle(draft?.sequence.title));
 	/** Whether the record is still there: another window may have removed it. */
 	const there = liveRows(
-		() => page.params.id!,
+		() => idIn(page.params.id),
 		(id) => app.repo.has('sequence', id),
 		true
 	);
 	$effect(() => {
-		if (there.loaded && !there.current && draft && draft.sequence.id === page.params.id && draft.saving.state !== 'saving')
+		if (there.loaded && !there.current && draft && draft.sequence.id === idIn(page.params.id) && draft.saving.state !== 'saving')
 			untrack(() => draft!.saving.lose('This sequence was removed in another window.', true));
 	});
 </script>
@@ -110,8 +111,8 @@
 		<TipButton tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'} disabled={!draft.redoLabel} onclick={() => draft?.redo()}
 			><Redo2 size={16} /></TipButton
 		>
-		<a class="btn" href="/print/{draft.sequence.id}">Print</a>
-		<a class="btn btn-primary" href="/session?sequence={draft.sequence.id}">Start session</a>
+		<a class="btn" href={printAt(draft.sequence.id)}>Print</a>
+		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)}>Start session</a>
 	{/if}
 {/snippet}
 
@@ -123,12 +124,12 @@
 		{assessment}
 		{newId}
 		onclient={(id) => app.current.choose(id === 'nobody' ? null : id)}
-		onprint={() => goto(`/print/${draft?.sequence.id}`)}
+		onprint={() => goto(printAt(draft!.sequence.id))}
 	/>
 {:else if missing}
 	<div class="p-6">
 		<h1 class="text-xl">This sequence is not here</h1>
-		<p class="text-ink2 my-2">It may have been removed, or it lives in another browser.</p>
+		<p class="text-ink2 my-2">{app.storeless || 'It may have been removed, or it lives in another browser.'}</p>
 		<a class="btn" href="/compose">All sequences</a>
 	</div>
 {/if}

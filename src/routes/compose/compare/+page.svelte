@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { compareAt, composeAt, tideOf } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { sideBySide } from '$lib/core/sideBySide/sideBySide';
@@ -23,7 +24,7 @@
 	const second = $derived(of('b', 1));
 	const comparison = $derived(first && second ? sideBySide(first, second, app.context) : null);
 	const options = $derived(stored.current.map((s) => ({ value: s.id, label: s.sequence.title })));
-	const choose = (a: string, b: string) => goto(`/compose/compare?a=${a}&b=${b}`, { replaceState: true, noScroll: true, keepFocus: true });
+	const choose = (a: string, b: string) => goto(compareAt(a, b), { replaceState: true, noScroll: true, keepFocus: true });
 	const longest = $derived(Math.max(1, ...(comparison?.figures.map((f) => f.seconds) ?? [])));
 	let room = $state(1240);
 	/** Both scores on one time axis. */
@@ -47,7 +48,7 @@
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-8">
 	<div class="flex flex-wrap items-center gap-3 py-3">
 		<h1 class="flex-1 text-xl font-[520]">Two sequences side by side</h1>
-		{#if first && second}<a class="btn" href="/compose/tide?ids={first.id},{second.id}">Compare their tide</a>{/if}
+		{#if first && second}<a class="btn" href={tideOf([first.id, second.id])}>Compare their tide</a>{/if}
 		<a class="btn" href="/compose">All sequences</a>
 	</div>
 	{#if comparison && first && second}
@@ -62,7 +63,7 @@
 							{options}
 							onchange={(id) => (at === 0 ? choose(id, second.id) : choose(first.id, id))}
 						/>
-						<a class="dotted text-xs" href="/compose/{sequence.id}">open</a>
+						<a class="dotted text-xs" href={composeAt(sequence.id)}>open</a>
 						<span class="text-ink2 text-xs">{sequence.school.title.toLowerCase()}, {clock(figures.seconds)}</span>
 					</div>
 					<MiniScore

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { idsIn } from '$lib/ui/parts/shell/addresses';
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { labelOf } from '$lib/core/atlas/places';
@@ -38,7 +39,7 @@
 		undefined
 	);
 	const assessment = $derived(last.current?.before ?? null);
-	const asked = $derived((page.url.searchParams.get('ids') ?? '').split(',').filter((id) => stored.current.some((s) => s.id === id)));
+	const asked = $derived(idsIn(page.url.searchParams.get('ids')).filter((id) => stored.current.some((s) => s.id === id)));
 
 	let wish = $state.raw<readonly Entry[] | null>(null);
 	const first = $derived(entriesOf(asked.length ? asked : stored.current.slice(0, 2).map((s) => s.id), newKey));
@@ -117,7 +118,9 @@
 			/>
 			<dl class="mt-3 grid grid-cols-[70px_minmax(0,1fr)] items-center gap-y-1.5 text-xs">
 				<dt>Start</dt>
-				<dd><Select label="The face at the start" value={start} options={starts} onchange={(s: StartId | 'felt') => (startWish = s)} /></dd>
+				<dd>
+					<Select label="The face at the start" value={start} options={starts} onchange={(s: StartId | 'felt') => (startWish = s)} />
+				</dd>
 				<dt>Also in</dt>
 				<dd>
 					<Select

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { moveAt } from '$lib/ui/parts/shell/addresses';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import type { PointCode } from '$lib/core/point/codes';
 	import { pointByCode, POINTS } from '$lib/core/point/points';
@@ -24,7 +25,7 @@
 		<p class="mt-2"><b class="border-point text-point rounded border px-1.5 py-px text-[11px]">tradition</b> held for: {point.tradition}</p>
 		{#if moves.length}
 			<p class="mt-2">
-				{#each moves as t, i (t.id)}{i ? ', ' : 'Move: '}<a class="dotted" href="/library?move={t.id}">{t.title}</a>{/each}
+				{#each moves as t, i (t.id)}{i ? ', ' : 'Move: '}<a class="dotted" href={moveAt(t.id)}>{t.title}</a>{/each}
 			</p>
 		{/if}
 		<p class="text-ink2 border-hair mt-3 border-t pt-2 text-xs leading-4">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { byTwoSchools } from '$lib/ui/parts/shell/addresses';
 	import Copy from '@lucide/svelte/icons/copy';
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
@@ -77,7 +78,7 @@
 					<button type="button" class="btn" onclick={() => editing.change(open.id)}><Pencil size={14} />Change</button>
 					<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
 				{/if}
-				<a class="btn" href="/library/compare?a={open.id}">Beside another school</a>
+				<a class="btn" href={byTwoSchools({ a: open.id })}>Beside another school</a>
 			</div>
 			<dl class="border-hair grid max-w-[760px] grid-cols-[130px_minmax(0,1fr)] border-t text-[13px] leading-5">
 				{#each policiesOf(open) as policy (policy.name)}

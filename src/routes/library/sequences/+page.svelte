@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { byTwoSchools, composeAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { GOALS } from '$lib/core/goal/goals';
 	import { clock } from '$lib/core/step/describe';
@@ -23,7 +24,7 @@
 	async function begin(sequence: Sequence) {
 		const { now, newId } = app.repo.stamp();
 		const copy = { ...sequence, id: newId(), revision: 0, updatedAt: now };
-		if (await app.run(() => app.repo.saveSequence(copy))) await goto(`/compose/${copy.id}`);
+		if (await app.run(() => app.repo.saveSequence(copy))) await goto(composeAt(copy.id));
 	}
 	const tools = (s: Sequence) =>
 		stepsOf(s).some((x) => x.step.contact === 'tool' && x.step.tool?.id !== 'cloth') ? 'with tools' : 'by hand';
@@ -84,7 +85,7 @@
 						<button type="button" class="btn" aria-label="Start a copy of {sequence.title}" onclick={() => begin(sequence)}
 							>Start a copy</button
 						>
-						<a class="btn max-lg:hidden" href="/library/compare?sequence={sequence.id}" aria-label="Judge {sequence.title} by two schools"
+						<a class="btn max-lg:hidden" href={byTwoSchools({ sequence: sequence.id })} aria-label="Judge {sequence.title} by two schools"
 							>Two schools</a
 						>
 					</div>

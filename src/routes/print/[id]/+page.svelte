@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, idIn } from '$lib/ui/parts/shell/addresses';
 	import { optionTexts } from '$lib/core/step/stepFields';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
@@ -18,7 +19,7 @@
 	const app = useApp();
 	let sequence = $state.raw<Sequence | null>(null);
 	$effect(() => {
-		const { id } = page.params;
+		const id = idIn(page.params.id);
 		untrack(() => void app.run(() => app.repo.sequence(id!)).then((s) => (sequence = s?.sequence ?? null)));
 	});
 	const judged = $derived(sequence ? judge(sequence, app.context) : null);
@@ -34,7 +35,7 @@
 {#if sequence && judged}
 	<div class="sheet mx-auto w-full max-w-[820px] p-6">
 		<div class="no-print mb-4 flex gap-2">
-			<a class="btn" href="/compose/{sequence.id}">Back</a><button type="button" class="btn btn-primary" onclick={() => window.print()}
+			<a class="btn" href={composeAt(sequence.id)}>Back</a><button type="button" class="btn btn-primary" onclick={() => window.print()}
 				>Print</button
 			>
 		</div>

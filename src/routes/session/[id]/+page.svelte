@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { idIn, progressOf } from '$lib/ui/parts/shell/addresses';
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -33,12 +34,12 @@
 
 	/** Whether the record is still there: another window may have removed it, or her with all that is hers. */
 	const there = liveRows(
-		() => page.params.id!,
+		() => idIn(page.params.id),
 		(id) => app.repo.has('session', id),
 		true
 	);
 	$effect(() => {
-		if (there.loaded && !there.current && draft && draft.current.id === page.params.id && draft.saving.state !== 'saving')
+		if (there.loaded && !there.current && draft && draft.current.id === idIn(page.params.id) && draft.saving.state !== 'saving')
 			untrack(() => void lose(draft!));
 	});
 	async function lose({ saving, current }: SessionDraft) {
@@ -72,8 +73,8 @@
 		writing = writing.then(() => app.run(() => app.repo.logRun(id, event)));
 	}
 	$effect(() => {
-		const { id } = page.params;
-		untrack(() => void load(id!));
+		const id = idIn(page.params.id);
+		untrack(() => void load(id));
 	});
 
 	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
@@ -124,19 +125,20 @@
 		if (runner?.position.done && session?.endedAt === null) untrack(() => void end());
 	});
 	$effect(() => {
-		if (draft?.saving.trouble) app.trouble = draft.saving.trouble;
+		app.tell('session', draft?.saving.trouble ?? '');
+		return () => app.tell('session', '');
 	});
 	/** Leaves only what is saved: after a failure the page stays, with all that was written, and says why. */
 	async function close(fields: Partial<Session>) {
 		await draft?.change(fields);
-		if (session && draft?.saving.state === 'saved') await goto(`/progress?client=${session.clientId}&session=${session.id}`);
+		if (session && draft?.saving.state === 'saved') await goto(progressOf(session.clientId, session.id));
 	}
 </script>
 
 {#if missing}
 	<div class="p-6">
 		<h1 class="text-xl">This session is not here</h1>
-		<p class="text-ink2 my-2">It may have been removed, or it lives in another browser.</p>
+		<p class="text-ink2 my-2">{app.storeless || 'It may have been removed, or it lives in another browser.'}</p>
 		<a class="btn" href="/session">Begin a session</a>
 	</div>
 {:else if session && performing && judgement && sequence && runner}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt } from '../../parts/shell/addresses';
 	import { pressingAreaCm2 } from '$lib/core/pressure/area';
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
@@ -166,7 +167,7 @@
 	<dd>
 		{#each used.slice(0, 6) as { sequence, steps } (sequence.id)}
 			<p>
-				<a class="dotted" href="/compose/{sequence.id}?step={steps[0]!.step.id}">{sequence.title}</a>
+				<a class="dotted" href={composeAt(sequence.id, steps[0]!.step.id)}>{sequence.title}</a>
 				<span class="text-ink2">step {steps.map((s) => s.number).join(', ')}</span>
 			</p>
 		{:else}<span class="text-ink2">none of your sequences</span>{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, facesAt, printAt, sessionWith } from '../../parts/shell/addresses';
 	import { shortDay } from '../../parts/dates';
 	import { Checkbox, DropdownMenu } from 'bits-ui';
 	import Check from '@lucide/svelte/icons/check';
@@ -42,12 +43,12 @@
 	>
 		{#if ticked}<Check size={14} />{/if}
 	</Checkbox.Root>
-	<a href="/compose/{sequence.id}" class="min-w-0">
+	<a href={composeAt(sequence.id)} class="min-w-0">
 		<span class="block truncate text-[13.5px] font-[560]">{sequence.title}</span>
 		<span class="text-ink2 block truncate text-xs">{row.goals || 'no goal set'}</span>
 	</a>
 	<a
-		href="/compose/{sequence.id}"
+		href={composeAt(sequence.id)}
 		class="flex min-w-0 items-center gap-2 max-md:hidden"
 		tabindex="-1"
 		aria-hidden="true"
@@ -65,13 +66,13 @@
 		<DropdownMenu.Portal>
 			<DropdownMenu.Content class="floating" align="end">
 				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href="/session?sequence={sequence.id}">Start a session</a>{/snippet}
+					{#snippet child({ props })}<a {...props} href={sessionWith(sequence.id)}>Start a session</a>{/snippet}
 				</DropdownMenu.Item>
 				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href="/print/{sequence.id}">Print</a>{/snippet}
+					{#snippet child({ props })}<a {...props} href={printAt(sequence.id)}>Print</a>{/snippet}
 				</DropdownMenu.Item>
 				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href="/print/{sequence.id}/faces">Print the faces</a>{/snippet}
+					{#snippet child({ props })}<a {...props} href={facesAt(sequence.id)}>Print the faces</a>{/snippet}
 				</DropdownMenu.Item>
 				<DropdownMenu.Item class="floating-item" onSelect={onduplicate}>Duplicate</DropdownMenu.Item>
 				<DropdownMenu.Item class="floating-item" onSelect={onarchive}>{row.archived ? 'Back into the list' : 'Archive'}</DropdownMenu.Item>

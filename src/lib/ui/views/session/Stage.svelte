@@ -9,6 +9,7 @@
 	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { Working } from '$lib/core/working/working.schema';
+	import { modalOpen } from '$lib/state/modal';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
@@ -86,6 +87,8 @@
 		if (runner.playing) runner.pause();
 		else runner.go();
 	}
+	/** A key of the stage, while nothing stands before it. */
+	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
 	onMount(() => {
 		let frame = requestAnimationFrame(function loop() {
 			runner.tick();
@@ -94,12 +97,12 @@
 		// A hidden tab gets no frames: the slow tick keeps the tones and the log going.
 		const slow = setInterval(() => document.hidden && runner.tick(), 250);
 		const keys = tinykeys(window, {
-			Space: (e) => (e.preventDefault(), toggle()),
-			ArrowRight: () => runner.skip(),
-			PageDown: () => runner.skip(),
-			ArrowLeft: () => runner.back(),
-			PageUp: () => runner.back(),
-			e: () => !runner.playing && onend()
+			Space: unasked((e) => (e.preventDefault(), toggle())),
+			ArrowRight: unasked(() => runner.skip()),
+			PageDown: unasked(() => runner.skip()),
+			ArrowLeft: unasked(() => runner.back()),
+			PageUp: unasked(() => runner.back()),
+			e: unasked(() => !runner.playing && onend())
 		});
 		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
 	});

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { composeAt, idIn, printAt } from '$lib/ui/parts/shell/addresses';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
@@ -18,7 +19,7 @@
 	let sequence = $state.raw<Sequence | null>(null);
 	let looked = $state(false);
 	$effect(() => {
-		const { id } = page.params;
+		const id = idIn(page.params.id);
 		untrack(
 			() =>
 				void app
@@ -38,9 +39,9 @@
 {#if sequence}
 	<div class="mx-auto w-full max-w-[820px] p-6 print:max-w-none print:p-0">
 		<div class="no-print mb-4 flex gap-2">
-			<a class="btn" href="/compose/{sequence.id}">Back</a>
+			<a class="btn" href={composeAt(sequence.id)}>Back</a>
 			<button type="button" class="btn btn-primary" onclick={() => window.print()}>Print</button>
-			<a class="btn" href="/print/{sequence.id}">As a table</a>
+			<a class="btn" href={printAt(sequence.id)}>As a table</a>
 		</div>
 		<h1 class="text-xl font-[540]">{sequence.title}</h1>
 		<p class="pb-1">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { moveAt } from '../../../parts/shell/addresses';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { useTechniques } from '$lib/state/techniques.svelte';
@@ -20,7 +21,7 @@
 	{/if}
 	<dt class="self-start">From</dt>
 	<dd class="text-ink2 text-xs leading-4">
-		{#if known}<a class="dotted" href="/library?move={known.id}">{known.title}</a>
+		{#if known}<a class="dotted" href={moveAt(known.id)}>{known.title}</a>
 		{:else}a move named “{step.techniqueId}”, which is not in this library. The step is kept, timed and judged as it is.{/if}
 	</dd>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { byTwoSchools } from '../../../parts/shell/addresses';
 	import { policyLinkSeconds } from '$lib/core/links/drainPolicy';
 	import { DRAIN_POLICIES } from '$lib/core/school/policies';
 	import { SCHOOLS } from '$lib/core/school/schools';
@@ -42,7 +43,7 @@
 			if (next) draft.do(setHead(sequence, { school: next }, `Judge by ${next.title.toLowerCase()}`));
 		}}
 	/>
-	<a class="dotted text-xs" href="/library/compare?sequence={sequence.id}">Judge by two schools</a>
+	<a class="dotted text-xs" href={byTwoSchools({ sequence: sequence.id })}>Judge by two schools</a>
 </div>
 <p class="text-ink2 mt-1.5 text-xs leading-4">{school.reason}</p>
 <div class="text-ink2 mt-1.5 grid grid-cols-2 gap-x-3 text-xs leading-[18px]">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tideOf } from '../../../parts/shell/addresses';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronUp from '@lucide/svelte/icons/chevron-up';
 	import { MODEL_SAYS } from '$lib/core/flow/words';
@@ -38,7 +39,7 @@
 			onchange={(s: TideStart) => state.choose(s)}
 			class="!min-h-6 !py-0 text-[11.5px]"
 		/>
-		<a class="dotted whitespace-nowrap" href="/compose/tide?ids={sequenceId}">Compare</a>
+		<a class="dotted whitespace-nowrap" href={tideOf([sequenceId])}>Compare</a>
 		<a class="dotted whitespace-nowrap" href="/library/model" title={MODEL_SAYS}>What this is</a>
 	</span>
 </div>

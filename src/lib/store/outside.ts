@@ -1,0 +1,31 @@
+/** The few things that lie beside the database: they are needed before it is open. They hold nothing of a client. */
+const NAMES = { theme: 'soft-tide-theme', demoMade: 'soft-tide-demo-made' } as const;
+export type OutsideName = keyof typeof NAMES;
+
+/** The browser’s other store may be full, or refused: then it is done without. */
+export function rememberOutside(name: OutsideName, value: string): void {
+	try {
+		localStorage.setItem(NAMES[name], value);
+	} catch {
+		// The look of the first moment of the next visit hangs on it, nothing else.
+	}
+}
+
+export function recallOutside(name: OutsideName): string | null {
+	try {
+		return localStorage.getItem(NAMES[name]);
+	} catch {
+		return null;
+	}
+}
+
+/** Takes away whatever of ours lies beside the database, also what earlier versions left there. */
+export function clearOutside(keep: readonly OutsideName[]): void {
+	try {
+		const kept = keep.map((name) => NAMES[name] as string);
+		for (const key of Object.keys(localStorage).filter((k) => k.startsWith('soft-tide')))
+			if (!kept.includes(key)) localStorage.removeItem(key);
+	} catch {
+		// Where nothing can be read, nothing is there.
+	}
+}

@@ -1,0 +1,37 @@
+/** Addresses of pages. An id may come from a file and hold anything: a slash, a percent sign, dots that would lead elsewhere. */
+const inPath = (id: string): string => (/^\.+$|^~/.test(id) ? '~' : '') + encodeURIComponent(id);
+
+/** The id that an address names. */
+export const idIn = (param: string | undefined): string => (param?.startsWith('~') ? param.slice(1) : (param ?? ''));
+
+type Query = Readonly<Record<string, string | null | undefined>>;
+/** An address with what is asked of the page. */
+export function withQuery(path: string, query: Query): string {
+	const given = Object.entries(query).filter((pair): pair is [string, string] => Boolean(pair[1]));
+	return given.length ? `${path}?${new URLSearchParams(given)}` : path;
+}
+
+export const composeAt = (id: string, step?: string): string => withQuery(`/compose/${inPath(id)}`, { step });
+export const sessionAt = (id: string): string => `/session/${inPath(id)}`;
+export const sessionWith = (sequenceId: string): string => withQuery('/session', { sequence: sequenceId });
+export const printAt = (id: string): string => `/print/${inPath(id)}`;
+export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;
+export const progressOf = (client: string, session?: string): string => withQuery('/progress', { client, session });
+export const moveAt = (id: string): string => withQuery('/library', { move: id });
+export const byTwoSchools = (query: { a?: string; sequence?: string }): string => withQuery('/library/compare', query);
+export const compareAt = (a: string, b: string): string => withQuery('/compose/compare', { a, b });
+
+/** The tide of several sequences: a comma within an id does not part it. */
+export const tideOf = (ids: readonly string[]): string =>
+	withQuery('/compose/tide', { ids: ids.map(encodeURIComponent).join(',') });
+export const idsIn = (list: string | null): string[] =>
+	(list ?? '')
+		.split(',')
+		.filter(Boolean)
+		.map((id) => {
+			try {
+				return decodeURIComponent(id);
+			} catch {
+				return id;
+			}
+		});
