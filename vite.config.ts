@@ -1,11 +1,12 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { licencesPlugin } from './scripts/licencesPlugin.ts';
 import { jobWorkerPlugin } from './scripts/jobWorkerPlugin.ts';
 
 export default defineConfig({
-	plugins: [jobWorkerPlugin(), tailwindcss(), sveltekit()],
-	worker: { format: 'es' },
+	plugins: [jobWorkerPlugin(), tailwindcss(), sveltekit(), licencesPlugin()],
+	worker: { format: 'es', plugins: () => [licencesPlugin()] },
 	environments: {
 		client: {
 			build: {

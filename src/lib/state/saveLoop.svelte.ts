@@ -17,16 +17,20 @@ export class SaveLoop {
 	trouble = $state('');
 	/** Why it was removed elsewhere, in words, and whether it can be kept as a new one. */
 	gone = $state.raw<{ readonly words: string; readonly keepable: boolean } | null>(null);
-	#busy = false;
+	#running: Promise<void> | null = null;
 	#dirty = false;
 
 	/** @param save saves the present draft; answers whether it became a second version */
 	constructor(private readonly save: () => Promise<boolean>) {}
 
-	async changed(): Promise<void> {
+	/** Something was changed. Resolves when all of it is saved, or when it is known why not. */
+	changed(): Promise<void> {
 		this.#dirty = true;
-		if (this.#busy || this.state === 'second-version' || this.gone) return;
-		this.#busy = true;
+		if (this.state === 'second-version' || this.gone) return Promise.resolve();
+		return (this.#running ??= this.#run());
+	}
+
+	async #run(): Promise<void> {
 		this.state = 'saving';
 		try {
 			while (this.#dirty) {
@@ -43,7 +47,8 @@ export class SaveLoop {
 			this.state = 'trouble';
 			this.trouble = storageTrouble(error);
 		} finally {
-			this.#busy = false;
+			// At once: whatever is changed from here on begins anew.
+			this.#running = null;
 		}
 	}
 

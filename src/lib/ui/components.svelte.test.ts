@@ -274,6 +274,7 @@ describe('panels', () => {
 			preview: {
 				records: [record('a', 'added'), record('b', 'changed')],
 				counts: [{ kind: 'kept', count: 2, one: 'kept', many: 'kept', rest: 'not here yet' }],
+				leftOut: [],
 				worth: true
 			},
 			busy: false,
@@ -283,7 +284,7 @@ describe('panels', () => {
 		expect(root.textContent).toMatch(/1 added.*1 changed.*2 kept/s);
 		all(root, 'button')[0]!.click();
 		expect(onapply).toHaveBeenCalledOnce();
-		const nothing = { records: [record('a', 'skipped')], counts: [], worth: false };
+		const nothing = { records: [record('a', 'skipped')], counts: [], leftOut: [], worth: false };
 		const same = show(ImportPreview, { preview: nothing, busy: false, onapply, oncancel: () => {} });
 		expect(all(same, 'button')[0]!.hasAttribute('disabled')).toBe(true);
 	});

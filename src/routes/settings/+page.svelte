@@ -125,7 +125,9 @@
 			<section id="about">
 				<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">About</h2>
 				<p class="text-ink2 py-2 leading-[18px]">
-					Soft Tide plans, counts and compares facial massage. Version of the core {CORE_VERSION}. Free software under the MIT licence. It
+					Soft Tide plans, counts and compares facial massage. Version of the core {CORE_VERSION}. Free software under the MIT licence, made
+					with
+					<a class="dotted" href="/THIRD-PARTY-LICENSES.txt" data-sveltekit-reload>packages of others, under licences of their own</a>. It
 					works without a network once loaded.
 				</p>
 				<CautionText />

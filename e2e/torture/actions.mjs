@@ -1,0 +1,147 @@
+// What a practitioner does, over all kinds of records: each action says what it was told to be stored, and how to find it.
+const CLIENT = 'demo-odile';
+const DAWN = 'demo-bakers-dawn';
+
+/** What was stored for sure, what is on its way, and what is to be found of it afterwards. */
+export class Model {
+	#fields = new Map();
+	#lists = new Map();
+	/** A field that holds the last value: on its way, then told to be stored. */
+	pend = (name, value) => this.#fields.set(name, { ...this.#fields.get(name), pending: value });
+	ack = (name) => this.#fields.set(name, { known: this.#fields.get(name).pending, pending: undefined });
+	/** One more in a list: on its way, then told to be stored. */
+	add = (name, value) => this.#lists.set(name, new Set([...(this.#lists.get(name) ?? []), value]));
+	/** What of it is not in the store. */
+	lost(tables) {
+		const lost = [];
+		for (const [name, { known, pending }] of this.#fields) {
+			const stored = FIND[name](tables);
+			if (known !== undefined && stored !== known && stored !== pending)
+				lost.push(`${name}: ${stored} instead of ${known}`);
+		}
+		for (const [name, values] of this.#lists) {
+			const stored = new Set(FIND[name](tables));
+			for (const value of values) if (!stored.has(value)) lost.push(`${name}: ${value}`);
+		}
+		return lost;
+	}
+	get count() {
+		return (
+			[...this.#fields.values()].filter((f) => f.known !== undefined).length +
+			[...this.#lists.values()].reduce((n, s) => n + s.size, 0)
+		);
+	}
+}
+
+const sequence = (t) => t.sequences.find((s) => s.id === DAWN)?.sequence;
+const steps = (t) => sequence(t)?.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps)) ?? [];
+const FIND = {
+	note: (t) => t.clients.find((c) => c.id === CLIENT)?.note,
+	title: (t) => sequence(t)?.title,
+	pressure: (t) => steps(t)[4]?.pressure,
+	theme: (t) => t.settings[0]?.theme,
+	slides: (t) => t.working[0]?.values.slidesPerZone,
+	clients: (t) => t.clients.map((c) => c.name),
+	kept: (t) => t.kept.map((k) => k.name),
+	media: (t) => t.media.map((m) => m.item.title),
+	after: (t) => t.sessions.map((s) => s.sideEffects),
+	looked: (t) => t.sessions.map((s) => `${s.clientId} ${s.before.entries.length}`)
+};
+const saved = (page) =>
+	page
+		.getByText(/^Saved( |$)/)
+		.first()
+		.waitFor();
+const compose = async (page, base) => {
+	await page.goto(`${base}/compose/${DAWN}`);
+	await page.locator('[data-row]').first().waitFor();
+};
+
+/** Each takes a page, the address, the model and a text that was never used before. */
+export const ACTIONS = {
+	async note(page, base, model, text) {
+		await page.goto(`${base}/clients`);
+		await page.getByRole('button', { name: /Odile K\./ }).click();
+		model.pend('note', text);
+		await page.getByLabel('Note', { exact: true }).fill(text);
+		// What is typed is kept within half a second.
+		await page.waitForTimeout(500);
+		await page.getByText('Saved', { exact: true }).waitFor();
+		model.ack('note');
+	},
+	async newClient(page, base, model, text) {
+		await page.goto(`${base}/clients`);
+		const field = page.getByPlaceholder('A code or a name is enough');
+		await field.fill(text);
+		await field.press('Enter');
+		await page.getByRole('heading', { name: text }).waitFor();
+		model.add('clients', text);
+	},
+	async title(page, base, model, text) {
+		await compose(page, base);
+		model.pend('title', text);
+		await page.getByLabel('Title of the sequence').fill(text);
+		await page.waitForTimeout(500);
+		await saved(page);
+		model.ack('title');
+	},
+	async pressure(page, base, model, _text, dice) {
+		await compose(page, base);
+		await page.locator('[data-step-button]').nth(4).click();
+		const level = dice.below(3);
+		model.pend('pressure', level);
+		await page.keyboard.press(String(level));
+		await page.waitForTimeout(200);
+		await saved(page);
+		model.ack('pressure');
+	},
+	async keep(page, base, model, text) {
+		await compose(page, base);
+		await page.getByRole('tab', { name: 'Sequence' }).click();
+		await page.getByLabel('Name of the version').fill(text);
+		await page.getByRole('button', { name: 'Keep this' }).click();
+		await page.getByRole('region', { name: 'Versions' }).getByText(text).waitFor();
+		model.add('kept', text);
+	},
+	async medium(page, base, model, text) {
+		await page.goto(`${base}/library/media`);
+		await page.getByRole('button', { name: 'A medium of mine' }).click();
+		await page.getByRole('form', { name: 'Your medium' }).getByLabel('Name').fill(text);
+		await page.getByRole('button', { name: 'Keep it' }).click();
+		await page.getByRole('rowheader', { name: text }).waitFor();
+		model.add('media', text);
+	},
+	async settings(page, base, model, _text, dice) {
+		await page.goto(`${base}/settings`);
+		const [name, theme] = dice.of([
+			['Evening', 'evening'],
+			['Day', 'day']
+		]);
+		model.pend('theme', theme);
+		await page.getByRole('radio', { name, exact: true }).click();
+		await page.waitForFunction((t) => document.documentElement.dataset.theme === t, theme);
+		model.ack('theme');
+	},
+	async working(page, base, model, _text, dice) {
+		await page.goto(`${base}/settings`);
+		const values = page.locator('#working-values');
+		await values.getByRole('button', { name: 'Limits of dose and pace' }).click();
+		const field = values.getByLabel('Sliding strokes over one place, times');
+		const most = 20 + dice.below(60);
+		model.pend('slides', most);
+		await field.fill(String(most));
+		await field.blur();
+		await values.getByRole('button', { name: /^All as shipped/ }).waitFor();
+		model.ack('slides');
+	},
+	async afterSession(page, base, model, text) {
+		await page.goto(`${base}/progress?client=${CLIENT}`);
+		await page.getByRole('link', { name: 'open to complete or correct' }).click();
+		const field = page.getByLabel('Side effects, if any');
+		await field.fill(text);
+		await page.waitForTimeout(500);
+		await page.getByRole('button', { name: 'Close session' }).click();
+		await page.waitForURL(/progress/);
+		model.add('after', text);
+	}
+};

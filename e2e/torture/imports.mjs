@@ -1,0 +1,65 @@
+// Mutated backups brought into a real browser: either all of a file comes in, or nothing does.
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { strFromU8, unzipSync } from 'fflate';
+import { chromium } from '@playwright/test';
+import { launchOptions } from '../../scripts/setup.mjs';
+import { agree, everything, faultsIn } from './parts.mjs';
+import { mutated } from './requests.mjs';
+
+const mutations = fc.array(
+	fc.record({
+		kind: fc.constantFrom('replace', 'remove', 'repeat', 'rename', 'widen', 'cut', 'flip'),
+		at: fc.double({ min: 0, max: 1, noNaN: true }),
+		with: fc.oneof(fc.constantFrom(null, -1, '', '__proto__', [], {}, 'x'.repeat(3000)), fc.jsonValue({ maxDepth: 2 })),
+		times: fc.integer({ min: 2, max: 60 })
+	}),
+	{ minLength: 1, maxLength: 3 }
+);
+
+export async function tortureByImports({ base, seed, until }) {
+	const faults = [];
+	const browser = await chromium.launch(launchOptions());
+	let [files, refused, mended, taken] = [0, 0, 0, 0];
+	try {
+		const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+		await page.goto(`${base}/exchange`);
+		await agree(page);
+		const waiting = page.waitForEvent('download');
+		await page.getByRole('button', { name: 'Export all' }).click();
+		const zip = unzipSync(readFileSync(await (await waiting).path()));
+		const text = strFromU8(zip['backup.json']);
+		const preview = page.getByRole('region', { name: 'What the file would do' });
+		const alert = page.getByRole('alert');
+		let before = JSON.stringify(await everything(page));
+		for (let batch = 0; Date.now() < until; batch++)
+			for (const list of fc.sample(mutations, { seed: seed + batch, numRuns: 20 })) {
+				if (Date.now() >= until) break;
+				const buffer = Buffer.from(mutated(text, list));
+				await page.locator('input[type=file]').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer });
+				await preview.or(alert).first().waitFor();
+				files++;
+				if (await alert.isVisible()) {
+					refused++;
+					const mend = page.getByRole('button', { name: 'Bring in all but what is wrong' });
+					if (JSON.stringify(await everything(page)) !== before) faults.push(`batch ${batch}: a refused file wrote`);
+					if (!(await mend.isVisible())) continue;
+					await mend.click();
+					await preview.waitFor();
+					mended++;
+				}
+				const bring = preview.getByRole('button', { name: 'Bring it in' });
+				if (await bring.isVisible()) {
+					await bring.click();
+					await page.getByText(/records? (is|are) in\./).waitFor();
+					taken++;
+				} else await preview.getByRole('button', { name: 'Leave it' }).click();
+				const tables = await everything(page);
+				for (const fault of faultsIn(tables)) faults.push(`batch ${batch}: ${fault}`);
+				before = JSON.stringify(tables);
+			}
+	} finally {
+		await browser.close();
+	}
+	return { figures: { files, refused, 'of them mended': mended, 'brought in': taken }, faults };
+}

@@ -1,0 +1,106 @@
+// What the parts of the torture share: a seeded chance, the built server, a browser that can be killed, the database as it lies.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { launchOptions } from '../../scripts/setup.mjs';
+
+/** A chance that is the same for the same seed (mulberry32). */
+export function chance(seed) {
+	let a = seed >>> 0;
+	const next = () => {
+		a = (a + 0x6d2b79f5) | 0;
+		let t = Math.imul(a ^ (a >>> 15), 1 | a);
+		t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+		return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+	};
+	const below = (n) => Math.floor(next() * n);
+	return { next, below, of: (list) => list[below(list.length)] };
+}
+
+/** A Chromium with a directory of its own, which a kill leaves behind as a power cut would. */
+export async function browserWithPast() {
+	const directory = mkdtempSync(join(tmpdir(), 'soft-tide-torture-'));
+	const open = async () => {
+		const context = await chromium.launchPersistentContext(directory, {
+			...launchOptions(),
+			viewport: { width: 1280, height: 800 }
+		});
+		return { context, page: context.pages()[0] ?? (await context.newPage()) };
+	};
+	/** Ends every process of this browser at once. */
+	const kill = async (context) => {
+		const closed = new Promise((done) => context.once('close', done));
+		await new Promise((done) => {
+			const killer = spawn('pkill', ['-KILL', '-f', directory], { stdio: 'ignore' });
+			killer.on('exit', done);
+			killer.on('error', done);
+		});
+		await Promise.race([closed, new Promise((done) => setTimeout(done, 3000))]);
+	};
+	return {
+		open,
+		kill,
+		forget: () => rmSync(directory, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 })
+	};
+}
+
+export async function agree(page) {
+	const button = page.getByRole('button', { name: 'I have read this' });
+	await button.click();
+	await button.waitFor({ state: 'hidden' });
+}
+
+/** All records as they lie in the database, by table. */
+export const everything = (page, name = 'soft-tide-demo') =>
+	page.evaluate(
+		(db) =>
+			new Promise((done, fail) => {
+				const opening = indexedDB.open(db);
+				opening.onerror = () => fail(opening.error);
+				opening.onsuccess = () => {
+					const names = [...opening.result.objectStoreNames];
+					const tx = opening.result.transaction(names);
+					const asked = names.map((n) => tx.objectStore(n).getAll());
+					tx.oncomplete = () => {
+						opening.result.close();
+						done(Object.fromEntries(names.map((n, i) => [n, asked[i].result])));
+					};
+				};
+			}),
+		name
+	);
+
+/** What is wrong with a store: a record without what it belongs to, a session whose sequence is not there, a log with gaps. */
+export function faultsIn(tables) {
+	const ids = Object.fromEntries(Object.entries(tables).map(([name, rows]) => [name, new Set(rows.map((r) => r.id))]));
+	const faults = [];
+	for (const s of tables.sessions) {
+		if (!ids.clients.has(s.clientId)) faults.push(`session ${s.id} without client ${s.clientId}`);
+		if (s.sequence && !ids.snapshots.has(s.sequence.snapshot)) faults.push(`session ${s.id} without its sequence`);
+	}
+	for (const r of tables.runs) if (!ids.sessions.has(r.sessionId)) faults.push(`line ${r.id} without session`);
+	for (const id of new Set(tables.runs.map((r) => r.sessionId))) {
+		const log = tables.runs.filter((r) => r.sessionId === id).map((r) => r.n);
+		if (log.sort((a, b) => a - b).some((n, i) => n !== i)) faults.push(`log of ${id} has a gap`);
+	}
+	for (const s of tables.sequences) if (s.id !== s.sequence.id) faults.push(`sequence ${s.id} is not itself`);
+	return faults;
+}
+
+/** Exports everything, and reads the file again: what is exported can be imported. Returns what is wrong, or an empty text. */
+export async function exportAndRead(page, base) {
+	await page.goto(`${base}/exchange`);
+	await page.getByText(/^In this browser/).waitFor();
+	const waiting = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Export all' }).click();
+	const path = await (await waiting).path();
+	await page.locator('input[type=file]').setInputFiles(path);
+	const preview = page.getByRole('region', { name: 'What the file would do' });
+	await preview.or(page.getByRole('alert')).first().waitFor();
+	if (!(await preview.isVisible())) return `refused: ${await page.getByRole('alert').innerText()}`;
+	return (await preview.getByRole('button', { name: 'Nothing to bring in' }).isVisible())
+		? ''
+		: 'it is not the same as what is here';
+}

@@ -1,0 +1,173 @@
+// A hundred thousand mutated files sent as requests, and requests that are broken off: the server answers each within
+// bounds, never with a fault of its own, and is well afterwards.
+import fc from 'fast-check';
+import { Agent, request } from 'node:http';
+
+const ROUTES = ['check', 'check', 'check', 'simulate', 'compare'];
+const agent = new Agent({ keepAlive: true, maxSockets: 24 });
+
+/** One question; status and length of the answer. `breakAfterMs`: the line is cut then. */
+export function ask(base, path, body, breakAfterMs = null) {
+	return new Promise((resolve) => {
+		const asked = request(
+			`${base}${path}`,
+			{ method: body === null ? 'GET' : 'POST', agent, headers: { 'content-type': 'application/json' } },
+			(answer) => {
+				let length = 0;
+				answer.on('data', (chunk) => (length += chunk.length));
+				answer.on('end', () => resolve({ status: answer.statusCode, length }));
+				answer.on('error', () => resolve({ status: 0, length }));
+			}
+		);
+		asked.on('error', () => resolve({ status: 0, length: 0 }));
+		if (breakAfterMs !== null) setTimeout(() => asked.destroy(), breakAfterMs);
+		asked.end(body ?? undefined);
+	});
+}
+
+const NASTY = [
+	null,
+	-1,
+	0,
+	1e308,
+	-1e-9,
+	1.5,
+	'',
+	'__proto__',
+	'x'.repeat(5000),
+	[],
+	{},
+	[[[[[]]]]],
+	true,
+	2 ** 53,
+	'\u0000',
+	{ __proto__: 1 }
+];
+const mutation = fc.record({
+	kind: fc.constantFrom(
+		'replace',
+		'replace',
+		'replace',
+		'remove',
+		'repeat',
+		'rename',
+		'cut',
+		'flip',
+		'insert',
+		'deepen',
+		'widen'
+	),
+	at: fc.double({ min: 0, max: 1, noNaN: true }),
+	with: fc.oneof(fc.constantFrom(...NASTY), fc.jsonValue({ maxDepth: 2 })),
+	times: fc.integer({ min: 2, max: 400 })
+});
+
+/** Every place in a value: its holder and its key. */
+function placesIn(value, out = []) {
+	if (typeof value === 'object' && value !== null)
+		for (const key of Object.keys(value)) {
+			out.push([value, key]);
+			placesIn(value[key], out);
+		}
+	return out;
+}
+const nested = (n) => `${'['.repeat(n)}1${']'.repeat(n)}`;
+
+/** A body after some mutations of its JSON, then of its bytes. */
+export function mutated(body, mutations) {
+	const value = JSON.parse(body);
+	for (const { kind, at, with: given, times } of mutations) {
+		const places = placesIn(value);
+		const [holder, key] = places[Math.floor(at * (places.length - 1))] ?? [];
+		if (!holder) continue;
+		if (kind === 'replace') holder[key] = given;
+		else if (kind === 'remove') delete holder[key];
+		else if (kind === 'rename') holder[`${key}-`] = holder[key];
+		else if (kind === 'repeat' && Array.isArray(holder)) holder.push(...Array(times).fill(holder[key]));
+		else if (kind === 'widen' && !Array.isArray(holder)) for (let i = 0; i < times; i++) holder[`k${i}`] = i;
+	}
+	let text = JSON.stringify(value);
+	for (const { kind, at, times } of mutations) {
+		const i = Math.floor(at * text.length);
+		if (kind === 'cut') text = text.slice(0, i);
+		else if (kind === 'flip') text = text.slice(0, i) + String.fromCharCode(text.charCodeAt(i) ^ 1) + text.slice(i + 1);
+		else if (kind === 'insert') text = text.slice(0, i) + '"{[,:]}'[times % 7] + text.slice(i);
+		else if (kind === 'deepen') text = text.replace(/"notes":""/, `"notes":${nested(times * 50)}`);
+	}
+	return text;
+}
+
+/** @param until when to stop, ms */
+export async function tortureRequests({ base, seed, count, until }) {
+	const { items } = JSON.parse(await (await fetch(`${base}/api/v1/library/sequences`)).text());
+	const small = items
+		.map((i) => i.sequence ?? i)
+		.sort((a, b) => JSON.stringify(a).length - JSON.stringify(b).length)
+		.slice(0, 4);
+	const bodies = {
+		check: small.map((s) => JSON.stringify(s)),
+		simulate: small.map((sequence) => JSON.stringify({ sequence })),
+		compare: [
+			JSON.stringify({ sequences: [small[0], { ...small[1], id: 'b' }], draws: 2, seed: 1, zones: ['jawline'] })
+		]
+	};
+	const statuses = {};
+	const faults = [];
+	let [sent, longest] = [0, 0];
+	const health = [];
+	let watching = true;
+	const watch = (async () => {
+		while (watching) {
+			const from = performance.now();
+			const { status } = await ask(base, '/healthz', null);
+			health.push(performance.now() - from);
+			if (status !== 200) faults.push(`/healthz answered ${status}`);
+			await new Promise((done) => setTimeout(done, 50));
+		}
+	})();
+	const BATCH = 2000;
+	for (let batch = 0; sent < count && Date.now() < until; batch++) {
+		const cases = fc.sample(fc.array(mutation, { minLength: 1, maxLength: 4 }), {
+			seed: seed + batch,
+			numRuns: Math.min(BATCH, count - sent)
+		});
+		let next = 0;
+		const lane = async () => {
+			while (next < cases.length) {
+				const i = next++;
+				const route = ROUTES[i % ROUTES.length];
+				const text = mutated(bodies[route][i % bodies[route].length], cases[i]);
+				const { status, length } = await ask(base, `/api/v1/${route}`, text);
+				statuses[status] = (statuses[status] ?? 0) + 1;
+				if (status !== 200) longest = Math.max(longest, length);
+				if (![200, 400, 413, 422, 503, 504].includes(status) || (status !== 200 && length > 20_000))
+					faults.push(`seed ${seed + batch}, case ${i}, ${route}: ${status}, ${length} bytes`);
+			}
+		};
+		await Promise.all(Array.from({ length: 16 }, lane));
+		sent += cases.length;
+	}
+	// Lines that are cut: nothing of it is left to do afterwards.
+	const heavy = JSON.stringify({ sequences: [small[2], { ...small[3], id: 'b' }], draws: 3000 });
+	const cut = 300;
+	await Promise.all(Array.from({ length: cut }, (_, i) => ask(base, '/api/v1/compare', heavy, 1 + ((i * 7) % 400))));
+	const from = performance.now();
+	const after = await ask(base, '/api/v1/check', bodies.check[0]);
+	const afterMs = performance.now() - from;
+	if (after.status !== 200 || afterMs > 3000)
+		faults.push(`after ${cut} broken requests a check took ${Math.round(afterMs)} ms: ${after.status}`);
+	watching = false;
+	await watch;
+	health.sort((a, b) => a - b);
+	return {
+		figures: {
+			sent,
+			statuses,
+			'longest refusal, bytes': longest,
+			'requests broken off': cut,
+			'check after them, ms': Math.round(afterMs),
+			'healthz median / longest, ms': `${health[health.length >> 1].toFixed(1)} / ${health.at(-1).toFixed(1)}`
+		},
+		faults
+	};
+}

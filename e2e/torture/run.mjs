@@ -1,0 +1,44 @@
+// Faults of every kind against the built server and real browsers, bounded to ten minutes. `npm run torture [-- --seed 7
+// --minutes 10 --only kills]`. The figures go into docs/reliability.md.
+import { parseArgs } from 'node:util';
+import { serveDemo } from '../../scripts/setup.mjs';
+import { tortureByImports } from './imports.mjs';
+import { tortureByKills } from './kills.mjs';
+import { tortureByQuota } from './quota.mjs';
+import { tortureRequests } from './requests.mjs';
+import { tortureByTabs } from './tabs.mjs';
+
+const { values } = parseArgs({
+	options: { seed: { type: 'string' }, minutes: { type: 'string', default: '9.5' }, only: { type: 'string' } }
+});
+const seed = Number(values.seed ?? Math.floor(Math.random() * 1e6));
+/** Each part, and its share of the time. */
+const PARTS = [
+	['requests', 0.28, (o) => tortureRequests({ ...o, count: 100_000 })],
+	['kills', 0.26, tortureByKills],
+	['tabs', 0.16, tortureByTabs],
+	['quota', 0.2, tortureByQuota],
+	['imports', 0.1, tortureByImports]
+];
+const chosen = PARTS.filter(([name]) => !values.only || name === values.only);
+const whole = chosen.reduce((sum, [, share]) => sum + share, 0);
+const { base, stop } = await serveDemo();
+console.log(`seed ${seed}`);
+let failed = 0;
+try {
+	for (const [name, share, part] of chosen) {
+		const from = Date.now();
+		const until = from + (Number(values.minutes) * 60_000 * share) / whole;
+		const { figures, faults } = await part({ base, seed, until });
+		const words = Object.entries(figures).map(
+			([what, n]) => `${what} ${typeof n === 'object' ? JSON.stringify(n) : n}`
+		);
+		console.log(`${name}, ${Math.round((Date.now() - from) / 1000)} s: ${words.join(', ')}; faults ${faults.length}`);
+		for (const fault of faults.slice(0, 20)) console.log(`  ${fault}`);
+		failed += faults.length;
+	}
+} finally {
+	stop();
+}
+console.log(failed ? `${failed} faults, seed ${seed}` : `no fault, seed ${seed}`);
+process.exit(failed ? 1 : 0);
