@@ -22,7 +22,8 @@ export async function proxyTo(target: string): Promise<Proxy> {
 		if (isPage && proxy.mode === 'hangs') return;
 		if (isPage && proxy.mode === 'broken') return void res.writeHead(502).end('bad gateway');
 		if (proxy.gone?.test(path)) return void res.writeHead(404).end('gone');
-		const headers = { ...req.headers, host: new URL(target).host, 'accept-encoding': 'identity' };
+		const { 'if-none-match': _tag, 'if-modified-since': _since, ...asked } = req.headers;
+		const headers = { ...asked, host: new URL(target).host, 'accept-encoding': 'identity' };
 		const onward = request(`${target}${path}`, { method: req.method, headers }, (answer) => {
 			const renamed = path === '/service-worker.js' && proxy.build;
 			if (!renamed) {

@@ -32,10 +32,10 @@ const MOVES = {
 	async removeAndBack(page, base) {
 		await page.goto(`${base}/compose`);
 		await page
-			.getByRole('button', { name: /^More about / })
+			.getByRole('button', { name: /^More for / })
 			.first()
 			.click({ timeout: 3000 });
-		await page.getByRole('menuitem', { name: /Remove/ }).click();
+		await page.getByRole('menuitem', { name: 'Remove' }).click();
 		await quiet(page.getByRole('button', { name: 'Put it back' }).first().click({ timeout: 2000 }));
 		return null;
 	},

@@ -71,6 +71,8 @@ export class AppState {
 			this.tell(STORE, storageTrouble(e));
 			this.known = true;
 		};
+		// A query that follows says nothing of a store that cannot be opened: it is asked itself.
+		void this.repo.db.open().catch(error);
 		const follow = <T>(query: () => Promise<T>, next: (value: T) => void) =>
 			liveQuery(query).subscribe({ next, error });
 		const subscriptions = [

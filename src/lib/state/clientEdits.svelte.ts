@@ -29,14 +29,13 @@ export class ClientEdits {
 	async #save(id: string, fields: Fields): Promise<void> {
 		const { repo } = this.app;
 		const saved = await this.app.run(async () => {
-			const stored = (await repo.client(id)) ?? this.#seen.get(id);
-			if (!stored) return null;
-			this.#lost = { ...stored, ...fields };
 			try {
-				return await repo.saveClient(this.#lost);
+				return await repo.changeClient(id, fields);
 			} catch (error) {
-				if (!(error instanceof RecordGone)) throw error;
-				this.gone = { words: error.message, keepable: error.owner === null };
+				const seen = this.#seen.get(id);
+				if (!(error instanceof RecordGone) || !seen) throw error;
+				this.#lost = { ...seen, ...fields };
+				this.gone = { words: error.message, keepable: true };
 				return null;
 			}
 		});

@@ -82,6 +82,13 @@ export class Repository {
 	clients = (): Promise<Client[]> => this.#table('client').orderBy('name').toArray();
 	client = (id: string): Promise<Client | undefined> => this.#table('client').get(id);
 	saveClient = (draft: unknown): Promise<Saved<Client>> => saveRecord(this.db, 'client', draft, this.stamp());
+	/** Changes fields of a client on top of what is stored by then. @throws {RecordGone} if she was removed */
+	changeClient = (id: string, fields: Partial<Client>): Promise<Saved<Client>> =>
+		this.db.transaction('rw', [this.#table('client'), this.#table('second-version')], async () => {
+			const stored = await this.client(id);
+			if (!stored) throw new RecordGone(kindOf('client'), null);
+			return this.saveClient({ ...stored, ...fields });
+		});
 	/** Removes a client with all that was recorded of her. */
 	removeClient = async (id: string): Promise<void> => void (await removeRecord(this.db, 'client', id));
 

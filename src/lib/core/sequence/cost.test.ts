@@ -7,6 +7,7 @@ import { computable, overLimits, sequenceCost, SEQUENCE_LIMITS } from './cost';
 import { expand, secondsOf } from './expand';
 import { SequenceSchema, StoredSequenceSchema } from './sequence.schema';
 import { judge } from '../rules/judge';
+import { sentenceOf } from '../rules/wording';
 import type { Step } from '../step/step.schema';
 
 const reps = (n: number) => ({ kind: 'reps' as const, min: 1, target: n, max: n });
@@ -98,7 +99,8 @@ describe('what asks for too much', () => {
 	test('is said, as a stop, and nothing else is judged; every other step can be removed, and this one mended', () => {
 		const { findings, context } = judge(sequence, CONTEXT);
 		expect(new Set(findings.map((f) => f.ruleId))).toEqual(new Set(['too-much-work']));
-		expect(new Set(findings.map((f) => f.severity))).toEqual(new Set(['stop']));
+		expect(findings.map((f) => [f.key, f.severity])).toEqual([['too-much-work|b||', 'stop']]);
+		expect(sentenceOf(findings[0]!).body).toMatch(/counted as one repetition, and nothing else is judged/);
 		expect(context.steps).toHaveLength(3);
 		const less = applyEdit(sequence, setStep(sequence, 'c', { dose: reps(2) }));
 		expect(less.phases[0]!.blocks[0]!.steps[2]!.dose.target).toBe(2);

@@ -91,9 +91,11 @@
 		(id) => app.repo.has('sequence', id),
 		true
 	);
+	let seen = false;
 	$effect(() => {
-		if (there.loaded && !there.current && draft && draft.sequence.id === idIn(page.params.id) && draft.saving.state !== 'saving')
-			untrack(() => draft!.saving.lose('This sequence was removed in another window.', true));
+		if (!there.loaded || draft?.sequence.id !== idIn(page.params.id)) return;
+		if (!there.current && seen) untrack(() => draft!.saving.lose('This sequence was removed in another window.', true));
+		seen = there.current;
 	});
 </script>
 

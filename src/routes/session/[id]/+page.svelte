@@ -38,9 +38,11 @@
 		(id) => app.repo.has('session', id),
 		true
 	);
+	let seen = false;
 	$effect(() => {
-		if (there.loaded && !there.current && draft && draft.current.id === idIn(page.params.id) && draft.saving.state !== 'saving')
-			untrack(() => void lose(draft!));
+		if (!there.loaded || draft?.current.id !== idIn(page.params.id)) return;
+		if (!there.current && seen) untrack(() => void lose(draft!));
+		seen = there.current;
 	});
 	async function lose({ saving, current }: SessionDraft) {
 		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;

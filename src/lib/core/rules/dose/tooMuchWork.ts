@@ -1,3 +1,4 @@
+import type { OverLimit } from '../../sequence/cost';
 import { setStep } from '../../sequence/edits';
 import { passedLimits, STEP_LIMITS, stepCost } from '../../step/stepCost';
 import type { Step } from '../../step/step.schema';
@@ -14,6 +15,18 @@ function lowered(step: Step): Partial<Step> {
 	return fits({ dose, until }) ? { dose, until } : { dose, until, lanes: 1, reverse: false, stations: undefined };
 }
 
+/** Of each step, and of the whole, the limit that is passed by most: one finding says it. */
+function worstOf(over: readonly OverLimit[]): OverLimit[] {
+	const worst = new Map<string | null, OverLimit>();
+	for (const one of over) {
+		const known = worst.get(one.stepId);
+		if (!known || one.asked / one.limit > known.asked / known.limit) worst.set(one.stepId, one);
+	}
+	// Where a step asks for too much, the whole does too by that alone.
+	if (worst.size > 1) worst.delete(null);
+	return [...worst.values()];
+}
+
 /** What asks for more than is reckoned with: it is cut to one repetition, and nothing else is judged until it asks for less. */
 export const tooMuchWork: Rule = {
 	id: 'too-much-work',
@@ -22,7 +35,7 @@ export const tooMuchWork: Rule = {
 	floor: 'stop',
 	ceiling: 'stop',
 	check: ({ over, byId }) =>
-		over.map(({ stepId, kind, asked, limit }) => ({
+		worstOf(over).map(({ stepId, kind, asked, limit }) => ({
 			stepIds: stepId === null ? [] : [stepId],
 			params: { number: byId.get(stepId ?? '')?.number ?? 0, kind, asked, limit }
 		})),

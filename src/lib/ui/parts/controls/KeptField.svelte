@@ -40,7 +40,8 @@
 	$effect(() => typed.flush);
 </script>
 
-<svelte:window onpagehide={typed.flush} />
+<!-- Before a page goes there is a moment in which the database still writes; when it goes, hardly one. -->
+<svelte:window onbeforeunload={typed.flush} onpagehide={typed.flush} />
 <svelte:document onvisibilitychange={() => document.hidden && typed.flush()} />
 
 <label class="block"
