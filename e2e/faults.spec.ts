@@ -373,7 +373,11 @@ test('a server in trouble gives the shell; a newer version is offered, not in a 
 		await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
 		await expect(page.getByText('A newer version of Soft Tide is here.')).toBeVisible();
 		expect(await caches()).toBe(2);
-		// Not on the stage, nor on paper: nothing there that can wait.
+		// Not on paper, nor on the stage: pages without a header are left in peace.
+		await page.goto(`${proxy.url}/print/none`);
+		await expect(page.getByText('A newer version of Soft Tide is here.')).toBeHidden();
+		await page.goto(`${proxy.url}/clients`);
+		await expect(page.getByText('A newer version of Soft Tide is here.')).toBeVisible();
 		await page.getByRole('button', { name: 'Reload' }).click();
 		await expect(page.getByText('A newer version of Soft Tide is here.')).toBeHidden();
 		await expect.poll(caches).toBeLessThanOrEqual(2);

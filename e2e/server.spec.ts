@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { overLimits } from '../src/lib/core/sequence/cost';
 import { CONTEXT, sequenceOf, step } from '../src/lib/core/testing';
 import { checkAnswer } from '../src/lib/core/rules/answer';
 import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
@@ -16,6 +17,55 @@ test('the built server checks a sequence as the core does, and names the field w
 	expect((await bad.json()).errors[0].path).toBe('budgetSeconds');
 	const large = await request.post('/api/v1/check', { data: ' '.repeat(5 * 1024 * 1024) });
 	expect(large.status()).toBe(413);
+});
+
+test('the worst that is let in is checked and simulated while the server answers others; files carry the headers too', async ({
+	request
+}) => {
+	const reps = { kind: 'reps' as const, min: 1, target: 300, max: 300 };
+	const side = { alternate: true as const, first: 'left' as const };
+	const stations = { places: ['jawline' as const], hold: { kind: 'seconds' as const, amount: 0.1 } };
+	const worst = sequenceOf(
+		Array.from({ length: 33 }, (_, i) => step(`s${i}`, ['chin', 'jawline'], { dose: reps, side, stations }))
+	);
+	expect(overLimits(worst)).toEqual([]);
+	expect(
+		overLimits(
+			sequenceOf([
+				...worst.phases[0]!.blocks[0]!.steps,
+				step('more', ['chin'], { dose: reps, side, stations: { ...stations, places: ['chin'] } })
+			])
+		)
+	).not.toEqual([]);
+	const order: string[] = [];
+	const ask = async (path: string, data: unknown) => {
+		const answer = await request.post(`/api/v1/${path}`, { data });
+		order.push(path);
+		return answer.status();
+	};
+	const heavy = [
+		ask('check', worst),
+		ask('simulate', { sequence: worst }),
+		ask('compare', { sequences: [worst, { ...worst, id: 'b' }], draws: 20 })
+	];
+	for (let i = 0; i < 5; i++) expect((await request.get('/healthz')).status()).toBe(200);
+	order.push('health');
+	expect(await Promise.all(heavy)).toEqual([200, 200, 200]);
+	expect(order.indexOf('health')).toBeLessThan(order.indexOf('compare'));
+	for (const file of [
+		'/favicon.svg',
+		'/service-worker.js',
+		'/THIRD-PARTY-LICENSES.txt',
+		'/healthz',
+		'/api/v1/schema/sequence'
+	]) {
+		const headers = (await request.get(file)).headers();
+		expect(
+			[headers['x-content-type-options'], headers['cross-origin-opener-policy'], headers['referrer-policy']],
+			file
+		).toEqual(['nosniff', 'same-origin', 'no-referrer']);
+	}
+	expect(await (await request.get('/THIRD-PARTY-LICENSES.txt')).text()).toMatch(/Name: dexie[\s\S]*Name: zod/);
 });
 
 test('schemas, health and headers', async ({ request }) => {

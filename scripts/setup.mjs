@@ -97,7 +97,8 @@ export const serverEnv = (port, demo) => ({
 /** Builds the application and serves the demo practice for a script that drives a browser. Ends the process where it cannot. */
 export async function serveDemo() {
 	installPackages();
-	if (!ensureChromium() || run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
+	if (!ensureChromium()) process.exit(1);
+	if (!builtAlready() && run(bin('vite'), ['build', '--logLevel', 'error']) !== 0) process.exit(1);
 	const port = await freePort();
 	const server = spawn(process.execPath, [`${root}scripts/server.mjs`], {
 		cwd: root,

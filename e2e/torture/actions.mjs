@@ -118,7 +118,7 @@ export const ACTIONS = {
 			['Day', 'day']
 		]);
 		model.pend('theme', theme);
-		await page.getByRole('radio', { name, exact: true }).click();
+		await page.getByRole('main').getByRole('radio', { name, exact: true }).click();
 		await page.waitForFunction((t) => document.documentElement.dataset.theme === t, theme);
 		model.ack('theme');
 	},

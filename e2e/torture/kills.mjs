@@ -27,7 +27,9 @@ export async function tortureByKills({ base, seed, until }) {
 			// Two actions that end well, and one that is cut off somewhere.
 			for (let i = 0; i < 2; i++) {
 				const name = dice.of(Object.keys(ACTIONS));
-				await ACTIONS[name](page, base, model, `t${seed}-${done++}`, dice);
+				await ACTIONS[name](page, base, model, `t${seed}-${done++}`, dice).catch((e) =>
+					faults.push(`${name}: ${String(e).split('\n')[0]}`)
+				);
 			}
 			const cutOff = ACTIONS[dice.of(Object.keys(ACTIONS))](
 				page,

@@ -62,6 +62,22 @@ describe('storage', () => {
 		expect(await app.run(() => Promise.resolve(7))).toBe(7);
 		expect(app.troubles).toEqual([]);
 	});
+	test('what failed is said until the same goes well, or until it was read', async () => {
+		const failing = () => Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' }));
+		await app.run(failing, 'client');
+		await app.run(() => Promise.resolve(1));
+		expect(app.troubles).toHaveLength(1);
+		await app.run(() => Promise.resolve(1), 'client');
+		expect(app.troubles).toEqual([]);
+		await app.run(failing, 'client');
+		await app.run(failing, 'settings');
+		// The same words once.
+		expect(app.troubles).toHaveLength(1);
+		app.dismiss(app.troubles[0]!);
+		expect([app.troubles, app.storeless]).toEqual([[], '']);
+		await app.run(() => Promise.reject(Object.assign(new Error('x'), { name: 'MissingAPIError' })));
+		expect(app.storeless).toMatch(/no place for records/);
+	});
 	test('asks to keep the records once, and remembers that it was asked', async () => {
 		const persist = vi.fn(() => Promise.resolve(true));
 		vi.stubGlobal('navigator', { storage: { persist, persisted: () => Promise.resolve(false) } });

@@ -126,19 +126,27 @@ export class AppState {
 		this.#troubles = next;
 	};
 
-	/** Runs work on the database; a failure becomes a sentence, never silence. The next work that is well takes it away. */
-	async run<T>(work: () => Promise<T>): Promise<T | null> {
+	/** The user has read it. */
+	dismiss = (words: string): void => {
+		this.#troubles = new Map([...this.#troubles].filter(([, w]) => w !== words));
+	};
+
+	/**
+	 * Runs work on the database; a failure becomes a sentence, never silence. The next work on the same that is well takes
+	 * it away.
+	 */
+	async run<T>(work: () => Promise<T>, about = 'work'): Promise<T | null> {
 		try {
 			const result = await work();
-			this.tell('work', '');
+			this.tell(about, '');
 			return result;
 		} catch (error) {
-			this.tell(isStoreless(error) ? STORE : 'work', storageTrouble(error));
+			this.tell(isStoreless(error) ? STORE : about, storageTrouble(error));
 			return null;
 		}
 	}
 
-	save = (change: Partial<Settings>) => this.run(() => this.repo.saveSettings(change));
+	save = (change: Partial<Settings>) => this.run(() => this.repo.saveSettings(change), 'settings');
 
 	/** Asks the browser to keep the records; remembers that it was asked. */
 	async persist(): Promise<void> {

@@ -38,7 +38,7 @@ export class ClientEdits {
 				this.gone = { words: error.message, keepable: true };
 				return null;
 			}
-		});
+		}, 'client');
 		this.said = saved ? 'Saved' : '';
 	}
 

@@ -49,13 +49,18 @@ test('a database of the first version is brought up to date: sequences, their hi
 	]);
 	old.close();
 
-	const db = makeDb('upgrade-test');
+	const heard: [number, number][] = [];
+	const db = makeDb('upgrade-test', (done, total) => heard.push([done, total]));
 	const rows = await repositoryOf(db).sequences();
 	expect(rows).toHaveLength(stored.length);
 	for (const row of rows) {
 		expect(SequenceSchema.safeParse(row.sequence).success).toBe(true);
 		expect(HistorySchema.safeParse(row.history).success).toBe(true);
 	}
+	// Whoever waits is told how far it is, up to the end.
+	expect(heard.length).toBeGreaterThan(backup.sessions.length);
+	expect(heard.every(([done, total]) => done <= total)).toBe(true);
+	expect(heard.at(-1)![0]).toBe(heard.at(-1)![1]);
 	const sessions = await tableOf(db, 'session').toArray();
 	expect(sessions.length).toBe(backup.sessions.length);
 	expect(sessions.some((s) => s.sequence)).toBe(true);

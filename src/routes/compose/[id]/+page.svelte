@@ -80,7 +80,8 @@
 	const saved = $derived.by(() => {
 		if (!draft) return '';
 		if (draft.saving.state === 'saving') return 'Saving …';
-		if (draft.saving.state === 'trouble' || draft.saving.state === 'gone') return 'Not saved';
+		// Also while a question is open: what is done meanwhile is not stored.
+		if (draft.saving.state !== 'saved') return 'Not saved';
 		const at = new Date(draft.savedAt);
 		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});

@@ -18,6 +18,7 @@
 		<p class="flex-1">{trouble}</p>
 		<a class="btn" href="/exchange">Export</a>
 		<button type="button" class="btn" onclick={() => location.reload()}>Reload</button>
+		<button type="button" class="btn" onclick={() => app.dismiss(trouble)}>I see</button>
 	</div>
 {/each}
 {#if app.update === 'needed' || (app.update === 'ready' && !busy)}
