@@ -5,12 +5,12 @@ import { strFromU8, unzipSync } from 'fflate';
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
 import { agree, everything, faultsIn } from './parts.mjs';
-import { mutated } from './requests.mjs';
+import { mutated, PLACE } from './requests.mjs';
 
 const mutations = fc.array(
 	fc.record({
 		kind: fc.constantFrom('replace', 'remove', 'repeat', 'rename', 'widen', 'cut', 'flip'),
-		at: fc.double({ min: 0, max: 1, noNaN: true }),
+		at: PLACE,
 		with: fc.oneof(fc.constantFrom(null, -1, '', '__proto__', [], {}, 'x'.repeat(3000)), fc.jsonValue({ maxDepth: 2 })),
 		times: fc.integer({ min: 2, max: 60 })
 	}),

@@ -19,6 +19,9 @@ const THREADS = Math.max(1, Math.min(4, availableParallelism() - 1));
 const SHORT: PoolLimits = { size: THREADS, answerMs: 20_000, waitMs: 15_000, waiting: 64, memoryMb: 768 };
 const LONG: PoolLimits = { ...SHORT, waiting: 16 };
 
+/** How long a thread may go on with what nobody waits for, ms. */
+const GRACE_MS = 2_000;
+
 /** Too many wait, or one has waited too long: worth asking again. */
 export class PoolBusy extends Error {
 	override name = 'PoolBusy';
@@ -42,8 +45,8 @@ interface Job {
 }
 
 /**
- * A few threads that answer one question each at a time. A thread that takes too long, or whose question nobody waits for
- * any more, is ended and made anew.
+ * A few threads that answer one question each at a time. A thread that takes too long is ended and made anew; one whose
+ * question nobody waits for any more is told to stop.
  */
 export class JobPool {
 	readonly #idle: Worker[] = [];
@@ -54,7 +57,7 @@ export class JobPool {
 
 	/**
 	 * @param bytes handed over to the thread
-	 * @param signal tells when who asked has gone: what waits is dropped, what runs is ended
+	 * @param signal tells when who asked has gone: what waits is dropped, what runs is told to stop
 	 * @throws {PoolBusy} if too many wait, or this one has waited too long; PoolTimeout; Gone
 	 */
 	ask(name: JobName, bytes: Uint8Array<ArrayBuffer>, signal?: AbortSignal): Promise<Answer> {
@@ -102,6 +105,7 @@ export class JobPool {
 
 	#give(worker: Worker, { name, bytes, signal, resolve, reject, leave }: Job): void {
 		leave();
+		const flag = new Int32Array(new SharedArrayBuffer(4));
 		const done = (keep: boolean) => {
 			clearTimeout(timer);
 			signal?.removeEventListener('abort', gone);
@@ -120,8 +124,14 @@ export class JobPool {
 			done(false);
 			reject(reason);
 		};
-		const gone = () => end(new Gone());
-		const timer = setTimeout(
+		/** Nobody waits: the thread is told so. It is ended only if it does not stop by itself: a new one costs more. */
+		const gone = () => {
+			Atomics.store(flag, 0, 1);
+			reject(new Gone());
+			clearTimeout(timer);
+			timer = setTimeout(() => done(false), GRACE_MS);
+		};
+		let timer = setTimeout(
 			() => end(new PoolTimeout(`The answer took longer than ${this.limits.answerMs / 1000} s and was given up.`)),
 			this.limits.answerMs
 		);
@@ -131,10 +141,10 @@ export class JobPool {
 			else reject(Object.assign(new Error(answer.message), { name: answer.name }));
 		};
 		const failed = (error: unknown) => end(error instanceof Error ? error : new Error(String(error)));
-		signal?.addEventListener('abort', gone);
+		signal?.addEventListener('abort', gone, { once: true });
 		worker.on('message', answered).on('error', failed);
 		worker.ref();
-		worker.postMessage({ name, bytes }, [bytes.buffer]);
+		worker.postMessage({ name, bytes, flag }, [bytes.buffer]);
 	}
 }
 
