@@ -35,6 +35,12 @@ export class Model {
 
 const sequence = (t) => t.sequences.find((s) => s.id === DAWN)?.sequence;
 const steps = (t) => sequence(t)?.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps)) ?? [];
+/** The one that Progress opens: her last with a look afterwards. */
+const lastSession = (t) =>
+	t.sessions
+		.filter((s) => s.clientId === CLIENT && s.after)
+		.toSorted((a, b) => a.order - b.order)
+		.at(-1);
 const FIND = {
 	note: (t) => t.clients.find((c) => c.id === CLIENT)?.note,
 	title: (t) => sequence(t)?.title,
@@ -44,8 +50,7 @@ const FIND = {
 	clients: (t) => t.clients.map((c) => c.name),
 	kept: (t) => t.kept.map((k) => k.name),
 	media: (t) => t.media.map((m) => m.item.title),
-	after: (t) => t.sessions.map((s) => s.sideEffects),
-	looked: (t) => t.sessions.map((s) => `${s.clientId} ${s.before.entries.length}`)
+	after: (t) => lastSession(t)?.sideEffects
 };
 const saved = (page) =>
 	page
@@ -138,10 +143,11 @@ export const ACTIONS = {
 		await page.goto(`${base}/progress?client=${CLIENT}`);
 		await page.getByRole('link', { name: 'open to complete or correct' }).click();
 		const field = page.getByLabel('Side effects, if any');
+		model.pend('after', text);
 		await field.fill(text);
 		await page.waitForTimeout(500);
 		await page.getByRole('button', { name: 'Close session' }).click();
 		await page.waitForURL(/progress/);
-		model.add('after', text);
+		model.ack('after');
 	}
 };

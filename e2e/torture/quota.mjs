@@ -32,7 +32,7 @@ async function round(browser, base, n, faults) {
 	const model = new Model();
 	let said = false;
 	for (const [i, name] of SCENARIO.entries()) {
-		page.setDefaultTimeout(4000);
+		page.setDefaultTimeout(2500);
 		const went = await ACTIONS[name](page, base, model, `q${n}-${i}`, chance(n)).then(
 			() => true,
 			() => false

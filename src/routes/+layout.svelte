@@ -51,7 +51,7 @@
 				<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
 				<Header />
 			{/if}
-			<TroubleBar busy={bare} />
+			<TroubleBar busy={bare} said={view?.records ? app.storeless : ''} />
 			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">
 				{#if view?.records && app.storeless}<NoRecords what={view.title} why={app.storeless} />{:else}{@render children()}{/if}
 			</main>

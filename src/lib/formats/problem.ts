@@ -78,8 +78,24 @@ function remedyFor(issue: z.core.$ZodIssue): string {
 	}
 }
 
-const messageOf = (issue: z.core.$ZodIssue): string =>
-	issue.code === 'unrecognized_keys' ? `unknown here: ${names(issue.keys)}` : issue.message;
+/** Sizes in plain words, by what has them. */
+const SIZES: Record<string, string> = { string: ' characters', array: ' entries', set: ' entries' };
+
+/** What is wrong in plain words; a sentence that a schema gives itself stands as it is. */
+function messageOf(issue: z.core.$ZodIssue): string {
+	if (issue.code === 'unrecognized_keys') return `unknown here: ${names(issue.keys)}`;
+	const own = !/^(Too (small|big)|Invalid)/.test(issue.message);
+	if (own) return issue.message;
+	if (issue.code === 'too_small')
+		return issue.origin === 'string' && Number(issue.minimum) === 1
+			? 'it must not be empty'
+			: `less than ${issue.minimum}${SIZES[issue.origin] ?? ''}`;
+	if (issue.code === 'too_big') return `more than ${issue.maximum}${SIZES[issue.origin] ?? ''}`;
+	if (issue.code === 'invalid_type')
+		return /received undefined$/.test(issue.message) ? 'it is missing' : `it is no ${issue.expected}`;
+	if (issue.code === 'invalid_value') return 'it is none of the possible values';
+	return issue.message;
+}
 
 /** The first problems of a check, and how many more there are. */
 export const problemsOf = ({ issues }: Pick<z.core.$ZodError, 'issues'>): Problem[] =>

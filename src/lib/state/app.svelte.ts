@@ -6,7 +6,7 @@ import { applySkin } from './skinTones';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
 import { rememberOutside } from '../store/outside';
-import { askToPersist, isStoreless, storageTrouble } from '../store/plainWords';
+import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
 import { takeUpdate, watchUpdates } from './updates';
 import type { CustomLibrary, Repository } from '../store/repository';
 
@@ -68,7 +68,7 @@ export class AppState {
 	follow(): () => void {
 		// Without a store the application opens all the same, with what ships.
 		const error = (e: unknown) => {
-			this.tell(STORE, storageTrouble(e));
+			this.#lacksStore(e);
 			this.known = true;
 		};
 		// A query that follows says nothing of a store that cannot be opened: it is asked itself.
@@ -126,6 +126,11 @@ export class AppState {
 		this.#troubles = next;
 	};
 
+	/** There is no store, and why: what follows from a first cause does not hide it. */
+	#lacksStore(error: unknown): void {
+		if (!this.storeless || !isClosed(error)) this.tell(STORE, storageTrouble(error));
+	}
+
 	/** The user has read it. */
 	dismiss = (words: string): void => {
 		this.#troubles = new Map([...this.#troubles].filter(([, w]) => w !== words));
@@ -141,7 +146,8 @@ export class AppState {
 			this.tell(about, '');
 			return result;
 		} catch (error) {
-			this.tell(isStoreless(error) ? STORE : about, storageTrouble(error));
+			if (isStoreless(error)) this.#lacksStore(error);
+			else this.tell(about, storageTrouble(error));
 			return null;
 		}
 	}

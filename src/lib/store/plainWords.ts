@@ -11,11 +11,6 @@ const STORELESS: readonly { names: RegExp; words: string }[] = [
 			'A newer Soft Tide has used these records, and this window is of an older one. Reload it. Until then, export what you have here.'
 	},
 	{
-		names: /DatabaseClosed/,
-		words:
-			'The records were closed under this window, by a newer version or by the browser. Reload it. Until then, export what you have here.'
-	},
-	{
 		names: /Security/,
 		words:
 			'The settings of this browser forbid pages to keep anything. Allow this site to store data, then reload. Export your work before you close the window.'
@@ -29,6 +24,12 @@ const STORELESS: readonly { names: RegExp; words: string }[] = [
 		names: /OpenFailed|InvalidState|Unknown/,
 		words:
 			'This browser does not let Soft Tide keep records, perhaps because of a private window. Export your work before you close it.'
+	},
+	// Last: it is what follows when opening failed for one of the reasons above.
+	{
+		names: /DatabaseClosed/,
+		words:
+			'The records were closed under this window, by a newer version or by the browser. Reload it. Until then, export what you have here.'
 	}
 ];
 
@@ -42,6 +43,9 @@ const namesOf = (error: unknown): string => {
 
 /** Whether it is the store as a whole that cannot be used, rather than one piece of work that failed. */
 export const isStoreless = (error: unknown): boolean => STORELESS.some(({ names }) => names.test(namesOf(error)));
+
+/** Whether it says no more than that the store is closed. */
+export const isClosed = (error: unknown): boolean => /^\s*DatabaseClosed/.test(namesOf(error));
 
 /** A storage failure in words that say what to do. */
 export function storageTrouble(error: unknown): string {

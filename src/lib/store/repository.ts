@@ -217,13 +217,20 @@ export class Repository {
 	putCustomBack = async (kind: CustomKind, record: CustomRecord): Promise<void> =>
 		void (await this.db.table(kindOf(kind).table).put(record));
 
-	/** Removes a sequence into the bin, from where it can come back; undefined where it is gone already. */
+	/**
+	 * Removes a sequence into the bin, from where it can come back, with every second version of it; undefined where it is
+	 * gone already.
+	 */
 	async removeSequence(id: string): Promise<Kept | undefined> {
 		return this.db.transaction('rw', this.db.tables, async () => {
 			const stored = await this.sequence(id);
 			if (!stored) return undefined;
 			const kept = this.#keep('removed', stored, '', stored.archived);
 			await this.#table('kept').put(kept);
+			for (const second of await this.secondVersionsOf(id)) {
+				const { archived, ...other } = second.record as SequenceRecord;
+				await this.#table('kept').put(this.#keep('removed', other, 'second version', archived));
+			}
 			await removeRecord(this.db, 'sequence', id);
 			return kept;
 		});

@@ -140,6 +140,18 @@ describe('revisions', () => {
 		expect([left.client, left.session, left.sequence, left['run-entry']]).toEqual([[], [], [], []]);
 		expect((await repo.saveSequence({ ...composed, revision: 0 }, history)).record.revision).toBe(1);
 	});
+	test('a removed sequence takes its second versions into the bin, and each can come back', async () => {
+		const repo = await filled();
+		const mine = (await repo.sequence('s1'))!.sequence;
+		await repo.saveSequence({ ...mine, title: 'Mine' });
+		await repo.saveSequence({ ...mine, title: 'Yours' });
+		const removed = (await repo.removeSequence('s1'))!;
+		expect((await repo.bin()).map((k) => k.sequence.title).sort()).toEqual(['Mine', 'Yours']);
+		await repo.putBack(removed.id);
+		await repo.putBack((await repo.bin())[0]!.id);
+		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual(['Mine', 'Yours']);
+		expect(await repo.secondVersionsOf('s1')).toEqual([]);
+	});
 	test('an own move that was changed elsewhere while it stood in a form is kept beside', async () => {
 		const repo = repository();
 		const item = { ...MEDIA[0]!, id: 'mine', title: 'My oil' };

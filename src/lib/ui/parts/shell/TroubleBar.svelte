@@ -4,8 +4,10 @@
 	interface Props {
 		/** Hands are at work: nothing is offered that can wait. */
 		busy: boolean;
+		/** What the page itself says already. */
+		said: string;
 	}
-	let { busy }: Props = $props();
+	let { busy, said }: Props = $props();
 	const app = useApp();
 	const UPDATE = {
 		ready: 'A newer version of Soft Tide is here.',
@@ -13,7 +15,7 @@
 	} as const;
 </script>
 
-{#each app.troubles as trouble (trouble)}
+{#each app.troubles.filter((t) => t !== said) as trouble (trouble)}
 	<div class="border-flag bg-sheet no-print flex items-center gap-3 border-b-2 px-4 py-2" role="alert">
 		<p class="flex-1">{trouble}</p>
 		<a class="btn" href="/exchange">Export</a>
