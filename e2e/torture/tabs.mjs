@@ -59,19 +59,20 @@ export async function tortureByTabs({ base, seed, until }) {
 			await agree(pages[0]);
 			for (let i = 0; i < 1 + (rounds % 2); i++) pages.push(await context.newPage());
 			for (const page of pages) await page.goto(`${base}/compose/${DAWN}`);
-			const texts = [];
+			/** By window: who types on in a field replaces her own words, and nobody else’s. */
+			const texts = new Map();
 			for (let i = 0; i < 6 && Date.now() < until; i++) {
 				const asked = pages.map(async (page, w) => {
 					const name = dice.of(Object.keys(MOVES));
 					moves++;
 					return MOVES[name](page, base, `w${w}-${seed}-${rounds}-${i}`).catch(() => null);
 				});
-				texts.push(...(await Promise.all(asked)).filter(Boolean));
+				(await Promise.all(asked)).forEach((text, w) => text && texts.set(w, text));
 			}
 			const tables = await everything(pages[0]);
 			const all = JSON.stringify(tables);
-			told += texts.length;
-			for (const text of texts)
+			told += texts.size;
+			for (const text of texts.values())
 				if (!all.includes(text)) faults.push(`round ${rounds}: ${text} was told to be stored and is nowhere`);
 			for (const fault of faultsIn(tables)) faults.push(`round ${rounds}: ${fault}`);
 			const wrong = await exportAndRead(pages[0], base);
