@@ -1,13 +1,9 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { sequenceOf, step } from '../src/lib/core/testing';
 import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
-import { beginDemo, demoURL } from './support';
+import { beginDemo, demoURL, offer } from './support';
 
 const good = () => JSON.parse(writeSequenceFile(sequenceOf([step('a', ['chin', 'jawline'])])));
-const offer = (page: Page, text: string) =>
-	page
-		.locator('input[type=file]')
-		.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
 
 test('bad files get a sentence that names the place, and nothing stored changes', async ({ page }) => {
 	await beginDemo(page, '/exchange');

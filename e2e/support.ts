@@ -89,3 +89,59 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Waits until the last edit is stored. */
 export const saved = (page: Page) => expect(page.getByText(/^Saved /)).toBeVisible();
+
+/** Chooses a file on the page of files. */
+export const offer = (page: Page, text: string): Promise<void> =>
+	page
+		.locator('input[type=file]')
+		.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+
+/** Name of the database of the demo practice. */
+export const DEMO_DB = 'soft-tide-demo';
+
+/** The records of a table as they lie in the database. */
+export const recordsIn = (page: Page, db: string, table: string) =>
+	page.evaluate(
+		([name, store]) =>
+			new Promise<Record<string, unknown>[]>((done) => {
+				const opening = indexedDB.open(name!);
+				opening.onsuccess = () => {
+					const asked = opening.result.transaction(store!).objectStore(store!).getAll();
+					asked.onsuccess = () => (opening.result.close(), done(asked.result as Record<string, unknown>[]));
+				};
+			}),
+		[db, table]
+	);
+
+/** Changes a stored record under the application, as a fault would: each path gets a value. */
+export const tamper = (
+	page: Page,
+	db: string,
+	table: string,
+	id: string,
+	changes: readonly (readonly [path: string, value: unknown])[]
+) =>
+	page.evaluate(
+		({ db: name, table: store, id: key, changes: list }) =>
+			new Promise<void>((done) => {
+				const opening = indexedDB.open(name);
+				opening.onsuccess = () => {
+					const tx = opening.result.transaction(store, 'readwrite');
+					const asked = tx.objectStore(store).get(key);
+					asked.onsuccess = () => {
+						for (const [path, value] of list) {
+							const parts = path.split('.');
+							const last = parts.pop()!;
+							const holder = parts.reduce(
+								(at, part) => at[part] as Record<string, unknown>,
+								asked.result as Record<string, unknown>
+							);
+							holder[last] = value;
+						}
+						tx.objectStore(store).put(asked.result);
+					};
+					tx.oncomplete = () => (opening.result.close(), done());
+				};
+			}),
+		{ db, table, id, changes }
+	);

@@ -10,6 +10,11 @@ export interface Problem {
 export type Parsed<T> =
 	{ readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** Something read, or what is wrong with it: `mendable` where it can be read without some of its parts. */
+export type Mendable<T> =
+	| { readonly ok: true; readonly value: T }
+	| { readonly ok: false; readonly problems: readonly Problem[]; readonly mendable: boolean };
+
 /** Problems reported at once; more would help nobody. */
 export const MAX_PROBLEMS = 20;
 /** Longest text of a problem, characters: what was sent is never sent back. */

@@ -55,6 +55,18 @@ describe('settings', () => {
 });
 
 describe('storage', () => {
+	test('a small store that is full is said once', async () => {
+		const full = () => {
+			throw new DOMException('', 'QuotaExceededError');
+		};
+		vi.stubGlobal('localStorage', { setItem: full, getItem: full });
+		await app.save({ theme: 'evening' });
+		await settled(() => expect(app.troubles[0]).toMatch(/does not remember small things/));
+		app.dismiss(app.troubles[0]!);
+		await app.save({ theme: 'day' });
+		await settled(() => expect(app.settings?.theme).toBe('day'));
+		expect(app.troubles).toEqual([]);
+	});
 	test('a failure becomes a sentence, a success takes it away', async () => {
 		const failing = () => Promise.reject(Object.assign(new Error('x'), { name: 'QuotaExceededError' }));
 		expect(await app.run(failing)).toBeNull();

@@ -80,7 +80,7 @@ export class AppState {
 				() => this.repo.settings(),
 				(settings) => {
 					this.settings = settings;
-					applyLook(settings);
+					this.#sayOnce(applyLook(settings));
 				}
 			),
 			follow(
@@ -126,6 +126,17 @@ export class AppState {
 		this.#troubles = next;
 	};
 
+	#saidSmall = false;
+	/** The browser's small store is full or shut: one sentence, once. */
+	#sayOnce(remembered: boolean): void {
+		if (remembered || this.#saidSmall) return;
+		this.#saidSmall = true;
+		this.tell(
+			'outside',
+			'This browser does not remember small things: pages open by day first, whatever look was chosen. Records are not touched by that.'
+		);
+	}
+
 	/** There is no store, and why: what follows from a first cause does not hide it. */
 	#lacksStore(error: unknown): void {
 		if (!this.storeless || !isClosed(error)) this.tell(STORE, storageTrouble(error));
@@ -165,11 +176,12 @@ export class AppState {
 	}
 }
 
-function applyLook({ theme, skinTone }: Settings): void {
+/** @returns whether it is remembered for the first moment of the next visit */
+function applyLook({ theme, skinTone }: Settings): boolean {
 	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
 	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
 	applySkin(document.documentElement, skinTone, dark ? 'evening' : 'day');
-	rememberOutside('theme', theme);
+	return rememberOutside('theme', theme);
 }
 
 /** Must be called during initialisation of the root layout. */

@@ -9,7 +9,7 @@ afterEach(() => {
 });
 
 test('what lies beside the database is remembered, and goes when all goes, but for what is kept', () => {
-	rememberOutside('theme', 'evening');
+	expect(rememberOutside('theme', 'evening')).toBe(true);
 	rememberOutside('demoMade', 'today');
 	localStorage.setItem('soft-tide-stage-x', 'of an earlier version');
 	localStorage.setItem('somebody-elses', 'stays');
@@ -23,7 +23,7 @@ test('a browser whose small store is full or shut is done without', () => {
 		throw new DOMException('', 'QuotaExceededError');
 	};
 	vi.stubGlobal('localStorage', { setItem: full, getItem: full });
-	expect(() => rememberOutside('theme', 'day')).not.toThrow();
+	expect(rememberOutside('theme', 'day')).toBe(false);
 	expect(recallOutside('theme')).toBeNull();
 	expect(() => clearOutside([])).not.toThrow();
 });

@@ -2,12 +2,13 @@
 const NAMES = { theme: 'soft-tide-theme', demoMade: 'soft-tide-demo-made' } as const;
 export type OutsideName = keyof typeof NAMES;
 
-/** The browser’s other store may be full, or refused: then it is done without. */
-export function rememberOutside(name: OutsideName, value: string): void {
+/** The browser’s other store may be full, or refused: then it is done without. @returns whether it is remembered */
+export function rememberOutside(name: OutsideName, value: string): boolean {
 	try {
 		localStorage.setItem(NAMES[name], value);
+		return true;
 	} catch {
-		// The look of the first moment of the next visit hangs on it, nothing else.
+		return false;
 	}
 }
 

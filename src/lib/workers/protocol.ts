@@ -1,4 +1,4 @@
-import type { Problem } from '../formats/problem';
+import type { Mendable, Problem } from '../formats/problem';
 import type { ImportPreview } from '../formats/backup/importPreview';
 import type { StartGrades } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
@@ -41,10 +41,8 @@ export interface WrittenBackup {
 	/** What is not in it, since an import would refuse it. */
 	readonly leftOut: readonly Problem[];
 }
-/** What a file would do, or what is wrong with it, and whether it could be read without some of its records. */
-export type ReadFile =
-	| { readonly ok: true; readonly value: ImportPreview }
-	| { readonly ok: false; readonly problems: readonly Problem[]; readonly mendable: boolean };
+/** What a file would do, or what is wrong with it. */
+export type ReadFile = Mendable<ImportPreview>;
 export interface ExchangeWorker {
 	/** Everything of a database as a backup. */
 	write(name: string, progress: (p: Progress) => void): Promise<WrittenBackup>;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Question from '$lib/ui/parts/shell/Question.svelte';
 	import { progressOf } from '$lib/ui/parts/shell/addresses';
 	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
@@ -145,21 +146,13 @@
 	{/if}
 </div>
 {#if edits.gone}<GoneDialog {...edits.gone} onkeep={edits.keepAsNew} ondrop={edits.drop} />{/if}
-<AlertDialog.Root bind:open={removing}>
-	<AlertDialog.Portal>
-		<AlertDialog.Overlay class="bg-ink/25 fixed inset-0 z-30" />
-		<AlertDialog.Content
-			class="border-edge bg-paper fixed top-1/2 left-1/2 z-30 w-[calc(100vw-32px)] max-w-[440px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
-		>
-			<AlertDialog.Title class="flare text-lg font-[540]">Remove {chosen?.name} and all her sessions?</AlertDialog.Title>
-			<AlertDialog.Description class="text-ink2 mt-1 text-[13px] leading-5"
-				>This cannot be taken back. Export a backup first if you may need the records.</AlertDialog.Description
-			>
-			<div class="mt-4 flex justify-end gap-2">
-				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action class="btn btn-primary" onclick={remove}
-					>Remove for good</AlertDialog.Action
-				>
-			</div>
-		</AlertDialog.Content>
-	</AlertDialog.Portal>
-</AlertDialog.Root>
+<Question
+	bind:open={removing}
+	title="Remove {chosen?.name} and all her sessions?"
+	words="This cannot be taken back. Export a backup first if you may need the records."
+>
+	{#snippet answers()}
+		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>
+		<AlertDialog.Action class="btn btn-primary" onclick={remove}>Remove for good</AlertDialog.Action>
+	{/snippet}
+</Question>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Question from '$lib/ui/parts/shell/Question.svelte';
 	import { printAt } from '$lib/ui/parts/shell/addresses';
 	import { AlertDialog } from 'bits-ui';
 	import Download from '@lucide/svelte/icons/download';
@@ -157,21 +158,13 @@
 		</div>
 	</section>
 </div>
-<AlertDialog.Root bind:open={wiping}>
-	<AlertDialog.Portal>
-		<AlertDialog.Overlay class="bg-ink/25 fixed inset-0 z-30" />
-		<AlertDialog.Content
-			class="border-edge bg-paper fixed top-1/2 left-1/2 z-30 w-[calc(100vw-32px)] max-w-[440px] -translate-x-1/2 -translate-y-1/2 rounded-2xl border p-5"
-		>
-			<AlertDialog.Title class="flare text-lg font-[540]">Wipe everything?</AlertDialog.Title>
-			<AlertDialog.Description class="text-ink2 mt-1 text-[13px] leading-5"
-				>All clients, sequences, sessions and settings go from this browser. Only an exported file brings them back.</AlertDialog.Description
-			>
-			<div class="mt-4 flex justify-end gap-2">
-				<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel><AlertDialog.Action class="btn btn-primary" onclick={wipe}
-					>Wipe</AlertDialog.Action
-				>
-			</div>
-		</AlertDialog.Content>
-	</AlertDialog.Portal>
-</AlertDialog.Root>
+<Question
+	bind:open={wiping}
+	title="Wipe everything?"
+	words="All clients, sequences, sessions and settings go from this browser. Only an exported file brings them back."
+>
+	{#snippet answers()}
+		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>
+		<AlertDialog.Action class="btn btn-primary" onclick={wipe}>Wipe</AlertDialog.Action>
+	{/snippet}
+</Question>

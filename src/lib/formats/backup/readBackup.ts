@@ -3,7 +3,16 @@ import { DATA_VERSION } from '../../core/records/dataVersion';
 import { allKinds, kindOf, type KindId } from '../../core/records/kinds';
 import { migrateRecord } from '../../core/records/migrations/chain';
 import { sinceOf, type Raw, type RecordKind, type StoredRecord } from '../../core/records/record';
-import { firstOf, MAX_PROBLEMS, problemOf, problemsOf, refuse, type Parsed, type Problem } from '../problem';
+import {
+	firstOf,
+	MAX_PROBLEMS,
+	problemOf,
+	problemsOf,
+	refuse,
+	type Mendable,
+	type Parsed,
+	type Problem
+} from '../problem';
 import { MAX_BACKUP_BYTES, readJson, versionOf } from '../readJson';
 import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, outlineSchema, type Rows } from './backupSchema';
 import { crossProblems, withoutFaults } from './crossChecks';
@@ -14,10 +23,6 @@ export interface Backup {
 	/** Records that were left out to mend the file, and why; empty where nothing was wrong. */
 	readonly leftOut: readonly Problem[];
 }
-/** A backup, or what is wrong with it: `mendable` where it could be read without some of its records. */
-export type ReadBackup =
-	| { readonly ok: true; readonly value: Backup }
-	| { readonly ok: false; readonly problems: readonly Problem[]; readonly mendable: boolean };
 interface ReadOptions {
 	/** Hears how many more records have been checked. */
 	readonly onrecords?: (count: number) => void;
@@ -137,7 +142,10 @@ function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: strin
  * Reads a backup of any version, zip or JSON. Nothing is taken over: it is checked whole, and either all of it is good
  * or the problems say where and what.
  */
-export function readBackup(bytes: Uint8Array, { onrecords = () => {}, mend = false }: ReadOptions = {}): ReadBackup {
+export function readBackup(
+	bytes: Uint8Array,
+	{ onrecords = () => {}, mend = false }: ReadOptions = {}
+): Mendable<Backup> {
 	const outline = outlineOf(bytes);
 	if (!outline.ok) return { ...outline, mendable: false };
 	const { lists, binaries } = outline.value;

@@ -7,6 +7,7 @@
 	import { page } from '$app/state';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { SecondVersion } from '$lib/core/records/secondVersion';
@@ -86,18 +87,12 @@
 		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});
 	$effect(() => app.nameTitle(draft?.sequence.title));
-	/** Whether the record is still there: another window may have removed it. */
-	const there = liveRows(
+	followWhetherThere(
+		'sequence',
 		() => idIn(page.params.id),
-		(id) => app.repo.has('sequence', id),
-		true
+		() => draft?.sequence.id === idIn(page.params.id),
+		() => draft!.saving.lose('This sequence was removed in another window.', true)
 	);
-	let seen = false;
-	$effect(() => {
-		if (!there.loaded || draft?.sequence.id !== idIn(page.params.id)) return;
-		if (!there.current && seen) untrack(() => draft!.saving.lose('This sequence was removed in another window.', true));
-		seen = there.current;
-	});
 </script>
 
 {#snippet extra()}

@@ -12,8 +12,8 @@
 	import { judge, type Judgement } from '$lib/core/rules/judge';
 	import { useApp } from '$lib/state/app.svelte';
 	import { Runner } from '$lib/state/runner.svelte';
+	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
-	import { liveRows } from '$lib/store/liveRows.svelte';
 	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
 	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
@@ -32,18 +32,12 @@
 	let missing = $state(false);
 	const performing = $derived(session !== null && session.endedAt === null && runner !== null);
 
-	/** Whether the record is still there: another window may have removed it, or her with all that is hers. */
-	const there = liveRows(
+	followWhetherThere(
+		'session',
 		() => idIn(page.params.id),
-		(id) => app.repo.has('session', id),
-		true
+		() => draft?.current.id === idIn(page.params.id),
+		() => void lose(draft!)
 	);
-	let seen = false;
-	$effect(() => {
-		if (!there.loaded || draft?.current.id !== idIn(page.params.id)) return;
-		if (!there.current && seen) untrack(() => void lose(draft!));
-		seen = there.current;
-	});
 	async function lose({ saving, current }: SessionDraft) {
 		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;
 		saving.lose(`This session was removed in another window${owned ? '' : ', with the client that it belongs to'}.`, owned);
