@@ -1,3 +1,4 @@
+import { UTCDate } from '@date-fns/utc';
 import { differenceInCalendarDays, format, isSameDay, parseISO } from 'date-fns';
 
 /** Dates and times as the pages say them: the day before the month, the clock of the device. All take ISO date and time. */
@@ -9,8 +10,8 @@ const at = (moment: Moment): Date => (typeof moment === 'string' ? parseISO(mome
  * @param zoneOffsetMinutes minutes from UTC to that clock
  */
 export function onWall(moment: Moment, { zoneOffsetMinutes }: { readonly zoneOffsetMinutes: number }): Date {
-	const here = at(moment);
-	return new Date(here.getTime() + (zoneOffsetMinutes + here.getTimezoneOffset()) * 60_000);
+	// A date that knows no zone: that of this device, and its summer time, would move it again.
+	return new UTCDate(at(moment).getTime() + zoneOffsetMinutes * 60_000);
 }
 
 /** Friday, 27 November */
