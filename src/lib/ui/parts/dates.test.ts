@@ -1,5 +1,8 @@
-import { expect, test } from 'vitest';
+import { beforeAll, expect, test, vi } from 'vitest';
 import { dayOfYear, hour, onWall, weekDay } from './dates';
+
+/** A device of a zone with a summer time of its own. */
+beforeAll(() => void vi.stubEnv('TZ', 'Europe/Berlin'));
 
 /** 23:30 in Auckland in summer (UTC+13), while it is 10:30 in London. */
 const LATE = { at: '2026-12-04T10:30:00.000Z', zoneOffsetMinutes: 13 * 60 };

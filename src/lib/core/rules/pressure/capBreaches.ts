@@ -1,4 +1,4 @@
-import { capAt, type CapReason } from '../../pressure/caps';
+import { capAt, capsAt, type CapReason } from '../../pressure/caps';
 import type { Level } from '../../step/levels';
 import { setStep } from '../../sequence/edits';
 import { levelsOf, peakLevel } from '../../step/levelsOf';
@@ -7,7 +7,7 @@ import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '..
 type Breaches = ReadonlyMap<CapReason, readonly RawFinding[]>;
 const known = new WeakMap<JudgeContext, Breaches>();
 
-/** Every place pressed above its cap, by the reason of the cap; found once for the six rules that read it. */
+/** Every cap that a step presses above, by its reason, none hidden by another; found once for the six rules that read it. */
 function breachesOf(context: JudgeContext): Breaches {
 	const before = known.get(context);
 	if (before) return before;
@@ -18,19 +18,14 @@ function breachesOf(context: JudgeContext): Breaches {
 		const levels = levelsOf(step);
 		const seen: CapReason[] = [];
 		step.places.forEach((place, i) => {
-			const cap = capAt(step, place, context.school);
 			const given = levels[i] ?? levels[0]!;
-			if (!cap || given <= cap.level || seen.includes(cap.reason)) return;
-			seen.push(cap.reason);
-			const { severity } = cap;
-			const finding = {
-				stepIds: [step.id],
-				place,
-				params: { number, given, cap: cap.level },
-				severity,
-				floor: severity
-			};
-			found.set(cap.reason, [...(found.get(cap.reason) ?? []), finding]);
+			for (const { reason, level, severity } of capsAt(step, place, context.school)) {
+				if (given <= level || seen.includes(reason)) continue;
+				seen.push(reason);
+				const params = { number, given, cap: level };
+				const finding = { stepIds: [step.id], place, params, severity, floor: severity };
+				found.set(reason, [...(found.get(reason) ?? []), finding]);
+			}
 		});
 	}
 	known.set(context, found);
