@@ -4,7 +4,7 @@ import type { Step } from '../step/step.schema';
 import { aimRow, staysOnNode, toolRow } from '../vocabulary/vocabulary';
 import type { Level } from '../step/levels';
 
-export type CapReason = 'eye' | 'throat' | 'node' | 'fluid' | 'muscle' | 'edge';
+export type CapReason = 'eye' | 'throat' | 'neck' | 'collarbone' | 'node' | 'fluid' | 'muscle' | 'edge';
 export interface Cap {
 	readonly reason: CapReason;
 	/** Highest level allowed here. */
@@ -13,11 +13,14 @@ export interface Cap {
 	readonly severity: Severity;
 }
 
-/** Caps that all schools share (working values): thin skin over the eye, the carotid sinus, node groups. */
+/** Caps that all schools share: thin skin over the eye, windpipe and thyroid, the carotid sinus, the vessels above the collarbone, node groups. */
 export const EYE_CAP: Level = 1;
+export const NECK_CAP: Level = 2;
+/** Above the collarbone two flat fingers may do what nothing else may. */
+export const collarboneCap = (contact: Step['contact']): Level => (contact === 'flat-2' ? 2 : 1);
 export const THROAT_CAP: Level = 1;
 export const NODE_CAP: Level = 1;
-const EYE_ZONES: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
+const EYE_ZONES: readonly string[] = ['upper-eyelid', 'lower-eyelid', 'inner-canthus', 'outer-canthus'];
 
 /** A stone's edge presses deeper than a hand: one level less, never below 1 (on the eyelids 0). */
 const throughEdge = (cap: Cap): Cap => ({
@@ -31,7 +34,12 @@ export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
 	const caps: Cap[] = [];
 	if (EYE_ZONES.includes(place)) caps.push({ reason: 'eye', level: EYE_CAP, severity: 'stop' });
 	if (place === 'throat') caps.push({ reason: 'throat', level: THROAT_CAP, severity: 'stop' });
-	if (isNode(place) && staysOnNode(step.motion)) caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
+	if (place === 'sternocleidomastoid') caps.push({ reason: 'neck', level: NECK_CAP, severity: 'stop' });
+	// A stroke that only passes a node group is judged by its zones.
+	const onNode = isNode(place) && staysOnNode(step.motion);
+	if (place === 'supraclavicular' || (onNode && place === 'n:terminus'))
+		caps.push({ reason: 'collarbone', level: collarboneCap(step.contact), severity: 'caution' });
+	else if (onNode) caps.push({ reason: 'node', level: NODE_CAP, severity: 'caution' });
 	const reason = aimRow(step.aim).cap;
 	if (reason) caps.push({ reason, level: school.caps[reason], severity: 'caution' });
 	const edge = step.tool !== undefined && toolRow(step.tool.id).edged && step.tool.edge !== undefined;

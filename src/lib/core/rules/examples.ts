@@ -29,6 +29,8 @@ const EXAMPLES: Record<string, Example> = {
 		school: 'crown-down'
 	},
 	'throat-cap': { rows: [along('hand-over-hand', 'throat under-jaw', { pressure: 2, ...side('left') })] },
+	'neck-cap': { rows: [along('knuckle-knead', 'sternocleidomastoid', { pressure: 3, ...side('left') })] },
+	'collarbone-cap': { rows: [along('open-nodes', 'n:terminus', { pressure: 2 })] },
 	'node-cap': { rows: [along('open-nodes', 'n:preauricular', { pressure: 2 })], school: 'crown-down' },
 	'fluid-cap': { rows: [along('light-stroke', 'malar zygoma', { pressure: 2 })] },
 	'muscle-cap': { rows: [along('knuckle-knead', 'masseter', { pressure: 4 })] },

@@ -46,6 +46,8 @@ import { fluidCap } from './pressure/fluidCap';
 import { lidContact } from './pressure/lidContact';
 import { muscleCap } from './pressure/muscleCap';
 import { neckBothSides } from './pressure/neckBothSides';
+import { neckCap } from './pressure/neckCap';
+import { collarboneCap } from './pressure/collarboneCap';
 import { nodeCap } from './pressure/nodeCap';
 import { steepTilt } from './pressure/steepTilt';
 import { throatCap } from './pressure/throatCap';
@@ -58,7 +60,19 @@ import { tapeWear } from './tape/tapeWear';
 /** The registry, by kind; within a grade of severity, findings keep this order: what may hurt first, effort last. */
 export const RULES: readonly Rule[] = [
 	tooMuchWork,
-	...[neckBothSides, eyeCap, throatCap, nodeCap, fluidCap, muscleCap, edgeCap, steepTilt, lidContact],
+	...[
+		neckBothSides,
+		eyeCap,
+		throatCap,
+		neckCap,
+		collarboneCap,
+		nodeCap,
+		fluidCap,
+		muscleCap,
+		edgeCap,
+		steepTilt,
+		lidContact
+	],
 	...[insideGloves, insideAfter, insideTime, insideLicence],
 	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
 	...[deepThenDrain, stranded, closingPump, exitOpen],

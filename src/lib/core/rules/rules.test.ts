@@ -121,7 +121,20 @@ describe('pressure', () => {
 	test.each([
 		['eyelid', step('a', ['lower-eyelid'], { aim: 'point', pressure: 2 }), [['eye', 1, 'stop']]],
 		['throat', step('a', ['throat'], { aim: 'lift', pressure: 2, side: 'left' }), [['throat', 1, 'stop']]],
-		['node pumped firmly', pump('a', 'terminus', { pressure: 2 }), [['node', 1, 'caution']]],
+		['corner of the eye', step('a', ['inner-canthus'], { aim: 'point', pressure: 2 }), [['eye', 1, 'stop']]],
+		[
+			'side of the neck',
+			step('a', ['sternocleidomastoid'], { aim: 'release', pressure: 3, side: 'left' }),
+			[['neck', 2, 'stop']]
+		],
+		['node pumped firmly', pump('a', 'preauricular', { pressure: 2 }), [['node', 1, 'caution']]],
+		[
+			'node kneaded',
+			step('a', ['n:tonsillar'], { aim: 'release', motion: 'knead', pressure: 2 }),
+			[['node', 1, 'caution']]
+		],
+		['above the collarbone', pump('a', 'terminus', { pressure: 2 }), [['collarbone', 1, 'caution']]],
+		['there with two flat fingers', pump('a', 'terminus', { pressure: 2, contact: 'flat-2' }), []],
 		['stroke that only passes a node', jaw({ pressure: 1 }), []],
 		['fluid', jaw({ pressure: 2 }), [['fluid', 1, 'caution']]],
 		['muscle within its cap', step('a', ['masseter'], { aim: 'release', pressure: 4 }), []]

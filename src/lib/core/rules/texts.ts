@@ -31,6 +31,14 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'Light on the throat',
 		why: 'Windpipe, thyroid and the carotid sinus lie close under the skin: level 1 at most, in every school.'
 	},
+	'neck-cap': {
+		title: 'Never firm on the side of the neck',
+		why: 'The carotid sinus lies under the muscle at the side of the neck: level 2 at most, with hand or tool, in every school.'
+	},
+	'collarbone-cap': {
+		title: 'Light above the collarbone',
+		why: 'Large vessels lie under thin skin in the hollow above the collarbone: level 1 at most, level 2 with two flat fingers.'
+	},
 	'node-cap': {
 		title: 'Light on the nodes',
 		why: 'A pump, hold or circle that stays on a node group is meant to open it. Pressed firmly, the group is squeezed shut and may become sore.'

@@ -5,8 +5,6 @@ import type { Labelled } from './rows';
 export interface MotionRow extends Labelled {
 	/** It stays where it is: over several places, a dose in time counts for each place. */
 	readonly stays: boolean;
-	/** On a node group it presses it: pump, hold, circle. */
-	readonly pressesNode: boolean;
 	/** It opens a node group. */
 	readonly opens: boolean;
 	/** It goes round and to and fro on its place, so that it can be done the other way round. */
@@ -29,7 +27,6 @@ export interface MotionRow extends Labelled {
 
 const NOTHING = {
 	stays: false,
-	pressesNode: false,
 	opens: false,
 	circles: false,
 	holds: false,
@@ -50,8 +47,8 @@ const stays = (label: string, flow: MotionRow['flow'], known: Partial<MotionRow>
 });
 
 export const MOTION_ROWS = {
-	'press-hold': stays('Press and hold', 'hold', { pressesNode: true, holds: true }),
-	pump: stays('Pump', 'pump', { pressesNode: true, opens: true }),
+	'press-hold': stays('Press and hold', 'hold', { holds: true }),
+	pump: stays('Pump', 'pump', { opens: true }),
 	stroke: slides('Stroke, let go'),
 	sweep: slides('Sweep'),
 	'squeeze-stroke': slides('Squeeze-stroke'),
@@ -63,7 +60,7 @@ export const MOTION_ROWS = {
 	'c-stroke': slides('C-stroke'),
 	fan: slides('Fan'),
 	'figure-eight': slides('Figure of eight'),
-	'pinned-circle': stays('Pinned circle', 'rub', { pressesNode: true, circles: true, asks: ['reverse'] }),
+	'pinned-circle': stays('Pinned circle', 'rub', { circles: true, asks: ['reverse'] }),
 	vibrate: stays('Vibrate', 'rub', { circles: true }),
 	knead: stays('Knead', 'rub', { circles: true }),
 	'pinch-roll': stays('Pinch and roll', 'rub', { wantsBareSkin: true, bruises: true }),

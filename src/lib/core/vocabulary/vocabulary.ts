@@ -21,8 +21,8 @@ export const toolRow = (tool: ToolId): ToolRow => TOOL_ROWS[tool];
 
 /** Motions that stay where they are: over several places, a dose in time counts for each place. */
 export const isStationary = (motion: Motion): boolean => MOTION_ROWS[motion].stays;
-/** Moves that stay on a node group and press it: pump, hold, circle. */
-export const staysOnNode = (motion: Motion): boolean => MOTION_ROWS[motion].pressesNode;
+/** Moves that stay on a node group and press it, whatever they do there. */
+export const staysOnNode = (motion: Motion): boolean => MOTION_ROWS[motion].stays && motion !== 'none';
 
 export const POSTURES = {
 	neutral: 'Head neutral',

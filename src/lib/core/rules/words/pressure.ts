@@ -16,8 +16,12 @@ export const PRESSURE_WORDS: Words = {
 		}),
 		fix: 'One side at a time'
 	},
-	'eye-cap': cap('Eyelids and the skin under the eye bear no more; the ring finger is best.'),
+	'eye-cap': cap('Eyelids, the corners of the eye and the skin under it bear no more; the ring finger is best.'),
 	'throat-cap': cap('The throat bears no more: the carotid sinus and the windpipe lie close.'),
+	'neck-cap': cap('The side of the neck bears no more: the carotid sinus lies there.'),
+	'collarbone-cap': cap(
+		'Above the collarbone large vessels lie under thin skin. Two flat fingers may press at level 2.'
+	),
 	'node-cap': cap('A move that stays on nodes is light, or it presses shut what it should open.'),
 	'fluid-cap': cap('Vessels lie just under the skin; this school moves fluid no deeper than that.'),
 	'muscle-cap': cap('This school works muscle no deeper.'),
