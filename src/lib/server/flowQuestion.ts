@@ -15,6 +15,8 @@ export const MAX_MODELLED_SECONDS = 16_000_000;
 const AFTER_SECONDS = 600;
 /** Longest passive step of the model, seconds: a repetition is at least one, however quick. */
 const STEP_SECONDS = 4;
+/** What beginning something else costs, in modelled seconds (measured: about 10 µs, `npm run bench worst`). */
+const STRETCH_SECONDS = 16;
 
 /** A start: one that is made up by name, or grades by zone and side. */
 export const StartSchema = z.union([
@@ -37,10 +39,12 @@ export function gradesOf(start: z.infer<typeof StartSchema>): number[] {
 	return grades;
 }
 
-/** What running a sequence once is like: its seconds, or as many as its repetitions cost. */
-const modelledSeconds = (sequence: Sequence, working: Working): number =>
-	Math.max(secondsOf(sequence, { working }, 'target').total, STEP_SECONDS * sequenceCost(sequence).repetitions) +
-	AFTER_SECONDS;
+/** What running a sequence once is like: its seconds, or as many as its repetitions cost, and what parts them. */
+function modelledSeconds(sequence: Sequence, working: Working): number {
+	const { total } = secondsOf(sequence, { working }, 'target');
+	const { repetitions, stretches } = sequenceCost(sequence);
+	return Math.max(total, STEP_SECONDS * repetitions) + STRETCH_SECONDS * stretches + AFTER_SECONDS;
+}
 
 /** Refuses what would take too long, with its cost. */
 export function tooDear(sequences: readonly Sequence[], working: Working, draws: number): Answer | null {

@@ -5,6 +5,7 @@ import type { ZoneId } from '../atlas/zones';
 import { isStationary } from '../vocabulary/vocabulary';
 import { anySequence, anyStep, CONTEXT, sequenceOf } from '../testing';
 import { balanceOf, shareOfSide } from './balance';
+import { passedLimits, STEP_LIMITS, stepCost } from '../step/stepCost';
 import { expand, holdSeconds, secondsOf, type TimedEvent } from './expand';
 import type { Step } from '../step/step.schema';
 import { levelsOf } from '../step/levelsOf';
@@ -51,6 +52,8 @@ describe('time', () => {
 		});
 		fc.assert(
 			fc.property(stationed, (step) => {
+				// Beyond the limits nothing is computed: cost.test.ts.
+				fc.pre(!passedLimits(stepCost(step), STEP_LIMITS).length);
 				const seconds = workSeconds(expand(sequenceOf([step]), CONTEXT));
 				expect(seconds).toBeCloseTo(oneSideSeconds(step) * sidesWorked(step), 6);
 			}),
