@@ -29,7 +29,9 @@ export class Typed {
 	/** The stored value, where it was changed elsewhere while one types; null else. */
 	other = $derived.by(() => {
 		const stored = this.#options.value();
-		return this.#here !== null && stored !== this.#mine && stored !== this.#here.trim() ? stored : null;
+		// Whoever stores it may trim it: that is no change from elsewhere.
+		const known = [this.#mine.trim(), this.#here?.trim()];
+		return this.#here !== null && !known.includes(stored.trim()) ? stored : null;
 	});
 
 	constructor(options: Options) {
@@ -59,7 +61,7 @@ export class Typed {
 		const text = this.#text;
 		if (text === null || text === this.#mine) return;
 		this.refusal = this.#options.keep(text, this.#of) ?? '';
-		if (!this.refusal) this.#mine = text.trim() === text ? text : text.trim();
+		if (!this.refusal) this.#mine = text;
 	};
 
 	/** The field is left: it shows what is stored again. */

@@ -95,6 +95,18 @@ describe('a field that is typed in', () => {
 		expect(kept).toEqual([]);
 		expect(root.textContent).not.toContain('Changed elsewhere');
 	});
+	test('a space at the end is no change from elsewhere, whether it is stored or trimmed, and is stored once', () => {
+		const storing = vi.fn((value: string) => void (stored = { of: 'a', value }));
+		const { root, input, type } = field({ onkeep: storing });
+		input.focus();
+		type('Sleeps ');
+		vi.advanceTimersByTime(400);
+		flushSync();
+		expect(root.textContent).not.toContain('Changed elsewhere');
+		input.blur();
+		flushSync();
+		expect(storing).toHaveBeenCalledTimes(1);
+	});
 	test('that is not in use follows what is stored', () => {
 		const { input } = field();
 		stored = { of: 'a', value: 'Other' };
