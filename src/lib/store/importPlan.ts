@@ -17,7 +17,7 @@ export interface PlannedRecord {
 	readonly title: string;
 	readonly effect: ImportEffect;
 	readonly record: StoredRecord;
-	/** The record that stood here when the plan was made; null where none did. */
+	/** The record that stood here when the plan was made, whole where it is replaced; null where none did. */
 	readonly known: StoredRecord | null;
 }
 export interface ImportPlan {
@@ -72,7 +72,7 @@ export async function planImport(
 					id: record.id,
 					title: kind.nameOf(record, nameOf),
 					record,
-					known: known[i] ?? null,
+					known: effect === 'changed' ? known[i]! : stateOf(known[i]),
 					effect
 				});
 			});
@@ -142,6 +142,9 @@ async function mustBeFresh(db: SoftTideDb, { records }: ImportPlan): Promise<voi
 	if (changed) throw new PlanStale(changed);
 }
 
+/** What tells whether a record was changed: the rest of it need not be held. */
+const stateOf = (record: StoredRecord | undefined): StoredRecord | null =>
+	record ? { id: record.id, revision: record.revision, updatedAt: record.updatedAt } : null;
 const sameState = (a: StoredRecord | undefined, b: StoredRecord | null): boolean =>
 	a === undefined || b === null ? !a && !b : a.revision === b.revision && a.updatedAt === b.updatedAt;
 

@@ -1,4 +1,5 @@
 import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from './exampleParts';
+import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -162,7 +163,9 @@ export function exampleOf(ruleId: string): Sequence {
 	];
 	const sequence = sequenceFromSpec(
 		{ id: ruleId, title: 'Example', school, minutes, goals: [], notes: '', performer, medium: null, phases },
-		{ id: `example-${ruleId}`, updatedAt: '2026-01-01T00:00:00.000Z' }
+		{ id: `example-${ruleId}`, updatedAt: '2026-01-01T00:00:00.000Z' },
+		// One of them shows what goes beyond the limits.
+		StoredSequenceSchema
 	);
 	return { ...sequence, school: { ...sequence.school, ...example.policy } };
 }

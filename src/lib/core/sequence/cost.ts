@@ -110,8 +110,9 @@ export function computable<S extends Phases>(sequence: S): S {
 function cut<S extends Phases>(sequence: S): S {
 	let total = NOTHING;
 	const within = (step: Step): Step => {
-		const together = sum(total, stepCost(step));
-		const fits = !passedLimits(stepCost(step), STEP_LIMITS).length && !passedLimits(together, SEQUENCE_LIMITS).length;
+		const cost = stepCost(step);
+		const together = sum(total, cost);
+		const fits = !passedLimits(cost, STEP_LIMITS).length && !passedLimits(together, SEQUENCE_LIMITS).length;
 		if (fits) total = together;
 		return fits ? step : cutShort(step);
 	};

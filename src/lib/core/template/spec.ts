@@ -3,7 +3,7 @@ import type { GoalId } from '../goal/goals';
 import { schoolById } from '../school/schools';
 import type { SchoolId } from '../school/school.schema';
 import { newSequence } from '../sequence/newSequence';
-import { StoredSequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
+import { SequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
 import { type Step } from '../step/step.schema';
 import { techniqueById } from '../technique/library';
 import { makeStep } from '../technique/makeStep';
@@ -34,10 +34,15 @@ export interface TemplateSpec {
 
 /**
  * A sequence made from its spec.
+ * @param schema what it must keep to: also the limits, but where going beyond them is to be shown
  * @throws {Error} for a technique that is not in the library
  * @throws {ZodError} for a step or a head that does not fit the schema
  */
-export function sequenceFromSpec(spec: TemplateSpec, { id, updatedAt }: { id: string; updatedAt: string }): Sequence {
+export function sequenceFromSpec(
+	spec: TemplateSpec,
+	{ id, updatedAt }: { id: string; updatedAt: string },
+	schema: Pick<typeof SequenceSchema, 'parse'> = SequenceSchema
+): Sequence {
 	const school = schoolById(spec.school);
 	let n = 0;
 	const stepOf = ([technique, places, change = {}]: Row, each: boolean): Step => {
@@ -59,7 +64,7 @@ export function sequenceFromSpec(spec: TemplateSpec, { id, updatedAt }: { id: st
 		blocks: [{ id: `p${p + 1}-b1`, title: '', sides, steps: rows.map((row) => stepOf(row, sides !== 'asSteps')) }]
 	}));
 	const { title, notes, minutes } = spec;
-	return StoredSequenceSchema.parse({
+	return schema.parse({
 		...newSequence({ id, updatedAt, school, title, budgetSeconds: minutes * 60 }),
 		revision: 1,
 		notes,

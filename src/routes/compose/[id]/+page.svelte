@@ -10,7 +10,7 @@
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { factsOf } from '$lib/core/client/clientFacts';
-	import type { SecondVersion } from '$lib/core/records/secondVersion';
+	import type { VersionPair } from '$lib/store/repository';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { hour, sameDay, shortDay } from '$lib/ui/parts/dates';
@@ -31,7 +31,7 @@
 	let missing = $state(false);
 	const secondVersionDialog = () => import('$lib/ui/views/compose/SecondVersion.svelte');
 	const goneDialog = () => import('$lib/ui/parts/shell/GoneDialog.svelte');
-	let conflict = $state.raw<{ second: SecondVersion; stored: SequenceRecord } | null>(null);
+	let conflict = $state.raw<VersionPair | null>(null);
 
 	/** What could not be saved is handed out as a file. */
 	async function exportIt() {
@@ -52,9 +52,7 @@
 		await lookForSecond(id);
 	}
 	async function lookForSecond(id: string) {
-		const [second] = (await app.run(() => app.repo.secondVersionsOf(id))) ?? [];
-		const stored = second ? await app.repo.sequence(id) : undefined;
-		conflict = second && stored ? { second, stored } : null;
+		conflict = await app.run(() => app.repo.versionPair('sequence', id));
 	}
 	$effect(() => {
 		const id = idIn(page.params.id);
@@ -139,7 +137,7 @@
 {#if conflict}
 	{#await secondVersionDialog() then { default: SecondVersionDialog }}
 		<SecondVersionDialog
-			stored={conflict.stored.sequence}
+			stored={(conflict.stored as SequenceRecord).sequence}
 			second={(conflict.second.record as unknown as SequenceRecord).sequence}
 			context={app.context}
 			onchoose={settle}
