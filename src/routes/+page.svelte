@@ -8,7 +8,7 @@
 	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
 	import { ago, longDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
-	import { inTurns, ROWS_AT_ONCE } from '$lib/state/inTurns.svelte';
+	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 	import KeepBar from '$lib/ui/views/today/KeepBar.svelte';
@@ -52,7 +52,8 @@
 	const shelf = $derived(sequences.current.filter((s) => s.id !== next?.id).slice(0, 4));
 	const shelved = inTurns(() => shelf.length, 0, 1);
 	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
-	const drawn = inTurns(() => others.length, ROWS_AT_ONCE);
+	// Fewer at first than elsewhere: the next client and her sequence, judged and drawn, come in the same frame.
+	const drawn = inTurns(() => others.length, 12, 20);
 	const name = (id: string) => app.current.byId(id)?.name ?? 'somebody';
 	const when = (iso: string) => ago(iso, now);
 	const words = (s: Session) => {

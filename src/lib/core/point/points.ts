@@ -12,6 +12,8 @@ export interface PointInfo {
 	readonly zone: ZoneId;
 	/** Lies on the midline: one point, not a pair. */
 	readonly midline: boolean;
+	/** Lies over the jaw joint: what is said of a painful jaw holds for it. */
+	readonly joint: boolean;
 	readonly view: View;
 	/** On the figure, the client's left side, drawing units (working values). */
 	readonly at: Point;
@@ -20,6 +22,7 @@ export interface PointInfo {
 type Row = [zone: ZoneId, at: Point, find: string, tradition: string, change?: Partial<PointInfo>];
 const MIDLINE = { midline: true };
 const PROFILE = { view: 'profile' } as const;
+const JOINT = { joint: true, view: 'profile' } as const;
 
 const ROWS: Record<PointCode, Row> = {
 	GV24: ['hairline', [400, 104], 'On the midline, half a finger behind the hairline.', 'quiets before sleep', MIDLINE],
@@ -52,10 +55,10 @@ const ROWS: Record<PointCode, Row> = {
 	CV24: ['lower-lip', [400, 426], 'In the groove between lower lip and chin.', 'chin and jaw', MIDLINE],
 	ST5: ['jawline', [489, 430], 'In front of the chewing muscle on the edge of the jaw, where a pulse is felt.', 'jaw'],
 	ST6: ['masseter', [508, 402], 'Where the chewing muscle bulges when the teeth are closed.', 'grinding'],
-	ST7: ['preauricular', [528, 318], 'In the dip before the ear, under the arch of the cheekbone; mouth closed.', 'jaw'],
-	SI19: ['preauricular', [404, 306], 'In the dip before the ear that opens with the mouth.', 'ear and jaw', PROFILE],
-	TE21: ['preauricular', [402, 284], 'A finger above it, in the notch before the ear.', 'ear', PROFILE],
-	GB2: ['preauricular', [402, 324], 'A finger below it, before the notch over the lobe.', 'ear and jaw', PROFILE],
+	ST7: ['preauricular', [528, 318], 'In the dip before the ear, under the arch of the cheekbone; mouth closed.', 'jaw', { joint: true }],
+	SI19: ['preauricular', [404, 306], 'In the dip before the ear that opens with the mouth.', 'ear and jaw', JOINT],
+	TE21: ['preauricular', [402, 284], 'A finger above it, in the notch before the ear.', 'ear', JOINT],
+	GB2: ['preauricular', [402, 324], 'A finger below it, before the notch over the lobe.', 'ear and jaw', JOINT],
 	TE17: [
 		'postauricular',
 		[442, 352],
@@ -90,7 +93,7 @@ const ROWS: Record<PointCode, Row> = {
 /** All points, from the forehead down. */
 export const POINTS: readonly PointInfo[] = POINT_CODES.map((code) => {
 	const [zone, at, find, tradition, change = {}] = ROWS[code];
-	return { code, find, tradition, zone, midline: false, view: 'front', at, ...change };
+	return { code, find, tradition, zone, midline: false, joint: false, view: 'front', at, ...change };
 });
 
 const byCode = new Map(POINTS.map((p) => [p.code, p]));

@@ -36,6 +36,31 @@ test('a well-made short sequence has no finding', () => {
 	expect(texts(sequenceOf([wash, ...openings, neck, oiled, CLOSE]))).toEqual([]);
 });
 
+describe('both sides of the neck', () => {
+	const neck = (change: Partial<Step>) =>
+		step('n', ['sternocleidomastoid'], { aim: 'release', motion: 'press-hold', pressure: 2, side: 'left', ...change });
+	const hold = (place: PlaceRef): Partial<Step> => ({ support: { place, stays: true } });
+	test.each<[string, Partial<Step>, boolean]>([
+		['one side alone', {}, false],
+		['both at once', { side: 'both' }, true],
+		['one after the other', { side: { each: true, first: 'left' } }, false],
+		['one hand across', { places: ['sternocleidomastoid:left', 'sternocleidomastoid:right'] }, true],
+		['held from the other side', hold('sternocleidomastoid:right'), true],
+		['held on the side that is worked', hold('sternocleidomastoid:left'), false],
+		['held where it names no side', hold('sternocleidomastoid'), false],
+		['held at the collarbone', hold('supraclavicular:right'), false],
+		['light both sides', { side: 'both', pressure: 1 }, false]
+	])('%s', (_, change, wrong) => {
+		const sequence = sequenceOf([neck(change)]);
+		const { findings, context } = judge(sequence, CONTEXT);
+		const stop = findings.find((f) => f.ruleId === 'neck-both-sides');
+		expect(stop?.severity).toBe(wrong ? 'stop' : undefined);
+		if (!stop) return;
+		const mended = applyEdit(sequence, fixIn(context, stop)!);
+		expect(found([...mended.phases[0]!.blocks[0]!.steps], 'neck-both-sides')).toEqual([]);
+	});
+});
+
 describe('order', () => {
 	test('outlet closed: named at the first stroke, and only there', () => {
 		const list = found([jaw(), jaw({}, 'again'), CLOSE], 'outlet-closed');

@@ -18,5 +18,9 @@ test('by place and kind: eye, neck, chewing muscle, firm, cold', () => {
 	expect(says('masseter-circles')).toMatch(/jaw that locks/);
 	expect(says('knuckle-knead')).toMatch(/blood thinners/);
 	expect(says('globes-hold')).toMatch(/cold hives/);
-	expect(says('apple-out')).not.toMatch(/glaucoma|carotid|jaw that locks/);
+	for (const id of ['point-st7', 'point-st6', 'thumb-inside']) expect(says(id), id).toMatch(/see a dentist/);
+	for (const id of ['thumb-inside', 'inside-mouth-corner'])
+		expect(says(id), id).toMatch(/cold sores.*[Ll]atex.*licence/);
+	for (const id of ['lay-tape', 'tape-frown']) expect(says(id), id).toMatch(/adhesives and latex.*never dry/);
+	expect(says('apple-out')).not.toMatch(/glaucoma|carotid|jaw that locks|licence|adhesive/);
 });

@@ -1,6 +1,7 @@
 import { zoneOf } from '../atlas/regionOf';
 import type { ZoneId } from '../atlas/zones';
-import { aimRow, motionRow, toolRow } from '../vocabulary/vocabulary';
+import { pointByCode } from '../point/points';
+import { aimRow, contactRow, motionRow, toolRow } from '../vocabulary/vocabulary';
 import type { Technique } from './technique.schema';
 
 /** Something that a client may have and a move must heed: which moves it is about, and what is said. */
@@ -25,9 +26,26 @@ export const CONTRA_FLAGS = {
 	},
 	thyroid: { applies: over('throat'), text: 'Not with goitre or an overactive thyroid.' },
 	jaw: {
-		applies: over('masseter'),
+		applies: (t, zones) => zones.has('masseter') || (t.point !== undefined && pointByCode(t.point).joint),
 		text: 'No deep work on a jaw that locks, clicks with pain or was hurt: see a dentist.'
 	},
+	inside: {
+		applies: (t) => contactRow(t.contact).inside,
+		text: 'Not with cold sores, open sores or fresh dental work.'
+	},
+	latex: {
+		applies: (t) => contactRow(t.contact).inside || (t.tool !== undefined && toolRow(t.tool.id).worn),
+		text: 'Latex allergy: ask before the gloves.'
+	},
+	licence: {
+		applies: (t) => contactRow(t.contact).inside,
+		text: 'May need a licence of its own: follow your local code.'
+	},
+	adhesive: {
+		applies: (t) => t.aim === 'fix',
+		text: 'Ask about adhesives and latex; try a small piece first, three hours at most. No tape on skin with strong retinoids.'
+	},
+	removal: { applies: (t) => t.aim === 'fix', text: 'Off with oil, at a low angle, never dry.' },
 	bruises: {
 		applies: (t) => t.pressure.max >= 3 || motionRow(t.motion).bruises,
 		text: 'Not firmly with blood thinners, low platelets or skin that bruises.'

@@ -1,5 +1,7 @@
 import { firmOnBothSides } from '../../pressure/neck';
+import { placeOf } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
+import type { Step } from '../../step/step.schema';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Never firmly on both sides of the neck at once. */
@@ -18,7 +20,12 @@ export const neckBothSides: Rule = {
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
-		const side = { each: true as const, first: 'left' as const };
-		return setStep(context.sequence, step.id, { side }, `Do step ${finding.params.number} one side at a time`);
+		const change: Partial<Step> = {
+			side: { each: true, first: 'left' },
+			places: step.places.map(placeOf),
+			support: step.support && { stays: step.support.stays }
+		};
+		if (step.stations) change.stations = { ...step.stations, places: step.stations.places.map(placeOf) };
+		return setStep(context.sequence, step.id, change, `Do step ${finding.params.number} one side at a time`);
 	}
 };
