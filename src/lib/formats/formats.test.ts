@@ -42,7 +42,7 @@ describe('sequence files', () => {
 		['a list', '[]', /no object/],
 		['another format', '{"format":"other/thing","version":1}', /format "other\/thing"/],
 		['no version', '{"format":"soft-tide/sequence"}', /whole number/],
-		['a newer version', '{"format":"soft-tide/sequence","version":99}', /up to version 2/]
+		['a newer version', '{"format":"soft-tide/sequence","version":99}', /up to version 3/]
 	])('%s is refused in a sentence with a remedy', (_, text, message) => {
 		const problem = first(readSequenceFile(text));
 		expect(problem.message).toMatch(message);
@@ -167,7 +167,7 @@ describe('backups', () => {
 		expect(first(wrong).path).toBe('clients[0].name');
 		expect(first(await json({}, (raw) => (raw.sessions = 'none'))).path).toBe('sessions');
 		expect(first(await json({}, (raw) => (raw.extra = []))).remedy).toMatch(/Remove extra/);
-		expect(first(await json({}, (raw) => (raw.version = 99))).message).toMatch(/up to version 6/);
+		expect(first(await json({}, (raw) => (raw.version = 99))).message).toMatch(/up to version 7/);
 	});
 	test('a sequence file is no backup, an archive of something else neither, and both say so', () => {
 		expect(first(readBackup(strToU8(writeSequenceFile(sequence)))).message).toMatch(/one sequence/);

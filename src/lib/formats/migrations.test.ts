@@ -6,7 +6,10 @@ import { readSequenceFile, writeSequenceFile } from './sequenceFile';
 import { SCHOOLS } from '../core/school/schools';
 import { applyEdit, revertEdit } from '../core/sequence/edits';
 import { SEQUENCE_VERSION } from '../core/sequence/sequence.schema';
+import { timingOf } from '../core/sequence/timing';
 import { stepsOf } from '../core/sequence/walk';
+import { parse } from '../core/notation/parse';
+import { CONTEXT } from '../core/testing';
 import { anyStore } from '../core/records/testing';
 import { allKinds, kindOf, type KindId } from '../core/records/kinds';
 import type { Raw, RecordKind } from '../core/records/record';
@@ -21,20 +24,20 @@ const backup = (version: number): Backup => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const VERSIONS = [1, 2, 3, 4, 5];
+const VERSIONS = [1, 2, 3, 4, 5, 6];
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));
 	test('is read, with the wider school and nothing of its steps changed', () => {
 		if (!read.ok) throw new Error(JSON.stringify(read.problems));
 		const old = JSON.parse(fixture('sequence-1.json')) as { phases: unknown; title: string; school: { id: string } };
-		expect(read.value).toMatchObject({ version: 2, title: old.title, media: [], links: 'hand', mutes: [] });
+		expect(read.value).toMatchObject({ version: 3, title: old.title, media: [], links: 'hand', mutes: [] });
 		expect(JSON.parse(JSON.stringify(read.value.phases))).toEqual(old.phases);
 		const shipped = SCHOOLS.find((s) => s.id === old.school.id)!;
 		const { neckFirst, doses, others } = shipped;
 		expect(read.value.school).toMatchObject({ neckFirst, doses, others });
 	});
-	test('and written again as version 2, it reads as the same', () => {
+	test('and written again as it is now, it reads as the same', () => {
 		if (!read.ok) throw new Error('not read');
 		expect(readSequenceFile(writeSequenceFile(read.value))).toEqual(read);
 	});
@@ -101,6 +104,53 @@ test('an exchange of the school in the history of version 1 brings back a school
 		history.past.filter((e) => e.patch.some((p) => p.path[0] === 'school'))
 	);
 	expect(exchanges.length).toBeGreaterThan(0);
+});
+
+describe('what version 6 meant', () => {
+	const { rows } = backup(6);
+	const old = rows.sequence.find((s) => s.id === 'old-ways')!.sequence;
+	const byId = new Map(stepsOf(old).map(({ step }) => [step.id, step]));
+	test('a count over several places is of all together, a time is at each: as the files were reckoned with', () => {
+		expect(['circles', 'hold', 'soak'].map((id) => [id, byId.get(id)!.doseAt])).toEqual([
+			['circles', 'over-all'],
+			['hold', undefined],
+			['soak', 'each-place']
+		]);
+		const { steps } = timingOf(old, CONTEXT);
+		const span = (id: string) => {
+			const { minSeconds, expectedSeconds, maxSeconds } = steps.get(id)!;
+			return [minSeconds, expectedSeconds, maxSeconds];
+		};
+		// By the application of that time.
+		expect(['circles', 'hold', 'soak'].map(span)).toEqual([
+			[6, 10, 16],
+			[10, 20, 40],
+			[120, 240, 600]
+		]);
+	});
+	test('a sign is one of a list, also in a move of one’s own and where undo brings it back', () => {
+		expect(byId.get('waits')!.until).toEqual({ signs: ['softer'], capSeconds: 40 });
+		expect(rows.technique.find((t) => t.id === 'own-scoop')!.item.until).toEqual({ signs: ['pink'], capSeconds: 40 });
+		const { history } = rows.sequence.find((s) => s.id === 'old-ways')!;
+		const before = history.past.slice(-2).reduceRight((s, edit) => revertEdit(s, edit), old);
+		expect(stepsOf(before).find((s) => s.step.id === 'waits')!.step.until!.signs).toEqual(['pink']);
+	});
+	test('what takes another time now is named, once', () => {
+		expect(old.changed).toHaveLength(3);
+		expect(old.changed!.join(' ')).toMatch(/breath.*Gloves.*cap/);
+		expect(read6Again().changed).toEqual(old.changed);
+	});
+	test('the first notation means the same as the file of its time, step by step', () => {
+		const parsed = parse(fixture('notation-1.txt'));
+		expect(parsed.troubles).toEqual([]);
+		const drafts = parsed.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps.map((s) => s.step)));
+		expect(drafts).toEqual(stepsOf(old).map(({ step: { id: _id, ...rest } }) => rest));
+	});
+	const read6Again = () => {
+		const again = readSequenceFile(writeSequenceFile(old));
+		if (!again.ok) throw new Error(JSON.stringify(again.problems));
+		return again.value;
+	};
 });
 
 describe('what version 4 kept in other words', () => {

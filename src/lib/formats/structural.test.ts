@@ -154,7 +154,8 @@ const CASES: readonly Case[] = [
 			}),
 			step('b', ['malar', 'zygoma'], { dose: reps(5), paceSeconds: 2 })
 		]),
-		seconds: 30 + 30 + 2 + 30 + 30 + 10
+		// Gloves on; off is a moment.
+		seconds: 30 + 30 + 2 + 30 + 10
 	},
 	{
 		name: 'removing the oil, a client exercise, then tape',
@@ -230,7 +231,7 @@ const CASES: readonly Case[] = [
 				aim: 'release',
 				motion: 'knead',
 				dose: { kind: 'seconds', min: 20, target: 30, max: 90 },
-				until: { sign: 'warm', capSeconds: 60 }
+				until: { signs: ['warm'], capSeconds: 60 }
 			})
 		]),
 		seconds: 30

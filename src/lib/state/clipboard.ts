@@ -34,7 +34,8 @@ export function stepsFromText(
 ): Pasted {
 	const parsed = parse(text, {
 		techniqueOf: (name) => techniqueByName(moves, name),
-		cheekRoute: sequence.school.cheekRoute
+		cheekRoute: sequence.school.cheekRoute,
+		media: sequence.media.map((m) => m.id)
 	});
 	if (parsed.troubles.length) return { troubles: parsed.troubles };
 	const steps = parsed.phases.flatMap((p) =>

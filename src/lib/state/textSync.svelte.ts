@@ -57,7 +57,9 @@ export class TextSync {
 	#parse(text: string): Parsed {
 		return parse(text, {
 			techniqueOf: (name) => techniqueByName(this.moves(), name),
-			cheekRoute: this.draft.sequence.school.cheekRoute
+			cheekRoute: this.draft.sequence.school.cheekRoute,
+			media: this.draft.sequence.media.map((m) => m.id),
+			amounts: this.draft.context.working
 		});
 	}
 

@@ -3,6 +3,7 @@ import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand'
 import { fillPath, type CheekRoute } from '../atlas/route';
 import { stepsOf, type PlacedStep } from '../sequence/walk';
 import { endPlace } from '../step/levelsOf';
+import { partAs } from '../step/parts';
 import { isStationary } from '../vocabulary/vocabulary';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
@@ -85,7 +86,8 @@ class PlanWriter {
 		private readonly cheekRoute: CheekRoute
 	) {}
 
-	event(event: TimedEvent, step: Step, number: number): void {
+	event(event: TimedEvent, whole: Step, number: number): void {
+		const step = event.part ? partAs(whole, event.part - 1) : whole;
 		const seconds = event.endSeconds - event.startSeconds;
 		const origin = originOf(number, event.kind === 'link' ? 'link' : 'work');
 		const deep = breathesDeeply(step);
@@ -130,7 +132,7 @@ class PlanWriter {
 		this.#spread(cools(step) ? 'cold' : technique, event, step, part, deep, origin);
 	}
 
-	/** A dose in time over several places is given place by place, else each repetition goes over all of them. */
+	/** Over several places at once: time is shared out over them, each repetition of a count goes over all. */
 	#spread(
 		technique: FlowTechnique,
 		event: TimedEvent,

@@ -105,10 +105,20 @@ export function withText(previous: Sequence, parsed: Parsed, newId: () => string
 			id: known?.blocks[b]?.id ?? newId(),
 			title: block.title,
 			sides: block.sides,
+			...(block.passes === undefined ? {} : { passes: block.passes }),
 			steps: block.steps.map((s) => stepOf(s.step))
 		}));
-		return { id: known?.id ?? newId(), title: phase.title, exitAfter: phase.exitAfter, blocks };
+		const { title, exitAfter, exitTitle, passes } = phase;
+		return {
+			id: known?.id ?? newId(),
+			title,
+			exitAfter,
+			...(exitTitle === undefined ? {} : { exitTitle }),
+			...(passes === undefined ? {} : { passes }),
+			blocks
+		};
 	});
+	const { leastSeconds: _l, choices: _c, course: _o, changed: _m, ...rest } = previous;
 	const { title, school, budgetSeconds } = previous;
-	return { ...previous, ...PLAIN_HEAD, title, school, budgetSeconds, ...parsed.head, phases };
+	return { ...rest, ...PLAIN_HEAD, title, school, budgetSeconds, ...parsed.head, phases };
 }

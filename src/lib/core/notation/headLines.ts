@@ -7,7 +7,9 @@ import { clock } from '../step/describe';
 import { dequal } from 'dequal';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
-import { inQuotes, mediumWord, readMedium } from './clause';
+import { courseText } from '../sequence/course';
+import { CourseSchema } from '../sequence/sequence.schema';
+import { inQuotes, mediumWord, nameWord, readMedium } from './clause';
 import { clausesOf, Misread, readerOf } from './reader';
 
 /** What stands at the head of a sequence, apart from what the store counts. */
@@ -16,6 +18,10 @@ export type Head = Pick<
 	| 'title'
 	| 'school'
 	| 'budgetSeconds'
+	| 'leastSeconds'
+	| 'choices'
+	| 'course'
+	| 'changed'
 	| 'performer'
 	| 'orientation'
 	| 'medium'
@@ -32,8 +38,8 @@ export interface HeadLine {
 	readonly form: string;
 	readonly says: string;
 	readonly example: string;
-	/** @param rest the line after its key; @param from index at which it begins in the line */
-	readonly read: (rest: string, from: number) => Partial<Head>;
+	/** @param rest the line after its key; @param from index at which it begins in the line; @param media of the text itself */
+	readonly read: (rest: string, from: number, media?: readonly string[]) => Partial<Head>;
 	/** The lines of this kind, without their key. */
 	readonly write: (head: Head) => string[];
 }
@@ -109,16 +115,47 @@ function readGoals(rest: string, from: number): Head['goals'] {
 		return { id: name, weight };
 	});
 }
+const MINUTES = /^(\d{1,3})(?::([0-5]\d))?$/;
+const secondsOf = (text: string): number => {
+	const [, minutes, seconds = '0'] = MINUTES.exec(text) ?? [];
+	return Number(minutes) * 60 + Number(seconds);
+};
 /** @throws {Misread} with the column of what cannot be understood */
 function readTime(rest: string, from: number): Partial<Head> {
-	const [, minutes, seconds = '0'] = /^\s*(\d{1,3})(?::([0-5]\d))?\s*$/.exec(rest) ?? [];
-	const budgetSeconds = Number(minutes) * 60 + Number(seconds);
-	if (!(budgetSeconds >= 30 && budgetSeconds <= 4 * 3600))
+	const [first = '', last] = rest
+		.trim()
+		.replace(/\s*min(utes)?$/i, '')
+		.split(/\s*(?:-|–|\bto\b)\s*/);
+	const times = (last === undefined ? [first] : [first, last]).map((t) => secondsOf(t.trim()));
+	if (!times.every((t) => t >= 30 && t <= 4 * 3600) || (last !== undefined && times[0]! > times[1]!))
 		throw new Misread('A time between 0:30 and 240:00 is needed.', from + 2, from + rest.length + 1, [
-			'minutes:seconds'
+			'minutes:seconds',
+			'the least to the most'
 		]);
-	return { budgetSeconds };
+	return last === undefined ? { budgetSeconds: times[0]! } : { leastSeconds: times[0]!, budgetSeconds: times[1]! };
 }
+
+const PER = ['day', 'week', 'month'] as const;
+const HOURS = ['morning', 'noon', 'evening', 'night'] as const;
+/** @throws {Misread} with the column of what cannot be understood */
+function readCourse(rest: string, from: number): Partial<Head> {
+	const since = /\s+since\s+(\d{4}-\d{2}-\d{2})\s*$/i.exec(rest)?.[1];
+	const reader = readerOf(since ? rest.replace(/\s+since\s+\S+\s*$/i, '') : rest, from);
+	const times = reader.number('how often');
+	if (!reader.eat('times')) reader.eat('×');
+	if (!reader.eat('a')) reader.need('per');
+	const per = PER.find((word) => reader.eat(word)) ?? reader.fail(PER);
+	const weeks = reader.eat('for') ? reader.number('how many weeks') : undefined;
+	if (weeks !== undefined && !reader.eat('weeks')) reader.need('week');
+	if (!reader.eat('in', 'the')) reader.eat('at');
+	const hour = HOURS.find((word) => reader.eat(word));
+	reader.end();
+	const course = CourseSchema.safeParse({ times, per, weeks, hour, since });
+	if (!course.success) throw new Misread(`${course.error.issues[0]!.message}.`, from + 2, from + rest.length + 1);
+	const said = Object.entries(course.data).filter(([, v]) => v !== undefined);
+	return { course: Object.fromEntries(said) as NonNullable<Head['course']> };
+}
+
 /** @throws {Misread} by the reader of each line */
 export const HEAD_LINES: readonly HeadLine[] = [
 	{
@@ -145,23 +182,25 @@ export const HEAD_LINES: readonly HeadLine[] = [
 	},
 	{
 		key: 'time',
-		form: 'time <minutes>:<seconds>',
-		says: 'How long it may take.',
+		form: 'time [<least> to] <minutes>:<seconds>',
+		says: 'How long it may take; before it, how short it may be made.',
 		example: 'time 10:00',
 		read: readTime,
-		write: (head) => [clock(head.budgetSeconds)]
+		write: (head) => [
+			`${head.leastSeconds === undefined ? '' : `${clock(head.leastSeconds)} to `}${clock(head.budgetSeconds)}`
+		]
 	},
 	choice('for', 'performer', ['client', 'self'], 'On whom it is done.'),
 	choice('stand', 'orientation', ['facing', 'mirror', 'head-end'], 'How one stands, so how the map is turned.'),
 	choice('links', 'links', ['hand', 'policy'], 'Who keeps the drain links: the hand, or the policy of the school.'),
 	{
 		key: 'glide',
-		form: 'glide <medium> <n> ml',
+		form: 'glide <medium> <n> ml | drops | pumps',
 		says: 'What is on the skin from the start.',
 		example: 'glide light-oil 0.5 ml',
-		read: (rest, from) => {
+		read: (rest, from, media) => {
 			const reader = readerOf(rest, from);
-			const medium = readMedium(reader);
+			const medium = readMedium(reader, { cheekRoute: 'either', media: media ?? [] });
 			reader.end();
 			return { medium };
 		},
@@ -174,6 +213,40 @@ export const HEAD_LINES: readonly HeadLine[] = [
 		example: 'goals morning-depuff 1, under-eye 0.5',
 		read: (rest, from) => ({ goals: readGoals(rest, from) }),
 		write: ({ goals }) => (goals.length ? [goals.map((g) => `${g.id} ${g.weight}`).join(', ')] : [])
+	},
+	{
+		key: 'course',
+		form: 'course <n> a day | week | month [for <n> weeks] [at morning | noon | evening | night] [since <date>]',
+		says: 'How often it is done, over how long, and when.',
+		example: 'course 3 a week for 6 weeks at evening since 2026-03-01',
+		read: readCourse,
+		write: ({ course }) => (course ? [courseText(course)] : [])
+	},
+	{
+		key: 'choose',
+		form: 'choose <group> <option>',
+		says: 'Of steps that are alternatives: which are done. Without this line the option that stands first.',
+		example: 'choose tapes fan',
+		read: (rest, from) => {
+			const reader = readerOf(rest, from);
+			const choice = { group: reader.name('a group'), option: reader.name('an option') };
+			reader.end();
+			return { choices: [choice] };
+		},
+		write: ({ choices = [] }) => choices.map((c) => `${nameWord(c.group)} ${nameWord(c.option)}`)
+	},
+	{
+		key: 'changed',
+		form: 'changed "<text>"',
+		says: 'What means something else since it was brought up to date from an older version.',
+		example: 'changed "Breaths that are waited for take their time now."',
+		read: (rest, from) => {
+			const reader = readerOf(rest, from);
+			const changed = [reader.text('what changed')];
+			reader.end();
+			return { changed };
+		},
+		write: ({ changed = [] }) => changed.map(inQuotes)
 	},
 	{
 		key: 'notes',

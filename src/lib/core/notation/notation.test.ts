@@ -112,7 +112,9 @@ describe('a whole sequence', () => {
 				eyes: fc.constantFrom('open' as const, 'closed' as const),
 				by: fc.constantFrom('client' as const, 'practitioner' as const),
 				until: fc.record({
-					sign: fc.constantFrom(...(Object.keys(UNTIL_SIGNS) as (keyof typeof UNTIL_SIGNS)[])),
+					signs: fc.uniqueArray(fc.constantFrom(...(Object.keys(UNTIL_SIGNS) as (keyof typeof UNTIL_SIGNS)[])), {
+						minLength: 1
+					}),
 					capSeconds: fc.integer({ min: 1, max: 3600 })
 				}),
 				stations: fc.constantFrom(
@@ -220,7 +222,7 @@ describe('troubles', () => {
 		['.. note "x"', /Line 1, column 1: A line that begins with two dots belongs under a step/],
 		['drain chin\n.. note "x', /Line 2, column 9: This text is opened and never closed/],
 		['school my-own', /Line 1, column 8: “my-own” is no school/],
-		['time 9 min', /A time between 0:30 and 240:00/],
+		['time 9 hours', /A time between 0:30 and 240:00/],
 		['goals sparkle', /“sparkle” is no goal/],
 		['~ ', /A title is missing here/],
 		['~ A\n~~ round', /Line 2, column 4: “round” was not expected here. Expected: side by side/],

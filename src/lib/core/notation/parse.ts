@@ -9,7 +9,7 @@ import { Misread, Reader, readerOf, tokensOf, type Trouble } from './reader';
 import { readStep } from './stepLine';
 
 /** Version of the notation; any change that older readers do not understand bumps it. */
-export const NOTATION_VERSION = 1;
+export const NOTATION_VERSION = 2;
 /** The first line of a whole text. */
 export const NOTATION_LINE = `soft-tide notation ${NOTATION_VERSION}`;
 /** More troubles than this are not listed: the text is something else. */
@@ -23,11 +23,14 @@ export interface ParsedStep {
 export interface ParsedBlock {
 	readonly title: string;
 	readonly sides: Block['sides'];
+	readonly passes?: number;
 	readonly steps: ParsedStep[];
 }
 export interface ParsedPhase {
 	readonly title: string;
 	readonly exitAfter: boolean;
+	readonly exitTitle?: string;
+	readonly passes?: number;
 	readonly blocks: ParsedBlock[];
 }
 export interface Parsed {
@@ -41,7 +44,14 @@ export interface ParseOptions {
 	readonly techniqueOf?: (name: string) => Technique | undefined;
 	/** The cheek route of the school, until a head line names a school. */
 	readonly cheekRoute?: CheekRoute;
+	/** Media of one's own that are known besides those that ship and those of the text. */
+	readonly media?: readonly string[];
+	/** How much a drop and a pump are; without it, the working values as they ship. */
+	readonly amounts?: { readonly dropMl: number; readonly pumpMl: number };
 }
+
+/** What may follow the title of a phase: how often, and whether a short version may end there, by its name. */
+const PHASE_TAIL = /(?:,\s*(?<times>\d+)\s*times?\s*)?(?:,\s*(?<exit>may end here)(?:\s+as\s+(?<named>.+?))?\s*)?$/i;
 
 /** Steps that stand before the first phase belong to one of this title. */
 const FIRST_PHASE = 'Steps';
@@ -61,7 +71,8 @@ class Parser {
 			// A mail program puts signs of quotation before what it hands on.
 			const from = /^[\s>\u200b\ufeff]*/.exec(text)![0].length;
 			const body = text.slice(from).trimEnd();
-			if (!body) return;
+			// A comment is for whoever reads the text; it is no part of the sequence.
+			if (!body || body.startsWith('#')) return;
 			if (body.startsWith('..')) return this.#below(number, text, from + 2);
 			this.finish();
 			if (/^soft-tide\b/i.test(body)) return this.#version(body, from);
@@ -88,6 +99,9 @@ class Parser {
 			const step = readStep(tokensOf(open.text, open.from), open.below, {
 				cheekRoute: this.head.school?.cheekRoute ?? this.options.cheekRoute ?? 'either',
 				techniqueOf: this.options.techniqueOf,
+				media: this.#media(),
+				amounts: this.options.amounts,
+				version: this.#version_,
 				inBlock: block.sides !== 'asSteps'
 			});
 			if (++this.#count > MAX_STEPS)
@@ -120,25 +134,40 @@ class Parser {
 				from + body.length + 1,
 				[NOTATION_LINE]
 			);
+		this.#version_ = version;
 	}
 
+	#version_: number | undefined;
+	readonly #media = (): string[] => [...(this.options.media ?? []), ...(this.head.media ?? []).map((m) => m.id)];
+
 	#headLine(line: (typeof HEAD_LINES)[number], rest: string, from: number): void {
-		const found = line.read(rest, from);
-		const { techniques = [], media = [] } = found;
+		const found = line.read(rest, from, this.#media());
+		const { techniques = [], media = [], choices = [], changed = [] } = found;
 		this.head = {
 			...this.head,
 			...found,
+			...(choices.length ? { choices: [...(this.head.choices ?? []), ...choices] } : {}),
+			...(changed.length ? { changed: [...(this.head.changed ?? []), ...changed] } : {}),
 			...(techniques.length ? { techniques: [...(this.head.techniques ?? []), ...techniques] } : {}),
 			...(media.length ? { media: [...(this.head.media ?? []), ...media] } : {})
 		};
 	}
 	/** @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line */
 	#phase(rest: string, from: number): void {
-		const exitAfter = /,\s*may end here\s*$/i.test(rest);
-		const title = readTitle(exitAfter ? rest.replace(/,\s*may end here\s*$/i, '') : rest, from);
+		const tail = PHASE_TAIL.exec(rest)!;
+		const { times, exit, named } = tail.groups as { times?: string; exit?: string; named?: string };
+		const title = readTitle(rest.slice(0, tail.index), from);
 		if (!title || title.length > MAX_TITLE)
 			throw new Misread(`A title has 1 to ${MAX_TITLE} characters.`, from + 1, from + rest.length + 1, ['a title']);
-		this.phases.push({ title, exitAfter, blocks: [] });
+		const passes = times === undefined ? {} : { passes: this.#times(Number(times), from, rest) };
+		const exitTitle = named === undefined ? {} : { exitTitle: readTitle(named, from + rest.length - named.length) };
+		this.phases.push({ title, exitAfter: exit !== undefined, ...passes, ...exitTitle, blocks: [] });
+	}
+
+	/** @throws {Misread} where it is not done at least once, or more often than is allowed */
+	#times(passes: number, from: number, rest: string): number {
+		if (Number.isInteger(passes) && passes >= 1 && passes <= 9) return passes;
+		throw new Misread('It is done 1 to 9 times.', from + 1, from + rest.length + 1, ['a number from 1 to 9']);
 	}
 
 	#block(rest: string, from: number): void {
@@ -153,9 +182,17 @@ class Parser {
 		if (!each && !reader.eat('one', 'by', 'one')) reader.fail(['side by side', 'one by one']);
 		const right = each && reader.eat('from', 'right');
 		if (each && !right) reader.eat('from', 'left');
+		const passes =
+			reader.next?.kind === 'number' ? { passes: this.#times(reader.number('how often'), from, rest) } : {};
+		if ('passes' in passes && !reader.eat('times')) reader.need('time');
 		const title = reader.done ? '' : reader.text('a title');
 		reader.end();
-		phase.blocks.push({ title, sides: each ? { each: true, first: right ? 'right' : 'left' } : 'asSteps', steps: [] });
+		phase.blocks.push({
+			title,
+			sides: each ? { each: true, first: right ? 'right' : 'left' } : 'asSteps',
+			...passes,
+			steps: []
+		});
 	}
 
 	readonly #emptyPhases = new Set<ParsedPhase>();

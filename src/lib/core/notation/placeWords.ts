@@ -1,6 +1,7 @@
 import { alignmentOf } from '../atlas/graph';
 import { labelOf, PLACE_IDS, placeOf, SIDES, type PlaceRef } from '../atlas/places';
 import { fillPath, type CheekRoute } from '../atlas/route';
+import { aimRow, type Aim } from '../vocabulary/vocabulary';
 import { plain, type Reader } from './reader';
 
 /** Every place by its id and by its label; an id may name a side. */
@@ -10,32 +11,86 @@ export const PLACE_WORDS: ReadonlyMap<string, PlaceRef> = new Map<string, PlaceR
 	...PLACE_IDS.flatMap((id) => SIDES.map((side) => [`${id}:${side}`, `${id}:${side}`] as [string, PlaceRef]))
 ]);
 
+/** A part of the body in plain words: its nodes, all of its skin, and the place that is mostly meant. */
+interface PlaceSet {
+	readonly nodes: readonly PlaceRef[];
+	readonly skin: readonly PlaceRef[];
+	readonly main: PlaceRef;
+}
+const set = (main: PlaceRef, skin: readonly PlaceRef[], nodes: readonly PlaceRef[] = []): PlaceSet => ({
+	main,
+	skin,
+	nodes
+});
+const SETS: Readonly<Record<string, PlaceSet>> = {
+	neck: set('sternocleidomastoid', ['throat', 'sternocleidomastoid', 'nape'], ['n:deep-cervical']),
+	jaw: set('jawline', ['jawline', 'under-jaw', 'masseter'], ['n:submandibular']),
+	collarbone: set('supraclavicular', ['supraclavicular'], ['n:terminus']),
+	ears: set('ear', ['preauricular', 'ear', 'postauricular'], ['n:preauricular', 'n:postauricular']),
+	'the-ear': set('preauricular', ['preauricular', 'ear', 'postauricular'], ['n:preauricular', 'n:postauricular']),
+	'under-the-eyes': set('lower-eyelid', ['lower-eyelid']),
+	'under-the-eye': set('lower-eyelid', ['lower-eyelid']),
+	eyes: set('lower-eyelid', ['upper-eyelid', 'lower-eyelid', 'inner-canthus', 'outer-canthus']),
+	cheeks: set('malar', ['malar', 'zygoma', 'buccal'], ['n:facial']),
+	cheek: set('malar', ['malar', 'zygoma', 'buccal'], ['n:facial']),
+	nose: set('nose-wing', ['nose-bridge', 'nose-wing']),
+	mouth: set('marionette', ['upper-lip', 'lower-lip', 'marionette']),
+	forehead: set('forehead-medial', ['forehead-medial', 'forehead-lateral']),
+	chest: set('decollete', ['decollete'], ['n:axillary']),
+	armpit: set('axilla', ['axilla'], ['n:axillary'])
+};
+/** Words for parts of the body; what is the id or the label of one place means that place. */
+export const SET_WORDS: ReadonlyMap<string, PlaceSet> = new Map(
+	Object.entries(SETS).filter(([word]) => !PLACE_WORDS.has(word))
+);
+
+/** Nodes where they are opened or closed, all of the skin where it is covered, else the place that is mostly meant. */
+function placesOfSet({ nodes, skin, main }: PlaceSet, aim: Aim | undefined, alone: boolean): readonly PlaceRef[] {
+	if (aim && nodes.length && aimRow(aim).throughNodes && aim !== 'drain') return nodes;
+	if (aim && alone && COVERING.includes(aim)) return skin;
+	return [main];
+}
+const COVERING: readonly Aim[] = ['prepare', 'cleanse', 'cool', 'settle', 'stimulate'];
+
 /** A place that comes next. @throws {Misread} naming places that begin alike */
 export function readPlace(reader: Reader): PlaceRef {
-	const found = reader.phrase(PLACE_WORDS);
+	const found = reader.phrase(PLACE_WORDS) ?? reader.phrase(SET_WORDS)?.main;
 	return found ?? reader.fail(['a place, such as chin or n:submandibular'], unknownPlace(reader));
+}
+
+/** A place, or what a word for a part of the body means here. @throws {Misread} naming places that begin alike */
+function readPlaces(reader: Reader, aim: Aim | undefined, alone: boolean): readonly PlaceRef[] {
+	const place = reader.phrase(PLACE_WORDS);
+	if (place) return [place];
+	const found = reader.phrase(SET_WORDS);
+	return found ? placesOfSet(found, aim, alone) : [readPlace(reader)];
 }
 
 function unknownPlace(reader: Reader): string {
 	const word = reader.next?.value;
 	if (!word) return 'A place is missing here.';
-	const like = [...PLACE_WORDS.keys()].filter((w) => w.startsWith(plain(word).slice(0, 3))).slice(0, 3);
+	const like = [...PLACE_WORDS.keys(), ...SET_WORDS.keys()]
+		.filter((w) => w.startsWith(plain(word).slice(0, 3)))
+		.slice(0, 3);
 	return `“${word}” is no place that we know.${like.length ? ` Did you mean ${like.join(', or ')}?` : ''}`;
 }
 
 /**
  * A way: `>` between two places fills what lies between by the route, `+` leaves the gap as it is.
- * @param cheek which cheek route the school takes where both exist
+ * @param context which cheek route the school takes where both exist, and what the step is for
+ * @throws {Misread} naming places that begin alike
  */
-export function readWay(reader: Reader, cheek: CheekRoute): PlaceRef[] {
-	const way: PlaceRef[] = [readPlace(reader)];
+export function readWay(
+	reader: Reader,
+	{ cheekRoute, aim }: { readonly cheekRoute: CheekRoute; readonly aim?: Aim | undefined }
+): PlaceRef[] {
+	const way: PlaceRef[] = [...readPlaces(reader, aim, true)];
 	while (reader.next?.value === '>' || reader.next?.value === '+') {
 		const fill = reader.eat('>');
 		if (!fill) reader.need('+');
-		const to = readPlace(reader);
-		const from = way.at(-1)!;
-		if (fill) way.push(...fillPath([from, to], cheek).slice(1));
-		else way.push(to);
+		const to = readPlaces(reader, aim, !fill);
+		if (fill) way.push(...fillPath([way.at(-1)!, to[0]!], cheekRoute).slice(1));
+		else way.push(...to);
 	}
 	return way;
 }

@@ -8,15 +8,20 @@ import { writeStep } from './stepLine';
 function blockLine(block: Phase['blocks'][number]): string {
 	const how = block.sides === 'asSteps' ? 'one by one' : 'side by side';
 	const first = block.sides !== 'asSteps' && block.sides.first === 'right' ? ' from right' : '';
-	return `~~ ${how}${first}${block.title ? ` ${inQuotes(block.title)}` : ''}`;
+	const times = block.passes === undefined ? '' : ` ${block.passes} ${block.passes === 1 ? 'time' : 'times'}`;
+	return `~~ ${how}${first}${times}${block.title ? ` ${inQuotes(block.title)}` : ''}`;
 }
+
+const exitWord = ({ exitAfter, exitTitle }: Phase): string =>
+	exitAfter ? `, may end here${exitTitle === undefined ? '' : ` as ${titleWord(exitTitle)}`}` : '';
 
 /** The lines of a phase: its title, its blocks where there is something to say of them, its steps. */
 export function writePhase(phase: Phase): string[] {
 	const [only] = phase.blocks;
-	const plain = phase.blocks.length === 1 && only!.sides === 'asSteps' && only!.title === '';
+	const plain =
+		phase.blocks.length === 1 && only!.sides === 'asSteps' && only!.title === '' && only!.passes === undefined;
 	return [
-		`~ ${titleWord(phase.title)}${phase.exitAfter ? ', may end here' : ''}`,
+		`~ ${titleWord(phase.title)}${phase.passes === undefined ? '' : `, ${phase.passes} times`}${exitWord(phase)}`,
 		...(phase.blocks.length ? [] : ['~~ nothing']),
 		...phase.blocks.flatMap((block) => [...(plain ? [] : [blockLine(block)]), ...block.steps.flatMap(writeStep)])
 	];

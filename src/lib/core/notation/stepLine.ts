@@ -3,9 +3,10 @@ import { StepSchema, type Step } from '../step/step.schema';
 import { makeStep } from '../technique/makeStep';
 import type { Technique } from '../technique/technique.schema';
 import { AIMS, isStationary, type Aim } from '../vocabulary/vocabulary';
-import type { ReadContext } from './clause';
+import { STEP_FIELDS, type StepFieldId } from '../step/stepFields';
+import type { Clause, ReadContext } from './clause';
 import { CLAUSES } from './clauses';
-import { bareStep, defaultMotion } from './defaults';
+import { asInVersion1, bareStep, defaultMotion, doneBy } from './defaults';
 import { aimRow } from '../vocabulary/vocabulary';
 import { readWay, writeWay } from './placeWords';
 import { clausesOf, Misread, Reader, tokensOf, type Token } from './reader';
@@ -21,12 +22,12 @@ export interface StepReadContext extends ReadContext {
 }
 
 /** Reads a clause; of one that nobody knows, says what was expected. */
-function readClause(reader: Reader, context: ReadContext): { id: string; change: Partial<Step> } {
+function readClause(reader: Reader, context: ReadContext): { clause: Clause; change: Partial<Step> } {
 	for (const clause of CLAUSES) {
 		const change = clause.read(reader, context);
 		if (!change) continue;
 		reader.end();
-		return { id: clause.id, change };
+		return { clause, change };
 	}
 	return reader.fail(
 		['a contact', 'a motion', 'a pressure', 'a dose', 'a side', 'pace', 'then'],
@@ -39,7 +40,7 @@ function readClause(reader: Reader, context: ReadContext): { id: string; change:
  * @throws {Misread} for a move that is not in the library
  */
 function baseOf(aim: Aim, places: PlaceRef[], as: Reader | undefined, context: StepReadContext): Omit<Step, 'id'> {
-	if (!as) return bareStep(aim, places);
+	if (!as) return bareStep(aim, places, context.version);
 	as.need('as');
 	const [column, endColumn] = as.span;
 	const name = as.name('a move of the library');
@@ -49,6 +50,15 @@ function baseOf(aim: Aim, places: PlaceRef[], as: Reader | undefined, context: S
 		throw new Misread(`“${name}” is no move of the library.`, column, endColumn, ['a move of the library, by its id']);
 	const { id: _id, side: _side, ...made } = makeStep(technique, { id: 'x', ...(places.length ? { places } : {}) });
 	return { ...made, aim };
+}
+
+/** Nothing is dropped: of two clauses that speak of the same, the second is named. */
+function saidTwice(reader: Reader, same: boolean, field: keyof Step): Misread {
+	const part = STEP_FIELDS[field as StepFieldId].part;
+	const message = same
+		? 'This is said twice in one step.'
+		: `This contradicts what the step says of its ${part} before.`;
+	return new Misread(message, reader.column, reader.endColumn, ['one of the two'], reader.line);
 }
 
 /** A problem of the whole step, shown at the clause that set the field. */
@@ -69,26 +79,26 @@ export function readStep(
 ): Omit<Step, 'id'> {
 	const [head, ...clauses] = clausesOf(tokens);
 	const aim = head!.phrase(AIM_WORDS) ?? head!.fail(Object.keys(AIMS));
-	const way = head!.done ? [] : readWay(head!, context.cheekRoute);
+	const known = { ...context, aim };
+	const way = head!.done ? [] : readWay(head!, known);
 	head!.end();
 	const spans = new Map<string, Reader>([['places', head!]]);
 	const as = clauses.find((c) => c.next?.value.toLowerCase() === 'as');
 	const base = baseOf(aim, way, as, context);
 	// What the line does not say follows from how many places it has, as the aim would have it.
 	let step: Partial<Step> = base;
+	const said = new Map<keyof Step, string>();
 	for (const reader of [...clauses.filter((c) => c !== as), ...below]) {
-		const { id, change } = readClause(reader, context);
-		if (spans.has(id))
-			throw new Misread(
-				'This is said twice in one step.',
-				reader.column,
-				reader.endColumn,
-				['one of the two'],
-				reader.line
-			);
-		spans.set(id, reader);
-		step = { ...step, ...change };
+		const { clause, change } = readClause(reader, known);
+		const fields = Object.keys(change) as (keyof Step)[];
+		const again = fields.find((field) => said.has(field));
+		const joined = again && clause.joins?.(step, change);
+		if (again && !joined) throw saidTwice(reader, clause.id === said.get(again), again);
+		spans.set(clause.id, reader);
+		for (const field of fields) said.set(field, clause.id);
+		step = { ...step, ...(joined || change) };
 	}
+	if (context.version === 1) step = asInVersion1(step, said);
 	if (context.inBlock && step.side !== undefined)
 		throw misreadOf(
 			'side',
@@ -119,7 +129,8 @@ export function writeStep(step: Step): string[] {
 		contact: aimRow(step.aim).usual.contact,
 		motion: defaultMotion(step.aim, step.places.length),
 		pressure: aimRow(step.aim).usual.pressure,
-		paceSeconds: aimRow(step.aim).usual.paceSeconds
+		paceSeconds: aimRow(step.aim).usual.paceSeconds,
+		by: doneBy(step.aim)
 	};
 	const way = step.places.length ? ` ${writeWay(step.places, isStationary(step.motion))}` : '';
 	const said = CLAUSES.map((clause) => ({ clause, text: clause.write({ step, bare }) })).filter((c) => c.text !== null);

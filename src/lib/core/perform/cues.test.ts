@@ -20,7 +20,7 @@ describe('cues', () => {
 			dose: { kind: 'reps', min: 2, target: 2, max: 3 },
 			posture: 'turned',
 			mouth: 'parted',
-			until: { sign: 'softer', capSeconds: 60 },
+			until: { signs: ['softer'], capSeconds: 60 },
 			note: 'slower near the scar'
 		}),
 		step('b', ['malar'], {

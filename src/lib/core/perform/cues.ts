@@ -1,9 +1,10 @@
-import { BREATHS, MOTIONS, MOUTHS, POSTURES, UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
 import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
-import { stepTitle } from '../step/describe';
+import { signsText, stepTitle } from '../step/describe';
+import { LEVEL_NAMES } from '../step/levels';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
 
@@ -32,7 +33,7 @@ function doingWords(event: TimedEvent, step: Step): string {
 	if (event.kind === 'rest') return 'Rest';
 	if (event.kind === 'link')
 		return `Drain to the outlet: ${event.places.map((r) => labelOf(placeOf(r)).toLowerCase()).join(', ')}`;
-	return MOTIONS[step.motion];
+	return MOTIONS[event.part ? step.parts![event.part - 1]!.motion : step.motion];
 }
 
 /** What to ask for when a step begins: posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
@@ -42,7 +43,10 @@ function mindWords(step: Step): string[] {
 		step.mouth === 'closed' ? '' : MOUTHS[step.mouth],
 		step.eyes === 'closed' ? '' : 'Eyes open',
 		step.breath === 'free' ? '' : BREATHS[step.breath],
-		step.until ? `Until it is ${UNTIL_SIGNS[step.until.sign]}, ${step.until.capSeconds} s at most` : '',
+		step.until ? `Until it is ${signsText(step.until)}, ${step.until.capSeconds} s at most` : '',
+		step.around ? `Around ${step.around}` : '',
+		step.risesTo === undefined ? '' : `Rising to ${LEVEL_NAMES[step.risesTo].toLowerCase()}`,
+		step.support?.head === 'resists' ? 'Her head resists' : step.support?.head === 'pushed' ? 'Her head is pushed' : '',
 		step.note
 	].filter(Boolean);
 }

@@ -55,7 +55,13 @@ const ROWS: Record<PointCode, Row> = {
 	CV24: ['lower-lip', [400, 426], 'In the groove between lower lip and chin.', 'chin and jaw', MIDLINE],
 	ST5: ['jawline', [489, 430], 'In front of the chewing muscle on the edge of the jaw, where a pulse is felt.', 'jaw'],
 	ST6: ['masseter', [508, 402], 'Where the chewing muscle bulges when the teeth are closed.', 'grinding'],
-	ST7: ['preauricular', [528, 318], 'In the dip before the ear, under the arch of the cheekbone; mouth closed.', 'jaw', { joint: true }],
+	ST7: [
+		'preauricular',
+		[528, 318],
+		'In the dip before the ear, under the arch of the cheekbone; mouth closed.',
+		'jaw',
+		{ joint: true }
+	],
 	SI19: ['preauricular', [404, 306], 'In the dip before the ear that opens with the mouth.', 'ear and jaw', JOINT],
 	TE21: ['preauricular', [402, 284], 'A finger above it, in the notch before the ear.', 'ear', JOINT],
 	GB2: ['preauricular', [402, 324], 'A finger below it, before the notch over the lobe.', 'ear and jaw', JOINT],

@@ -7,7 +7,12 @@ import { stepsOf } from '../sequence/walk';
 import { RecordFields, sequenceAt, type RecordKind } from './record';
 
 /** A sequence as it was when it was performed, stored once however many sessions performed it. Its id is its hash. */
-export const SnapshotSchema = z.strictObject({ ...RecordFields, sequence: StoredSequenceSchema });
+export const SnapshotSchema = z.strictObject({
+	...RecordFields,
+	sequence: StoredSequenceSchema,
+	/** Of the sequence since it was brought up to date: the id, by which sessions know it, is that of what was written then. */
+	contentHash: z.string().length(64).optional()
+});
 export type Snapshot = z.infer<typeof SnapshotSchema>;
 
 /** SHA-256 of the canonical JSON (keys in order) of a value, in hex: the same content has the same one. */
@@ -40,6 +45,13 @@ export const refTo = (snapshot: Snapshot): SequenceRef => ({
 	steps: stepsOf(snapshot.sequence).length
 });
 
+const inSnapshot = sequenceAt('sequence');
+/** A sequence that changes its form changes its hash; the id stays. */
+const lens: typeof inSnapshot = (record, embedded) => {
+	const after = inSnapshot(record, embedded);
+	return after.sequence === record.sequence ? after : { ...after, contentHash: hashOf(after.sequence) };
+};
+
 export const snapshotKind: RecordKind<Snapshot> = {
 	id: 'snapshot',
 	table: 'snapshots',
@@ -49,11 +61,13 @@ export const snapshotKind: RecordKind<Snapshot> = {
 	schema: SnapshotSchema,
 	indexes: { 5: 'id' },
 	limit: 100_000,
-	sequences: sequenceAt('sequence'),
+	sequences: lens,
 	meets: 'first',
 	preview: 'silent',
 	nameOf: (snapshot) => snapshot.sequence.title,
 	keptWhileReferred: true,
-	problemOf: ({ id, sequence }) =>
-		id === hashOf(sequence) ? null : 'the id is not the hash of the sequence: it was changed outside of Soft Tide'
+	problemOf: ({ id, contentHash, sequence }) =>
+		(contentHash ?? id) === hashOf(sequence)
+			? null
+			: 'the id is not the hash of the sequence: it was changed outside of Soft Tide'
 };

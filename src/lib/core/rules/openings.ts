@@ -2,7 +2,8 @@ import type { NodeId } from '../atlas/nodes';
 import { nodeOf, placeOf, type Side } from '../atlas/places';
 import type { Pass } from '../sequence/passes';
 import { sidesOf } from '../sequence/workedSide';
-import { motionRow } from '../vocabulary/vocabulary';
+import { strokesOf } from '../step/parts';
+import { opensNodes } from './strokes';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { insertStep, type Edit, type Spot } from '../sequence/edits';
@@ -29,9 +30,9 @@ export class Openings {
 		for (const pass of context.passes) {
 			const step = context.byId.get(pass.stepId)!.step;
 			const link = pass.kind === 'link';
-			if (link ? pass.reps < context.working.openingPumps : !motionRow(step.motion).opens) continue;
+			if (link ? pass.reps < context.working.openingPumps : !strokesOf(step).some(opensNodes)) continue;
 			// The pumps of a link are done at its last node group.
-			const refs = link ? pass.event.places.slice(-1) : pass.event.places;
+			const refs = link ? pass.event.places.slice(-1) : pass.places;
 			for (const ref of refs) {
 				const node = nodeOf(placeOf(ref));
 				if (!node) continue;

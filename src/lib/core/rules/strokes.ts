@@ -4,12 +4,15 @@ import { safeLevel } from '../pressure/caps';
 import type { Step } from '../step/step.schema';
 import { setStep } from '../sequence/edits';
 import { movesFluid, peakLevel } from '../step/levelsOf';
-import { isStationary } from '../vocabulary/vocabulary';
+import { isStationary, motionRow, staysOnNode } from '../vocabulary/vocabulary';
 import type { JudgeContext } from './rule';
 import type { Edit } from '../sequence/edits';
 
 /** A step that slides along a path. */
 export const isStroke = (step: Step): boolean => step.places.length > 1 && !isStationary(step.motion);
+/** Opens the node groups on which it is done: a pump, or circles and presses that are meant to. */
+export const opensNodes = (step: Step): boolean =>
+	motionRow(step.motion).opens || (staysOnNode(step.motion) && (step.aim === 'open' || step.aim === 'close'));
 /** A stroke that moves fluid on purpose. */
 export const isFluidStroke = (step: Step): boolean => movesFluid(step) && isStroke(step);
 

@@ -14,7 +14,10 @@ export const SEQUENCE_LIMITS: Cost = { stretches: 40_000, visits: 120_000, repet
 
 /** What is asked of a sequence here: its steps. */
 interface Phases {
-	readonly phases: readonly { readonly blocks: readonly { readonly steps: readonly Step[] }[] }[];
+	readonly phases: readonly {
+		readonly passes?: number | undefined;
+		readonly blocks: readonly { readonly passes?: number | undefined; readonly steps: readonly Step[] }[];
+	}[];
 }
 
 /** A limit that is passed: by a step, or by all of them together. */
@@ -35,16 +38,25 @@ const sum = (a: Cost, b: Cost): Cost => ({
 	seconds: a.seconds + b.seconds
 });
 
-function* placedSteps(sequence: Phases): Generator<[Step, (string | number)[]]> {
+const times = (cost: Cost, n: number): Cost => ({
+	stretches: n * cost.stretches,
+	visits: n * cost.visits,
+	repetitions: n * cost.repetitions,
+	seconds: n * cost.seconds
+});
+
+/** Every step with how often it is done and where it stands. */
+function* placedSteps(sequence: Phases): Generator<[Step, number, (string | number)[]]> {
 	for (const [p, phase] of sequence.phases.entries())
 		for (const [b, block] of phase.blocks.entries())
-			for (const [s, step] of block.steps.entries()) yield [step, ['phases', p, 'blocks', b, 'steps', s]];
+			for (const [s, step] of block.steps.entries())
+				yield [step, (phase.passes ?? 1) * (block.passes ?? 1), ['phases', p, 'blocks', b, 'steps', s]];
 }
 
 /** What it takes to reckon with a sequence, from the numbers alone: a few microseconds for a hundred steps. */
 export function sequenceCost(sequence: Phases): Cost {
 	let cost = NOTHING;
-	for (const [step] of placedSteps(sequence)) cost = sum(cost, stepCost(step));
+	for (const [step, n] of placedSteps(sequence)) cost = sum(cost, times(stepCost(step), n));
 	return cost;
 }
 
@@ -56,10 +68,10 @@ export function overLimits(sequence: Phases): OverLimit[] {
 		for (const kind of passedLimits(cost, limits))
 			over.push({ path, stepId, kind, asked: Math.round(cost[kind]), limit: limits[kind] });
 	};
-	for (const [step, path] of placedSteps(sequence)) {
+	for (const [step, n, path] of placedSteps(sequence)) {
 		const cost = stepCost(step);
 		note(cost, STEP_LIMITS, [...path, 'dose'], step.id);
-		total = sum(total, cost);
+		total = sum(total, times(cost, n));
 	}
 	note(total, SEQUENCE_LIMITS, ['phases'], null);
 	return over;
@@ -88,6 +100,10 @@ const cutShort = (step: Step): Step => ({
 	lanes: 1,
 	reverse: false,
 	stations: undefined,
+	parts: undefined,
+	laneWays: undefined,
+	poseSeconds: undefined,
+	doseAt: 'over-all',
 	until: undefined
 });
 
@@ -109,9 +125,9 @@ export function computable<S extends Phases>(sequence: S): S {
 
 function cut<S extends Phases>(sequence: S): S {
 	let total = NOTHING;
-	const within = (step: Step): Step => {
+	const within = (step: Step, n: number): Step => {
 		const cost = stepCost(step);
-		const together = sum(total, cost);
+		const together = sum(total, times(cost, n));
 		const fits = !passedLimits(cost, STEP_LIMITS).length && !passedLimits(together, SEQUENCE_LIMITS).length;
 		if (fits) total = together;
 		return fits ? step : cutShort(step);
@@ -120,7 +136,10 @@ function cut<S extends Phases>(sequence: S): S {
 		...sequence,
 		phases: sequence.phases.map((phase) => ({
 			...phase,
-			blocks: phase.blocks.map((block) => ({ ...block, steps: block.steps.map(within) }))
+			blocks: phase.blocks.map((block) => ({
+				...block,
+				steps: block.steps.map((step) => within(step, (phase.passes ?? 1) * (block.passes ?? 1)))
+			}))
 		}))
 	};
 }

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { schoolById } from '../school/schools';
 import type { Level } from '../step/levels';
 import type { Step } from '../step/step.schema';
+import { doseAtOf } from '../step/doseAt';
 import { STEP_FIELDS, type StepFieldId } from '../step/stepFields';
 import { anySequence, anyStep, pump, sequenceOf, step } from '../testing';
 import { differences, headDifferences } from './difference';
@@ -60,7 +61,7 @@ const CHANGES: { readonly [K in StepFieldId]: (step: Step) => Step[K] } = {
 	stations: (s) => ({ places: ['chin'], hold: { kind: 'breaths', amount: (s.stations?.hold.amount ?? 1) + 1 } }),
 	lanes: (s) => s.lanes + 1,
 	reverse: (s) => !s.reverse,
-	until: (s) => ({ sign: 'pink', capSeconds: (s.until?.capSeconds ?? 10) + 1 }),
+	until: (s) => ({ signs: ['pink'], capSeconds: (s.until?.capSeconds ?? 10) + 1 }),
 	end: (s) => ({
 		kind: 'link',
 		places: ['n:terminus'],
@@ -76,6 +77,18 @@ const CHANGES: { readonly [K in StepFieldId]: (step: Step) => Step[K] } = {
 	medium: (s) => ({ id: 'balm', ml: (s.medium?.ml ?? 0) + 0.1 }),
 	point: (s) => (s.point === 'LI20' ? 'ST2' : 'LI20'),
 	replaces: (s) => `${s.replaces ?? ''} serum`,
+	doseAt: (s) => ((s.doseAt ?? doseAtOf(s)) === 'each-place' ? 'over-all' : 'each-place'),
+	parts: (s) => [...(s.parts ?? []), { motion: 'sweep', seconds: 2 }],
+	amplitudeMm: (s) => (s.amplitudeMm ?? 0) + 1,
+	beside: () => ['ear'],
+	laneRun: (s) => (s.laneRun === 'diagonal' ? 'inner-outer' : 'diagonal'),
+	laneWays: (s) => Array.from({ length: Math.max(1, s.lanes - 1) }, () => ['chin', 'jawline'] as Step['places']),
+	risesTo: () => 4,
+	poseSeconds: (s) => (s.poseSeconds ?? 0) + 1,
+	onlyIf: (s) => `${s.onlyIf ?? ''} loose`,
+	choice: (s) => ({ group: 'tapes', option: `${s.choice?.option ?? ''}fan` }),
+	later: (s) => !s.later,
+	around: (s) => `${s.around ?? ''} a mole`,
 	tape: (s) => ({ lengthMm: (s.tape?.lengthMm ?? 20) + 1, widthMm: 8, wearHours: 1 }),
 	optional: (s) => !s.optional,
 	reason: (s) => `${s.reason ?? ''} fuller`,

@@ -3,6 +3,7 @@ import { diffArrays } from 'diff';
 import { clock, doseText, stepTitle } from '../step/describe';
 import { STEP_FIELDS, type StepField, type StepFieldId } from '../step/stepFields';
 import type { Step } from '../step/step.schema';
+import { courseText } from './course';
 import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 
@@ -42,6 +43,13 @@ const HEAD_PARTS = {
 	title: { part: 'title', says: (s) => s.title },
 	notes: { part: 'notes', says: (s) => s.notes || 'none' },
 	budgetSeconds: { part: 'time', says: (s) => clock(s.budgetSeconds) },
+	leastSeconds: {
+		part: 'shortest',
+		says: (s) => (s.leastSeconds === undefined ? 'not said' : clock(s.leastSeconds))
+	},
+	choices: { part: 'chosen', says: (s) => none((s.choices ?? []).map((c) => `${c.group}: ${c.option}`)) },
+	course: { part: 'how often', says: (s) => (s.course ? courseText(s.course) : 'not said') },
+	changed: { part: 'changed meaning', says: (s) => none(s.changed ?? []) },
 	school: { part: 'school', says: (s) => s.school.title.toLowerCase() },
 	performer: { part: 'for', says: (s) => (s.performer === 'self' ? 'oneself' : 'a client') },
 	orientation: { part: 'seen', says: (s) => s.orientation.replaceAll('-', ' ') },
@@ -59,17 +67,25 @@ const HEAD_PARTS = {
 	mutes: { part: 'set aside', says: (s) => none(s.mutes.map((m) => `${m.key.split('|')[0]} (${m.reason})`)) },
 	phases: {
 		part: 'phases',
-		says: (s) => none(s.phases.map((p) => `${p.title}${p.exitAfter ? ' (may end here)' : ''}${blockWords(p)}`))
+		says: (s) => none(s.phases.map((p) => `${p.title}${exitWords(p)}${timesText(p.passes)}${blockWords(p)}`))
 	}
 } as const satisfies Record<
 	Exclude<keyof Sequence, 'format' | 'version' | 'id' | 'revision' | 'updatedAt'>,
 	{ readonly part: string; readonly says: (s: Sequence) => string }
 >;
 
+const exitWords = (phase: Sequence['phases'][number]): string =>
+	phase.exitAfter ? ` (may end here${phase.exitTitle ? `: ${phase.exitTitle}` : ''})` : '';
+const timesText = (passes: number | undefined): string => (passes && passes > 1 ? ` (${passes} times)` : '');
+
 /** Blocks of a phase that do one side and then the other, and those with a title. */
 function blockWords(phase: Sequence['phases'][number]): string {
 	const said = phase.blocks
-		.map((b) => [b.title, b.sides === 'asSteps' ? '' : `${b.sides.first} side first`].filter(Boolean).join(', '))
+		.map((b) =>
+			[b.title, b.sides === 'asSteps' ? '' : `${b.sides.first} side first`, timesText(b.passes).trim()]
+				.filter(Boolean)
+				.join(', ')
+		)
 		.filter(Boolean);
 	return said.length ? ` [${said.join('; ')}]` : '';
 }

@@ -1,13 +1,17 @@
 import { otherSide, type PlaceRef, type Side } from '../atlas/places';
 import type { Level } from '../step/levels';
-import { isStationary, toolRow } from '../vocabulary/vocabulary';
+import { toolRow } from '../vocabulary/vocabulary';
 import type { Working } from '../working/working.schema';
 import type { Block, Phase, Sequence } from './sequence.schema';
 import type { Step } from '../step/step.schema';
 import { levelsOf } from '../step/levelsOf';
+import { partAs } from '../step/parts';
+import { beatOf, holdSeconds, isTold, kindOf, waysOf, type CountChoice, type Way } from './beats';
+import { isDone } from './chosen';
 import { computable } from './cost';
 import { turnsOf, type WorkedSide } from './workedSide';
 
+export { holdSeconds, type CountChoice } from './beats';
 export type { WorkedSide } from './workedSide';
 export type EventKind = 'work' | 'link' | 'station' | 'transition' | 'rest';
 
@@ -21,6 +25,8 @@ export interface TimedEvent {
 	/** Lane of the stroke, from 1. */
 	readonly lane: number;
 	readonly direction: 'forward' | 'back';
+	/** Which stroke of a repetition that has several: 0 is the step's own, 1 its first part. */
+	readonly part: number;
 	/** Repetitions, of both sides where they are done in turn; for a dose in seconds as many as the pace gives, for breaths one a breath. */
 	readonly reps: number;
 	readonly paceSeconds: number;
@@ -30,7 +36,6 @@ export interface TimedEvent {
 	readonly levels: readonly Level[];
 }
 
-export type CountChoice = 'min' | 'target' | 'max';
 export interface ExpandContext {
 	readonly working: Working;
 }
@@ -39,6 +44,8 @@ interface Cursor {
 	seconds: number;
 	tool: string | null;
 	gloved: boolean;
+	/** Hands were just washed, or gloves put on. */
+	handsReady: boolean;
 	posture: Step['posture'];
 	side: Side | null;
 	readonly begun: Set<string>;
@@ -52,6 +59,7 @@ const newCursor = (out: TimedEvent[] | null): Cursor => ({
 	seconds: 0,
 	tool: null,
 	gloved: false,
+	handsReady: false,
 	posture: 'neutral',
 	side: null,
 	begun: new Set(),
@@ -87,14 +95,29 @@ export function secondsOf(sequence: Sequence, context: ExpandContext, count: Cou
 }
 
 function walk(cursor: Cursor, sequence: Sequence, working: Working, count: CountChoice): void {
+	const isOn = isDone(sequence, count);
 	for (const phase of sequence.phases)
-		for (const block of phase.blocks)
-			if (block.sides === 'asSteps') {
-				for (const step of block.steps) expandStep(cursor, { phase, block, step }, working, count);
-			} else {
-				for (const side of [block.sides.first, otherSide(block.sides.first)])
-					for (const step of block.steps) expandPass(cursor, { phase, block, step }, side, working, count);
-			}
+		for (let round = 0; round < (phase.passes ?? 1); round++)
+			for (const block of phase.blocks)
+				for (let pass = 0; pass < (block.passes ?? 1); pass++) walkBlock(cursor, phase, block, isOn, working, count);
+}
+
+function walkBlock(
+	cursor: Cursor,
+	phase: Phase,
+	block: Block,
+	isOn: (step: Step) => boolean,
+	working: Working,
+	count: CountChoice
+): void {
+	const sides = block.sides === 'asSteps' ? [null] : [block.sides.first, otherSide(block.sides.first)];
+	for (const side of sides)
+		for (const step of block.steps) {
+			if (!isOn(step)) continue;
+			const placed = { phase, block, step };
+			if (side) expandPass(cursor, placed, side, working, count);
+			else expandStep(cursor, placed, working, count);
+		}
 }
 
 interface Placed {
@@ -108,7 +131,7 @@ function expandStep(cursor: Cursor, placed: Placed, working: Working, count: Cou
 	if (typeof side === 'string') expandPass(cursor, placed, side, working, count);
 	else if ('each' in side)
 		for (const s of [side.first, otherSide(side.first)]) expandPass(cursor, placed, s, working, count);
-	else expandAlternate(cursor, placed, side.first, working, count);
+	else expandAlternate(cursor, placed, side, working, count);
 }
 
 function push(
@@ -130,6 +153,7 @@ function push(
 		side: part.side,
 		lane: part.lane ?? 1,
 		direction: part.direction ?? 'forward',
+		part: part.part ?? 0,
 		reps: part.reps ?? 1,
 		paceSeconds: part.paceSeconds ?? seconds,
 		startSeconds,
@@ -149,9 +173,12 @@ function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, workin
 	const { step } = placed;
 	let seconds = 0;
 	const gloved = step.tool !== undefined && toolRow(step.tool.id).worn;
-	if (gloved !== cursor.gloved) seconds += working.glovesSeconds;
+	// Putting them on is paid; taking them off is a moment. Who has just put them on, or washed, pays no second time.
+	if (gloved && !cursor.gloved && !cursor.handsReady) seconds += working.glovesSeconds;
 	cursor.gloved = gloved;
-	const tool = step.tool && !gloved ? `${step.tool.id}/${step.tool.edge ?? ''}` : null;
+	cursor.handsReady = step.aim === 'cleanse' && step.target === 'hands';
+	// Another edge of the same tool is turned to in the hand.
+	const tool = step.tool && !gloved ? step.tool.id : null;
 	if (tool && tool !== cursor.tool) seconds += working.toolPickUpSeconds;
 	cursor.tool = tool;
 	if (step.posture !== cursor.posture) seconds += working.postureChangeSeconds;
@@ -165,42 +192,46 @@ function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, workin
 	push(cursor, placed, { kind: 'transition', side }, seconds);
 }
 
-/** Counted seconds of one pass in one lane and direction, split into what repeats. */
-function passDose(step: Step, working: Working, count: CountChoice): { reps: number; paceSeconds: number } {
-	const amount = step.dose[count];
-	if (step.dose.kind === 'reps') return { reps: amount, paceSeconds: step.paceSeconds };
-	const perPlace = isStationary(step.motion) ? Math.max(1, step.places.length) : 1;
-	if (step.dose.kind === 'breaths') return { reps: amount * perPlace, paceSeconds: working.doseBreathSeconds };
-	const seconds = amount * perPlace;
-	const reps = Math.max(1, Math.round(seconds / step.paceSeconds));
-	return { reps, paceSeconds: seconds / reps };
-}
-
-/** Seconds of one station's hold. */
-export function holdSeconds(step: Step, working: Working): number {
-	if (!step.stations) return 0;
-	const { kind, amount } = step.stations.hold;
-	return kind === 'breaths' ? amount * working.doseBreathSeconds : amount;
+/** One repetition by itself: its stroke, the stations on its way, and its further parts. */
+function pushRepetition(
+	cursor: Cursor,
+	placed: Placed,
+	part: Pick<TimedEvent, 'kind' | 'side' | 'paceSeconds'> & Way,
+	working: Working
+): void {
+	const { step } = placed;
+	push(cursor, placed, part, part.paceSeconds);
+	if (step.stations) pushStations(cursor, placed, part, working);
+	step.parts?.forEach((own, i) => {
+		const { places, levels } = { places: own.places ?? part.places, levels: levelsOf(partAs(step, i)) };
+		const { side, lane, direction } = part;
+		push(cursor, placed, { kind: 'work', side, lane, direction, places, levels, part: i + 1 }, own.seconds);
+	});
 }
 
 function expandPass(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working, count: CountChoice): void {
 	payTransitions(cursor, placed, side, working);
 	const { step } = placed;
-	const { reps, paceSeconds } = passDose(step, working, count);
-	const kind: EventKind = step.motion === 'none' && step.contact === 'none' ? 'rest' : 'work';
+	const { reps, paceSeconds } = beatOf(step, working, count);
 	const start = cursor.seconds;
-	for (let lane = 1; lane <= step.lanes; lane++)
-		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const)) {
-			const part = { kind, side, lane, direction, paceSeconds };
-			if (!step.stations) push(cursor, placed, { kind, side, lane, direction, paceSeconds, reps }, reps * paceSeconds);
-			else
-				for (let rep = 0; rep < reps; rep++) {
-					push(cursor, placed, part, paceSeconds);
-					pushStations(cursor, placed, part, working);
-				}
-		}
-	if (step.until && count === 'max') stretch(cursor, placed, start, step.until.capSeconds);
+	const kind = kindOf(step);
+	for (const way of waysOf(step)) {
+		const part = { kind, side, paceSeconds, ...way };
+		if (isTold(step)) for (let rep = 0; rep < reps; rep++) pushRepetition(cursor, placed, part, working);
+		else push(cursor, placed, { ...part, reps }, reps * paceSeconds);
+	}
+	keepToCap(cursor, placed, start, step.until?.capSeconds, count);
+	pushPose(cursor, placed, side);
 	pushLink(cursor, placed, side, working);
+}
+
+/** The pose in which a side ends is held. */
+function pushPose(cursor: Cursor, placed: Placed, side: WorkedSide): void {
+	const { step } = placed;
+	if (step.poseSeconds === undefined) return;
+	const [place, level] = [step.places.at(-1), levelsOf(step).at(-1)!];
+	const at = place === undefined ? {} : { places: [place], levels: [level] };
+	push(cursor, placed, { kind: 'station', side, ...at }, step.poseSeconds);
 }
 
 function pushStations(
@@ -213,11 +244,26 @@ function pushStations(
 	const levels = levelsOf(step);
 	for (const place of step.stations!.places) {
 		const level = levels[step.places.indexOf(place)] ?? levels[0]!;
-		push(cursor, placed, { ...part, kind: 'station', places: [place], levels: [level] }, holdSeconds(step, working));
+		const { side, lane, direction } = part;
+		const at = { side, lane, direction, places: [place], levels: [level] };
+		push(cursor, placed, { ...at, kind: 'station' }, holdSeconds(step, working));
 	}
 }
 
-/** `until` ends at its cap at the latest: the last event of the pass is lengthened or cut to it. */
+/** `until` ends at its cap at the latest, whichever end of the count is taken; at the longest it lasts until then. */
+function keepToCap(
+	cursor: Cursor,
+	placed: Placed,
+	startSeconds: number,
+	capSeconds: number | undefined,
+	count: CountChoice
+): void {
+	if (capSeconds === undefined) return;
+	const over = cursor.seconds > startSeconds + capSeconds + 1e-9;
+	if (over || count === 'max') stretch(cursor, placed, startSeconds, capSeconds);
+}
+
+/** The last event of a pass is lengthened or cut to a cap. */
 function stretch(cursor: Cursor, { phase, step }: Placed, startSeconds: number, capSeconds: number): void {
 	const end = startSeconds + capSeconds;
 	if (!cursor.out) {
@@ -247,31 +293,37 @@ function pushLink(cursor: Cursor, placed: Placed, side: WorkedSide, working: Wor
 	);
 }
 
-/** Repetition by repetition, left and right in turn. The hands change without a pause. */
-function expandAlternate(cursor: Cursor, placed: Placed, first: Side, working: Working, count: CountChoice): void {
+/** Left and right in turn, after each repetition or after so many. The hands change without a pause. */
+function expandAlternate(
+	cursor: Cursor,
+	placed: Placed,
+	{ first, every = 1 }: { readonly first: Side; readonly every?: number | undefined },
+	working: Working,
+	count: CountChoice
+): void {
 	payTransitions(cursor, placed, 'both', working);
 	const { step } = placed;
-	const { reps, paceSeconds } = passDose(step, working, count);
+	const { reps, paceSeconds } = beatOf(step, working, count);
 	const sides = [first, otherSide(first)];
 	const start = cursor.seconds;
-	for (let lane = 1; lane <= step.lanes; lane++)
-		for (const direction of step.reverse ? (['forward', 'back'] as const) : (['forward'] as const))
-			if (!step.stations) {
-				const side = `in-turn-${first}` as const;
-				push(
-					cursor,
-					placed,
-					{ kind: 'work', side, lane, direction, paceSeconds, reps: 2 * reps },
-					2 * reps * paceSeconds
-				);
-			} else
-				for (let rep = 0; rep < reps; rep++)
-					for (const side of sides) {
-						const part = { kind: 'work' as const, side, lane, direction, paceSeconds };
-						push(cursor, placed, part, paceSeconds);
-						pushStations(cursor, placed, part, working);
-					}
+	const kind = kindOf(step);
+	for (const way of waysOf(step)) {
+		const part = { kind, paceSeconds, ...way };
+		if (every === 1 && !isTold(step))
+			push(cursor, placed, { ...part, side: `in-turn-${first}`, reps: 2 * reps }, 2 * reps * paceSeconds);
+		else
+			for (let done = 0; done < reps; done += every)
+				for (const side of sides) {
+					const turn = Math.min(every, reps - done);
+					if (!isTold(step)) push(cursor, placed, { ...part, side, reps: turn }, turn * paceSeconds);
+					else for (let rep = 0; rep < turn; rep++) pushRepetition(cursor, placed, { ...part, side }, working);
+				}
+	}
 	// The cap holds on each side; done in turn, both together take twice as long.
-	if (step.until && count === 'max') stretch(cursor, placed, start, 2 * step.until.capSeconds);
-	for (const side of sides) pushLink(cursor, placed, side, working);
+	const cap = step.until && 2 * step.until.capSeconds;
+	keepToCap(cursor, placed, start, cap, count);
+	for (const side of sides) {
+		pushPose(cursor, placed, side);
+		pushLink(cursor, placed, side, working);
+	}
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { placeOf, isZone, SIDES, type Side } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
-import { isStationary } from '../vocabulary/vocabulary';
+import { dosesPerSide } from '../step/doseAt';
 import { anySequence, anyStep, CONTEXT, sequenceOf } from '../testing';
 import { balanceOf, shareOfSide } from './balance';
 import { passedLimits, STEP_LIMITS, stepCost } from '../step/stepCost';
@@ -16,12 +16,15 @@ import { levelsOf } from '../step/levelsOf';
 function oneSideSeconds(step: Step): number {
 	const { working } = CONTEXT;
 	const passes = step.lanes * (step.reverse ? 2 : 1);
-	const places = isStationary(step.motion) ? Math.max(1, step.places.length) : 1;
+	const places = dosesPerSide(step);
 	const amount = step.dose.target;
 	const holds = (reps: number) => reps * (step.stations?.places.length ?? 0) * holdSeconds(step, working);
-	if (step.dose.kind === 'reps') return passes * (amount * step.paceSeconds + holds(amount));
-	if (step.dose.kind === 'breaths') return passes * amount * places * working.doseBreathSeconds;
-	return passes * amount * places;
+	const half = working.cueBreathHalfSeconds;
+	const presses = ['press-hold', 'lift-hold', 'skin-stretch'].includes(step.motion) && step.breath.startsWith('out');
+	const pace = presses ? half + Math.max(half, step.paceSeconds) : step.paceSeconds;
+	if (step.dose.kind === 'reps') return passes * places * (amount * pace + holds(amount));
+	if (step.dose.kind === 'breaths') return passes * places * (amount * working.doseBreathSeconds + holds(amount));
+	return passes * places * amount;
 }
 const sidesWorked = (step: Step): number => {
 	const { side } = step;
@@ -71,7 +74,7 @@ describe('time', () => {
 		);
 	});
 	test('measured without events is what the events say, for every end of the count ranges, caps included', () => {
-		const capped = anyStep('c').map((s) => ({ ...s, until: { sign: 'warm' as const, capSeconds: 37 } }));
+		const capped = anyStep('c').map((s) => ({ ...s, until: { signs: ['warm' as const], capSeconds: 37 } }));
 		fc.assert(
 			fc.property(anySequence, capped, (sequence, step) => {
 				const withCap = { ...sequence, phases: [...sequenceOf([step]).phases, ...sequence.phases] };

@@ -9,14 +9,25 @@ export function mirroredPlace(ref: PlaceRef): PlaceRef {
 	return side ? (`${placeOf(ref)}:${otherSide(side)}` as PlaceRef) : ref;
 }
 
+const mirroredTape = (tape: NonNullable<Step['tape']>): NonNullable<Step['tape']> => ({
+	...tape,
+	...(tape.anchor ? { anchor: mirroredPlace(tape.anchor) } : {}),
+	...(tape.towards ? { towards: mirroredPlace(tape.towards) } : {})
+});
+
 /** The step as its mirror image: sides, and places that name one. */
 export function mirroredStep(step: Step): Step {
-	const { places, side, stations, support, end } = step;
+	const { places, side, stations, support, end, parts, beside, laneWays, tape } = step;
+	const turned = (list: readonly PlaceRef[]) => list.map(mirroredPlace);
 	return {
 		...step,
 		places: places.map(mirroredPlace),
 		...(side === undefined ? {} : { side: swappedSide(side) }),
 		...(stations ? { stations: { ...stations, places: stations.places.map(mirroredPlace) } } : {}),
+		...(parts ? { parts: parts.map((p) => (p.places ? { ...p, places: turned(p.places) } : p)) } : {}),
+		...(beside ? { beside: turned(beside) } : {}),
+		...(laneWays ? { laneWays: laneWays.map(turned) } : {}),
+		...(tape ? { tape: mirroredTape(tape) } : {}),
 		...(support?.place ? { support: { ...support, place: mirroredPlace(support.place) } } : {}),
 		end: end.kind === 'link' ? { ...end, places: end.places.map(mirroredPlace) } : end
 	};

@@ -1,3 +1,4 @@
+import type { PlaceRef } from '../atlas/places';
 import type { TimedEvent } from './expand';
 import { turnsOf, repsOn, type WorkedSide } from './workedSide';
 
@@ -9,7 +10,10 @@ export interface Pass {
 	readonly startSeconds: number;
 	readonly endSeconds: number;
 	readonly reps: number;
+	/** Its first stretch. */
 	readonly event: TimedEvent;
+	/** Every place that it goes over, in the order of its stretches. */
+	readonly places: readonly PlaceRef[];
 }
 
 /** The passes of a sequence in order of their start. Alternating sides are interleaved and overlap. */
@@ -24,12 +28,18 @@ export function passesOf(events: readonly TimedEvent[]): Pass[] {
 		const kind = event.kind === 'link' ? 'link' : 'work';
 		const at = kind === 'work' ? open.get(event.side) : undefined;
 		const known = at === undefined ? undefined : passes[at];
-		const reps = event.kind === 'station' ? 0 : event.reps;
-		if (known && at !== undefined) passes[at] = { ...known, endSeconds: event.endSeconds, reps: known.reps + reps };
+		const reps = event.kind === 'station' || event.part ? 0 : event.reps;
+		if (known && at !== undefined)
+			passes[at] = {
+				...known,
+				endSeconds: event.endSeconds,
+				reps: known.reps + reps,
+				places: known.places.includes(event.places[0]!) ? known.places : [...known.places, ...event.places]
+			};
 		else {
 			if (kind === 'work') open.set(event.side, passes.length);
 			const { side, startSeconds, endSeconds } = event;
-			passes.push({ stepId, kind, side, startSeconds, endSeconds, reps, event });
+			passes.push({ stepId, kind, side, startSeconds, endSeconds, reps, event, places: event.places });
 		}
 	}
 	return passes;

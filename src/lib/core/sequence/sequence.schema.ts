@@ -8,7 +8,7 @@ import { limitWords, overLimits } from './cost';
 import { GOAL_IDS } from './goalIds';
 
 /** Version of the sequence format. Any new field bumps it. */
-export const SEQUENCE_VERSION = 2;
+export const SEQUENCE_VERSION = 3;
 /** Limits of a sequence; more is refused with the limit named. */
 export const MAX_STEPS = 2000;
 
@@ -17,10 +17,15 @@ export const BlockSidesSchema = z.union([
 	z.strictObject({ each: z.literal(true), first: SideIdSchema })
 ]);
 
+/** How often a block or a phase is done, one after the other. */
+const PassesSchema = z.int().min(1).max(9);
+
 export const BlockSchema = z.strictObject({
 	id: IdSchema,
 	title: z.string().max(200).default(''),
 	sides: BlockSidesSchema.default('asSteps'),
+	/** How often all of it is done; absent: once. */
+	passes: PassesSchema.optional(),
 	steps: z.array(StepSchema).max(MAX_STEPS, `at most ${MAX_STEPS} steps are allowed in a sequence`)
 });
 export type Block = z.infer<typeof BlockSchema>;
@@ -30,9 +35,23 @@ export const PhaseSchema = z.strictObject({
 	title: TitleSchema,
 	blocks: z.array(BlockSchema).max(200),
 	/** A short version may end after this phase. */
-	exitAfter: z.boolean().default(false)
+	exitAfter: z.boolean().default(false),
+	/** What that short version is called. */
+	exitTitle: TitleSchema.optional(),
+	passes: PassesSchema.optional()
 });
 export type Phase = z.infer<typeof PhaseSchema>;
+
+/** How often it is done, over how long, and when. */
+export const CourseSchema = z.strictObject({
+	times: z.int().min(1).max(60),
+	per: z.enum(['day', 'week', 'month']),
+	weeks: z.int().min(1).max(104).optional(),
+	/** When on the day. */
+	hour: z.enum(['morning', 'noon', 'evening', 'night']).optional(),
+	/** The day from which it is done. */
+	since: z.iso.date().optional()
+});
 
 const SequenceFieldsSchema = z.strictObject({
 	format: z.literal('soft-tide/sequence'),
@@ -50,6 +69,20 @@ const SequenceFieldsSchema = z.strictObject({
 		.int()
 		.min(30)
 		.max(4 * 3600),
+	/** The shortest that it may be made; absent: `budgetSeconds` is all that is said. */
+	leastSeconds: z
+		.int()
+		.min(30)
+		.max(4 * 3600)
+		.optional(),
+	/** Of steps of which one option is done: which. A group without an entry takes the option that stands first. */
+	choices: z
+		.array(z.strictObject({ group: z.string().min(1).max(60), option: z.string().min(1).max(60) }))
+		.max(50)
+		.optional(),
+	course: CourseSchema.optional(),
+	/** What means something else, or takes another time, since it was brought up to date: said once. */
+	changed: z.array(z.string().min(1).max(300)).max(10).optional(),
 	school: SchoolSchema,
 	/** The user's own techniques and media that its steps came from: they travel with the file. */
 	techniques: z.array(TechniqueSchema).max(500).default([]),
@@ -99,6 +132,8 @@ function checkSequence(sequence: Sequence, ctx: z.core.$RefinementCtx<Sequence>)
 			})
 		)
 	);
+	if (sequence.leastSeconds !== undefined && sequence.leastSeconds > sequence.budgetSeconds)
+		problem(['leastSeconds'], `least ≤ most time is needed: ${sequence.leastSeconds} s, ${sequence.budgetSeconds} s`);
 	if (steps > MAX_STEPS) problem(['phases'], `at most ${MAX_STEPS} steps are allowed: ${steps}`);
 }
 

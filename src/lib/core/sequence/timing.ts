@@ -52,6 +52,7 @@ export function timingOf(
 		step.endSeconds = endSeconds;
 		phase.expectedSeconds += endSeconds - startSeconds;
 	}
+	standStill(sequence, steps, spanOf);
 	return {
 		minSeconds: low.total,
 		expectedSeconds: expected.at(-1)?.endSeconds ?? 0,
@@ -59,4 +60,20 @@ export function timingOf(
 		steps,
 		phases
 	};
+}
+
+/** Steps that take no time now, for a later sitting or until their condition is met: they stand where the one before ends. */
+function standStill(
+	sequence: Sequence,
+	steps: Map<string, Writable<Span> & { startSeconds: number; endSeconds: number }>,
+	spanOf: (id: string, of: 'steps') => Span
+): void {
+	let at = 0;
+	for (const phase of sequence.phases)
+		for (const block of phase.blocks)
+			for (const { id } of block.steps) {
+				const known = steps.get(id);
+				if (known) at = known.endSeconds;
+				else steps.set(id, { ...spanOf(id, 'steps'), startSeconds: at, endSeconds: at });
+			}
 }

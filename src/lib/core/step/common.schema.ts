@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PLACE_REFS, type PlaceRef } from '../atlas/places';
-import { idsOf, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { LevelSchema } from './levels';
+import { idsOf, MOTIONS, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 
 /** Longest free text, characters. */
 export const MAX_TEXT = 2000;
@@ -13,7 +14,7 @@ export const TitleSchema = z.string().min(1).max(MAX_TITLE);
 const seconds = z.number().min(0.1).max(3600);
 const count = z.int().min(1).max(1000);
 
-/** A dose is per side, per lane and per direction. Seconds and breaths over several stationary places: per place. */
+/** A dose is per side, per lane and per direction; of a move that stays on several places, the step says whether at each of them. */
 export const DoseSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('reps'), min: count, target: count, max: count }),
 	z.strictObject({ kind: z.literal('breaths'), min: count, target: count, max: count }),
@@ -39,10 +40,56 @@ export const StationsSchema = z.strictObject({
 	places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES),
 	hold: HoldSchema
 });
-/** Goes on until a sign shows, at the longest for `capSeconds` on one side. */
+/** Goes on until one of some signs shows, at the longest for `capSeconds` on one side. */
 export const UntilSchema = z.strictObject({
-	sign: z.enum(idsOf(UNTIL_SIGNS)),
+	signs: z
+		.array(z.enum(idsOf(UNTIL_SIGNS)))
+		.min(1)
+		.max(5),
 	capSeconds: z.number().min(1).max(3600)
 });
-/** Where the other hand anchors the skin, and whether one hand always stays on it. */
-export const SupportSchema = z.strictObject({ place: PlaceRefSchema.optional(), stays: z.boolean() });
+/** What the other hand does: where it anchors the skin, with the thumb, going along, or at the client's head. */
+export const SupportSchema = z.strictObject({
+	place: PlaceRefSchema.optional(),
+	/** One hand always stays on the skin. */
+	stays: z.boolean(),
+	/** One's own thumb anchors, beside the fingers that work: it takes no second hand. */
+	thumb: z.boolean().optional(),
+	/** The anchor moves along with the stroke. */
+	moves: z.boolean().optional(),
+	/** The client's head resists, or is pushed against the hand. */
+	head: z.enum(['resists', 'pushed']).optional()
+});
+
+/** Most parts of a repetition besides its first stroke. */
+export const MAX_PARTS = 6;
+/** A further stroke of the same repetition: press, then swipe, then lift, then drain is one repetition of four. */
+export const PartSchema = z.strictObject({
+	motion: z.enum(idsOf(MOTIONS)),
+	/** Absent: where the first stroke is done. */
+	places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES).optional(),
+	/** Absent: as deep as the first stroke at its end. */
+	pressure: LevelSchema.optional(),
+	/** Of one repetition. */
+	seconds: z.number().min(0.1).max(120)
+});
+export type Part = z.infer<typeof PartSchema>;
+
+/** A piece of tape, or several alike. */
+export const TapeSchema = z.strictObject({
+	lengthMm: z.number().min(5).max(400),
+	widthMm: z.number().min(2).max(100),
+	/** Longest wear; with `leastHours` it is a range. */
+	wearHours: z.number().min(0).max(24),
+	leastHours: z.number().min(0).max(24).optional(),
+	pieces: z.int().min(1).max(30).optional(),
+	/** The end that is laid first, without any pull, and its length. */
+	anchor: PlaceRefSchema.optional(),
+	anchorMm: z.number().min(1).max(100).optional(),
+	/** Where it is laid towards from its anchor. */
+	towards: PlaceRefSchema.optional(),
+	/** The first time it is worn: a trial. */
+	firstWear: z.boolean().optional(),
+	/** What was on the skin was left to sink in, or blotted, before it was laid. */
+	skin: z.enum(['absorbed', 'blotted']).optional()
+});

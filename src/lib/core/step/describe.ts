@@ -1,4 +1,5 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
+import { UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
 
 /** First and last place of a step in words: the short name under which it is spoken of. */
@@ -22,6 +23,10 @@ export function doseText(dose: Step['dose']): string {
 	if (dose.kind === 'seconds') return `${dose.target} s`;
 	return `${dose.target} breath${dose.target === 1 ? '' : 's'}`;
 }
+
+/** Signs on which a move ends, in words: "softer or warm". */
+export const signsText = ({ signs }: { readonly signs: readonly (keyof typeof UNTIL_SIGNS)[] }): string =>
+	signs.map((sign) => UNTIL_SIGNS[sign]).join(' or ');
 
 /** The side in short words; `undefined` inside a block that is done side by side. */
 export function sideText(side: Step['side']): string {

@@ -1,6 +1,6 @@
 import type { PlaceRef } from '../atlas/places';
 import type { Level } from './levels';
-import { aimRow, contactRow, isStationary, toolRow } from '../vocabulary/vocabulary';
+import { aimRow, contactRow, isStationary, motionRow, toolRow } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
 
 const levelsByStep = new WeakMap<Step, readonly Level[]>();
@@ -15,8 +15,8 @@ export function levelsOf(step: Step): readonly Level[] {
 	return levels;
 }
 
-/** The highest level of a step: the one it is drawn and named by. */
-export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step)) as Level;
+/** The highest level of a step, to which a hold may rise: the one it is drawn and named by. */
+export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step), step.risesTo ?? 0) as Level;
 
 /** Aims whose strokes move fluid on purpose. */
 export const movesFluid = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim).movesFluid;
@@ -24,6 +24,7 @@ export const movesFluid = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim)
 /** Whether a step slides over the skin and so needs a film. */
 export function needsFilm(step: Step): boolean {
 	if (isStationary(step.motion) || step.places.length === 0 || step.by === 'client') return false;
+	if (motionRow(step.motion).lands) return false;
 	if (!aimRow(step.aim).wantsSlip || contactRow(step.contact).inside) return false;
 	return !(step.tool && toolRow(step.tool.id).slipless);
 }

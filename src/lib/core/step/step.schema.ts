@@ -5,10 +5,13 @@ import { POINT_CODES } from '../point/codes';
 import {
 	DoseSchema,
 	IdSchema,
+	MAX_PARTS,
 	MAX_PLACES,
+	PartSchema,
 	PlaceRefSchema,
 	StationsSchema,
 	SupportSchema,
+	TapeSchema,
 	TextSchema,
 	ToolSchema,
 	UntilSchema
@@ -18,11 +21,16 @@ import { aimRow, AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES, tool
 
 export const SideIdSchema = z.enum(['left', 'right']);
 
-/** `{each, first}`: one side, then the other. `{alternate, first}`: repetition by repetition. */
+/** `{each, first}`: one side, then the other. `{alternate, first, every}`: in turn after so many repetitions. */
 export const StepSideSchema = z.union([
 	z.enum(['both', 'midline', 'left', 'right']),
 	z.strictObject({ each: z.literal(true), first: SideIdSchema }),
-	z.strictObject({ alternate: z.literal(true), first: SideIdSchema })
+	z.strictObject({
+		alternate: z.literal(true),
+		first: SideIdSchema,
+		/** Repetitions on one side before the other takes its turn; absent: one. */
+		every: z.int().min(1).max(100).optional()
+	})
 ]);
 export type StepSide = z.infer<typeof StepSideSchema>;
 
@@ -32,7 +40,9 @@ export const EndSchema = z.discriminatedUnion('kind', [
 		kind: z.literal('link'),
 		places: z.array(PlaceRefSchema).min(1).max(MAX_PLACES),
 		pumps: z.int().min(0).max(100),
-		by: z.enum(['hand', 'policy'])
+		by: z.enum(['hand', 'policy']),
+		/** How each repetition ends before the fluid is led on. */
+		finish: z.enum(['wiggle', 'lift', 'press']).optional()
 	})
 ]);
 export type End = z.infer<typeof EndSchema>;
@@ -52,11 +62,23 @@ const StepFieldsSchema = z.strictObject({
 	pressure: LevelSchema.optional(),
 	levels: z.array(LevelSchema).max(MAX_PLACES).optional(),
 	dose: DoseSchema,
+	/** Over several places that are stayed on: the dose at each of them, or over all together. Absent: as its move usually has it. */
+	doseAt: z.enum(['each-place', 'over-all']).optional(),
+	/** Further strokes of every repetition, in order. */
+	parts: z.array(PartSchema).min(1).max(MAX_PARTS).optional(),
+	/** How far the skin or the finger goes to and fro, mm. */
+	amplitudeMm: z.number().min(0.5).max(100).optional(),
+	/** A second path done at the same time, as fingers before and behind the ear. */
+	beside: z.array(PlaceRefSchema).min(1).max(MAX_PLACES).optional(),
 	paceSeconds: z.number().min(0.1).max(120),
 	/** Absent in a block that is done on one side and then the other. */
 	side: StepSideSchema.optional(),
 	stations: StationsSchema.optional(),
 	lanes: z.int().min(1).max(12).default(1),
+	/** Lanes that lie otherwise than side by side. */
+	laneRun: z.enum(['diagonal', 'inner-outer']).optional(),
+	/** The paths of the second and further lanes, where they have their own. */
+	laneWays: z.array(z.array(PlaceRefSchema).min(2).max(MAX_PLACES)).min(1).max(11).optional(),
 	reverse: z.boolean().default(false),
 	until: UntilSchema.optional(),
 	end: EndSchema.default({ kind: 'none' }),
@@ -71,15 +93,21 @@ const StepFieldsSchema = z.strictObject({
 	point: z.enum(POINT_CODES).optional(),
 	/** The step of a skincare routine that this move replaces. */
 	replaces: z.string().max(200).optional(),
-	tape: z
-		.strictObject({
-			lengthMm: z.number().min(5).max(400),
-			widthMm: z.number().min(2).max(100),
-			wearHours: z.number().min(0).max(24)
-		})
-		.optional(),
+	tape: TapeSchema.optional(),
 	/** May be dropped to save time. */
 	optional: z.boolean().default(false),
+	/** Pressure to which a hold rises. */
+	risesTo: LevelSchema.optional(),
+	/** The pose or the hold at the end of a side, seconds. */
+	poseSeconds: z.number().min(0.5).max(120).optional(),
+	/** Done only where this is so; asked on the stage, and no time until it is met. */
+	onlyIf: z.string().min(1).max(200).optional(),
+	/** One of several ways of which one is done: its group, and which of them it is. */
+	choice: z.strictObject({ group: z.string().min(1).max(60), option: z.string().min(1).max(60) }).optional(),
+	/** Done at another sitting, such as taking off a tape: no time now. */
+	later: z.boolean().optional(),
+	/** What on the way is worked around. */
+	around: z.string().min(1).max(200).optional(),
 	/** Why only one side is worked. */
 	reason: TextSchema.optional(),
 	note: TextSchema.default(''),
@@ -107,6 +135,12 @@ function checkStep(step: Step, ctx: z.core.$RefinementCtx<Step>): void {
 	if (step.target && step.aim !== 'cleanse') problem(['target'], 'a target belongs to the aim cleanse only');
 	if (step.side === 'midline' && !step.places.every((p) => ownSideOf(p) !== null || isMidlinePlace(p)))
 		problem(['side'], 'midline is possible only on places that reach the midline');
+	if (step.laneWays && step.laneWays.length !== step.lanes - 1)
+		problem(['laneWays'], `a path for each further lane is needed: ${step.lanes - 1}, not ${step.laneWays.length}`);
+	if (step.risesTo !== undefined && step.risesTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
+		problem(['risesTo'], `a hold rises to its own pressure or more: ${step.risesTo}`);
+	if (step.tape?.leastHours !== undefined && step.tape.leastHours > step.tape.wearHours)
+		problem(['tape', 'leastHours'], `least ≤ most hours are needed: ${step.tape.leastHours}, ${step.tape.wearHours}`);
 	step.stations?.places.forEach((station, i) => {
 		if (!step.places.includes(station))
 			problem(['stations', 'places', i], `a station must lie on the path: ${station}`);

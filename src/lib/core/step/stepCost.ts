@@ -1,4 +1,4 @@
-import { isStationary } from '../vocabulary/vocabulary';
+import { dosesPerSide } from './doseAt';
 import type { Step } from './step.schema';
 
 /** What it takes to reckon with a step: figures that grow with the work of the machine, not of the hands. */
@@ -24,26 +24,35 @@ const BREATH_SECONDS = 10;
  * @param step one that has the shape of a step
  */
 export function stepCost(step: Step): Cost {
-	const { dose, stations, end, side } = step;
+	const { dose, stations, end, side, parts = [] } = step;
 	const places = Math.max(1, step.places.length);
 	const inTurn = typeof side === 'object' && 'alternate' in side;
 	const oneAfterTheOther = side === undefined || (typeof side === 'object' && 'each' in side);
 	const sides = inTurn || oneAfterTheOther ? 2 : 1;
-	const ways = step.lanes * (step.reverse ? 2 : 1);
-	const given = dose.kind === 'reps' || !isStationary(step.motion) ? dose.max : dose.max * places;
-	const reps = dose.kind === 'seconds' ? Math.max(1, Math.round(given / step.paceSeconds)) : given;
-	const repSeconds = dose.kind === 'reps' ? step.paceSeconds : dose.kind === 'breaths' ? BREATH_SECONDS : given / reps;
+	const ways = step.lanes * (step.reverse ? 2 : 1) * dosesPerSide(step);
+	const reps = dose.kind === 'seconds' ? Math.max(1, Math.round(dose.max / step.paceSeconds)) : dose.max;
+	const repSeconds =
+		dose.kind === 'reps' ? step.paceSeconds : dose.kind === 'breaths' ? BREATH_SECONDS : dose.max / reps;
+	const waits = step.breath === 'free' || dose.kind === 'breaths' ? 0 : BREATH_SECONDS;
 	const hold = stations ? stations.hold.amount * (stations.hold.kind === 'breaths' ? BREATH_SECONDS : 1) : 0;
 	const stops = stations?.places.length ?? 0;
+	const partSeconds = parts.reduce((sum, p) => sum + p.seconds, 0);
 	const done = sides * ways * reps;
-	const worked = stops ? done * (1 + stops) : inTurn ? ways : sides * ways;
+	const turns = inTurn ? Math.ceil(reps / (side.every ?? 1)) : 1;
+	const told = stops + parts.length;
+	const worked = told ? done * (1 + told) : inTurn && turns === reps ? ways : sides * ways * turns;
 	const link = end.kind === 'link' ? end : null;
+	const partPlaces = Math.max(places, ...parts.map((p) => p.places?.length ?? 0));
+	const lanePlaces = Math.max(partPlaces, ...(step.laneWays ?? []).map((w) => w.length));
 	return {
-		// And a change before each side.
-		stretches: worked + sides * (link ? 2 : 1),
-		visits: (worked + sides) * places + (link ? sides * link.places.length : 0),
-		repetitions: done + (link ? sides * link.pumps : 0),
-		seconds: Math.max(done * (repSeconds + stops * hold), sides * (step.until?.capSeconds ?? 0))
+		// And a change and a pose for each side.
+		stretches: worked + sides * ((link ? 2 : 1) + (step.poseSeconds ? 1 : 0)),
+		visits: (worked + sides) * lanePlaces + (link ? sides * link.places.length : 0),
+		repetitions: done * (1 + parts.length) + (link ? sides * link.pumps : 0),
+		seconds: Math.max(
+			done * (repSeconds + waits + stops * (hold + waits) + partSeconds) + sides * (step.poseSeconds ?? 0),
+			sides * (step.until?.capSeconds ?? 0)
+		)
 	};
 }
 

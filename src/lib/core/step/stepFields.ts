@@ -12,10 +12,11 @@ import {
 	MOUTHS,
 	POSTURES,
 	STONE_EDGES,
-	TOOLS,
-	UNTIL_SIGNS
+	TOOLS
 } from '../vocabulary/vocabulary';
-import { doseText, sideText } from './describe';
+import type { Part } from './common.schema';
+import { doseText, sideText, signsText } from './describe';
+import { doseAtOf, hasDoseAt } from './doseAt';
 import { LEVEL_NAMES } from './levels';
 import { levelsOf, needsFilm } from './levelsOf';
 import type { Step } from './step.schema';
@@ -56,13 +57,15 @@ function pressureText(step: Step): string {
 	return levels.map((l) => `${LEVEL_NAMES[l].toLowerCase()} (${l})`).join(', ');
 }
 function sideWords(side: Step['side']): string {
-	if (typeof side === 'object' && 'alternate' in side) return `${sideText(side)}, ${side.first} first`;
+	if (typeof side === 'object' && 'alternate' in side)
+		return `${sideText(side)}${side.every && side.every > 1 ? ` every ${side.every}` : ''}, ${side.first} first`;
 	return sideText(side);
 }
 function endText(end: Step['end']): string {
 	if (end.kind !== 'link') return end.kind === 'none' ? 'nothing' : end.kind;
 	const way = end.places.map((p) => `${whereOf(placeOf(p))}${ownSideOf(p) ? ` (${ownSideOf(p)})` : ''}`).join(', ');
-	return `drain: ${way}; ${end.pumps} pumps${end.by === 'policy' ? ' (policy)' : ''}`;
+	const finish = end.finish ? `${end.finish}, then ` : '';
+	return `${finish}drain: ${way}; ${end.pumps} pumps${end.by === 'policy' ? ' (policy)' : ''}`;
 }
 function toolText({ tool }: Step): string {
 	if (!tool) return 'none';
@@ -72,9 +75,49 @@ function toolText({ tool }: Step): string {
 }
 function supportText({ support }: Step): string {
 	if (!support) return 'none';
-	const stays = support.stays ? 'one hand stays' : '';
-	return [support.place ? `at ${named(support.place)}` : '', stays].filter(Boolean).join(', ') || 'lifted at times';
+	return (
+		[
+			support.place
+				? `${support.thumb ? 'own thumb at' : 'at'} ${named(support.place)}`
+				: support.thumb
+					? 'own thumb'
+					: '',
+			support.stays ? 'one hand stays' : '',
+			support.moves ? 'moves along' : '',
+			support.head === 'resists' ? 'her head resists' : support.head === 'pushed' ? 'her head is pushed' : ''
+		]
+			.filter(Boolean)
+			.join(', ') || 'lifted at times'
+	);
 }
+function tapeText({ tape }: Step): string {
+	if (!tape) return 'none';
+	const hours = tape.leastHours === undefined ? '' : `${tape.leastHours} to `;
+	return [
+		`${tape.pieces && tape.pieces > 1 ? `${tape.pieces} pieces of ` : ''}${tape.lengthMm} × ${tape.widthMm} mm`,
+		tape.anchor ? `anchor at ${named(tape.anchor)}${tape.anchorMm ? `, ${tape.anchorMm} mm` : ''}` : '',
+		tape.towards ? `towards ${named(tape.towards)}` : '',
+		`${hours}${tape.wearHours} h`,
+		tape.firstWear ? 'first wear' : '',
+		tape.skin ? `skin ${tape.skin}` : ''
+	]
+		.filter(Boolean)
+		.join(', ');
+}
+/** A further stroke of a repetition in words: "sweep, malar > zygoma, light, 2 s". */
+const partText = ({ motion, places, pressure, seconds }: Part): string =>
+	[
+		MOTIONS[motion].toLowerCase(),
+		places?.map(named).join(' > ') ?? '',
+		pressure === undefined ? '' : LEVEL_NAMES[pressure].toLowerCase(),
+		`${seconds} s`
+	]
+		.filter(Boolean)
+		.join(' ');
+const partsText = ({ parts }: Step): string => parts?.map(partText).join(', then ') ?? 'none';
+const waysText = (ways: readonly (readonly PlaceRef[])[]): string =>
+	ways.map((way) => way.map(named).join(' > ')).join('; ');
+const LANE_RUNS = { diagonal: 'diagonal', 'inner-outer': 'from inner to outer' } as const;
 
 /** Every field of a step but its id. A new field of the schema does not compile until it has its row here. */
 export const STEP_FIELDS = {
@@ -88,6 +131,29 @@ export const STEP_FIELDS = {
 	pressure: { part: 'pressure', clause: 'pressure', says: pressureText },
 	levels: { part: 'pressure', clause: 'levels', says: pressureText },
 	dose: { part: 'dose', clause: 'dose', says: (s) => `${doseText(s.dose)} (${s.dose.min} to ${s.dose.max})` },
+	doseAt: {
+		part: 'dose at',
+		clause: 'at',
+		says: (s) => ((s.doseAt ?? doseAtOf(s)) === 'each-place' ? 'each place' : 'all together')
+	},
+	parts: {
+		part: 'parts',
+		clause: 'next',
+		says: partsText,
+		option: { label: 'And then', isSet: (s) => s.parts !== undefined, suits: atPlace }
+	},
+	amplitudeMm: {
+		part: 'amplitude',
+		clause: 'amplitude',
+		says: (s) => (s.amplitudeMm === undefined ? 'not said' : `${s.amplitudeMm} mm`),
+		option: { label: 'How far', isSet: (s) => s.amplitudeMm !== undefined, suits: atPlace }
+	},
+	beside: {
+		part: 'beside it',
+		clause: 'beside',
+		says: (s) => (s.beside ? s.beside.map(named).join(' > ') : 'none'),
+		option: { label: 'Beside it', isSet: (s) => s.beside !== undefined, suits: atPlace }
+	},
 	paceSeconds: { part: 'pace', clause: 'pace', says: (s) => `${s.paceSeconds} s` },
 	side: { part: 'side', clause: 'side', says: (s) => sideWords(s.side) },
 	stations: {
@@ -102,13 +168,20 @@ export const STEP_FIELDS = {
 	lanes: {
 		part: 'lanes',
 		clause: 'lanes',
-		says: (s) => String(s.lanes),
+		says: (s) => `${s.lanes}${s.laneRun ? `, ${LANE_RUNS[s.laneRun]}` : ''}`,
 		option: {
 			label: 'Lanes',
 			isSet: (s) => s.lanes > 1,
 			suits: isWay,
 			usual: (s) => isWay(s) && s.contact === 'tool'
 		}
+	},
+	laneRun: { part: 'lanes', clause: 'lanes', says: (s) => `${s.lanes}${s.laneRun ? `, ${LANE_RUNS[s.laneRun]}` : ''}` },
+	laneWays: {
+		part: 'ways of the lanes',
+		clause: 'lane',
+		says: (s) => (s.laneWays ? waysText(s.laneWays) : 'side by side'),
+		option: { label: 'Lane ways', isSet: (s) => s.laneWays !== undefined, suits: isWay }
 	},
 	reverse: {
 		part: 'way back',
@@ -119,7 +192,7 @@ export const STEP_FIELDS = {
 	until: {
 		part: 'until',
 		clause: 'until',
-		says: (s) => (s.until ? `${UNTIL_SIGNS[s.until.sign]}, ${s.until.capSeconds} s at most` : 'counted'),
+		says: (s) => (s.until ? `${signsText(s.until)}, ${s.until.capSeconds} s at most` : 'counted'),
 		option: { label: 'Until', isSet: (s) => s.until !== undefined }
 	},
 	end: {
@@ -180,7 +253,7 @@ export const STEP_FIELDS = {
 	tape: {
 		part: 'tape',
 		clause: 'strip',
-		says: (s) => (s.tape ? `${s.tape.lengthMm} × ${s.tape.widthMm} mm, ${s.tape.wearHours} h` : 'none'),
+		says: tapeText,
 		option: { label: 'Tape', isSet: (s) => s.tape !== undefined, suits: (s) => s.aim === 'fix' }
 	},
 	optional: {
@@ -188,6 +261,47 @@ export const STEP_FIELDS = {
 		clause: 'optional',
 		says: (s) => yes(s.optional),
 		option: { label: 'Optional', isSet: (s) => s.optional }
+	},
+	risesTo: {
+		part: 'rises to',
+		clause: 'rises',
+		says: (s) =>
+			s.risesTo === undefined ? 'the same all along' : `${LEVEL_NAMES[s.risesTo].toLowerCase()} (${s.risesTo})`,
+		option: {
+			label: 'Rises to',
+			isSet: (s) => s.risesTo !== undefined,
+			suits: (s) => isStationary(s.motion) && atPlace(s)
+		}
+	},
+	poseSeconds: {
+		part: 'held at the end',
+		clause: 'pose',
+		says: (s) => (s.poseSeconds === undefined ? 'not held' : `${s.poseSeconds} s`),
+		option: { label: 'Held at end', isSet: (s) => s.poseSeconds !== undefined }
+	},
+	onlyIf: {
+		part: 'only if',
+		clause: 'only',
+		says: (s) => s.onlyIf ?? 'always',
+		option: { label: 'Only if', isSet: (s) => s.onlyIf !== undefined }
+	},
+	choice: {
+		part: 'one of',
+		clause: 'choice',
+		says: (s) => (s.choice ? `${s.choice.group}: ${s.choice.option}` : 'no choice'),
+		option: { label: 'One of', isSet: (s) => s.choice !== undefined }
+	},
+	later: {
+		part: 'another sitting',
+		clause: 'later',
+		says: (s) => yes(s.later ?? false),
+		option: { label: 'Later', isSet: (s) => s.later === true }
+	},
+	around: {
+		part: 'worked around',
+		clause: 'around',
+		says: (s) => s.around ?? 'nothing',
+		option: { label: 'Around', isSet: (s) => s.around !== undefined, suits: atPlace }
 	},
 	reason: { part: 'reason', clause: 'because', says: (s) => s.reason ?? 'none' },
 	note: { part: 'note', clause: 'note', says: (s) => s.note || 'none' },

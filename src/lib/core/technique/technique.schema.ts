@@ -6,7 +6,9 @@ import {
 	DoseSchema,
 	HoldSchema,
 	IdSchema,
+	MAX_PARTS,
 	MAX_PLACES,
+	PartSchema,
 	PlaceRefSchema,
 	SupportSchema,
 	TextSchema,
@@ -63,6 +65,14 @@ const TechniqueFieldsSchema = z.strictObject({
 	support: SupportSchema.optional(),
 	/** Standard code of the pressure point that is held. */
 	point: z.enum(POINT_CODES).optional(),
+	/** Over several places: the dose at each of them, or over all together. */
+	doseAt: z.enum(['each-place', 'over-all']).optional(),
+	/** Further strokes of every repetition. */
+	parts: z.array(PartSchema).min(1).max(MAX_PARTS).optional(),
+	/** How far it goes to and fro, mm. */
+	amplitudeMm: z.number().min(0.5).max(100).optional(),
+	/** How it is done, in short lines: where the hands lie, what it should feel like, the usual mistake. */
+	how: z.array(z.string().min(1).max(200)).max(5).default([]),
 	/** When to leave it, or what to mind: a sentence each. */
 	contra: z.array(z.string().min(1).max(300)).max(12).default([]),
 	why: TextSchema

@@ -19,16 +19,16 @@ vi.mock('./aims', async (original) => {
 });
 vi.mock('./motions', async (original) => {
 	const { MOTION_ROWS } = await original<typeof import('./motions')>();
-	const rock = { ...MOTION_ROWS.wiggle, label: 'Rock', bothHands: true };
-	return { MOTION_ROWS: { ...MOTION_ROWS, rock } };
+	const sway = { ...MOTION_ROWS.wiggle, label: 'Sway', bothHands: true };
+	return { MOTION_ROWS: { ...MOTION_ROWS, sway } };
 });
 const SMOOTH = 'smooth' as Aim;
-const ROCK = 'rock' as Motion;
+const SWAY = 'sway' as Motion;
 const smoothed = StepSchema.parse({ ...bareStep(SMOOTH, ['malar', 'zygoma']), id: 'a', side: 'both' });
-const rocked = step('b', ['masseter'], { aim: SMOOTH, motion: ROCK, pressure: 2 });
+const swayed = step('b', ['masseter'], { aim: SMOOTH, motion: SWAY, pressure: 2 });
 
 test('is read and written in the notation, and stands in the schema', () => {
-	for (const s of [smoothed, rocked]) {
+	for (const s of [smoothed, swayed]) {
 		const [line] = writeStep(s);
 		expect(line).toMatch(/^smooth /);
 		const { id: _id, ...rest } = s;
@@ -38,14 +38,14 @@ test('is read and written in the notation, and stands in the schema', () => {
 });
 
 test('falls under the caps, the rules and the fields that its row says', () => {
-	expect(capAt(rocked, 'masseter', schoolById('outlet-first'))?.reason).toBe('muscle');
+	expect(capAt(swayed, 'masseter', schoolById('outlet-first'))?.reason).toBe('muscle');
 	expect(fieldsFor(smoothed).shown).toContain('support');
-	const found = judge(sequenceOf([smoothed, rocked]), CONTEXT).findings.map((f) => [f.ruleId, ...f.stepIds]);
+	const found = judge(sequenceOf([smoothed, swayed]), CONTEXT).findings.map((f) => [f.ruleId, ...f.stepIds]);
 	// It stays where it is and takes both hands of one side, and so cannot be done on both sides at once.
 	expect(found).toContainEqual(['two-hands', 'b']);
 });
 
 test('is timed and compiled for the flow model as its row says, and left out nowhere', () => {
-	const { programme } = planOfSequence(sequenceOf([rocked]), CONTEXT);
+	const { programme } = planOfSequence(sequenceOf([swayed]), CONTEXT);
 	expect(JSON.stringify(programme)).toContain('rub');
 });

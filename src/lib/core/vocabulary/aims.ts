@@ -27,6 +27,8 @@ export interface AimRow extends Labelled {
 	readonly needsPlace: boolean;
 	/** Its counts are what it is for: shortening leaves them. */
 	readonly keepsCount: boolean;
+	/** Over several places its dose is given to all of them together. */
+	readonly overAll: boolean;
 	/** It is counted in breaths, and other doses of it are as long as one likes. */
 	readonly inBreaths: boolean;
 	/** The zones where it begins are looked at before and after the session. */
@@ -59,6 +61,7 @@ const PLAIN = {
 	wantsSlip: true,
 	needsPlace: true,
 	keepsCount: false,
+	overAll: false,
 	inBreaths: false,
 	lookedAt: false,
 	rank: 7,
@@ -86,6 +89,7 @@ export const AIM_ROWS = {
 		inBreaths: true
 	}),
 	prepare: row('Prepare', usual('flat-hand', 'sweep', 'sweep', 0, ['seconds', 20], 2), {
+		overAll: true,
 		stage: 'opening',
 		wantsSlip: false,
 		needsPlace: false,
@@ -131,22 +135,25 @@ export const AIM_ROWS = {
 		asks: ['end', 'breath']
 	}),
 	stimulate: row('Stimulate', usual('pads-4', 'tap', 'tap', 1, ['seconds', 20], 0.5), { pullsSkin: true, rank: 6 }),
-	exercise: row('Exercise', usual('pads-2', 'resisted', 'resisted', 1, ['reps', 8], 3), {
+	exercise: row('Exercise', usual('none', 'resisted', 'resisted', 0, ['reps', 8], 3), {
+		overAll: true,
 		wantsSlip: false,
 		needsPlace: false,
 		asks: ['end', 'by', 'mouth']
 	}),
 	fix: row('Tape', usual('pads-2', 'press-hold', 'press-hold', 0, ['reps', 1], 10), {
+		overAll: true,
 		wantsSlip: false,
 		asks: ['tape']
 	}),
-	cool: row('Cool', usual('flat-hand', 'press-hold', 'press-hold', 0, ['seconds', 20], 10), { inBreaths: true }),
+	cool: row('Cool', usual('flat-hand', 'press-hold', 'sweep', 0, ['seconds', 20], 3), { inBreaths: true }),
 	cleanse: row('Cleanse', usual('none', 'none', 'none', 0, ['seconds', 20], 1), {
+		overAll: true,
 		wantsSlip: false,
 		needsPlace: false,
 		asks: ['end', 'replaces']
 	}),
-	close: row('Close', usual('flat-3', 'press-hold', 'stroke', 1, ['reps', 5], 3), {
+	close: row('Close', usual('flat-3', 'pump', 'stroke', 1, ['reps', 5], 3), {
 		stage: 'closing',
 		cap: 'fluid',
 		movesFluid: true,

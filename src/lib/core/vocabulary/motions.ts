@@ -13,6 +13,10 @@ export interface MotionRow extends Labelled {
 	readonly holds: boolean;
 	/** It wants bare skin: a film lets the fold slip out of the fingers. */
 	readonly wantsBareSkin: boolean;
+	/** Its touches land and lift, so that it needs no film. */
+	readonly lands: boolean;
+	/** Over several places its dose is given to all of them together. */
+	readonly overAll: boolean;
 	/** One side takes both hands. */
 	readonly bothHands: boolean;
 	/** It may bruise skin that bruises easily, however lightly it is done. */
@@ -31,6 +35,8 @@ const NOTHING = {
 	circles: false,
 	holds: false,
 	wantsBareSkin: false,
+	lands: false,
+	overAll: false,
 	bothHands: false,
 	bruises: false,
 	headless: false,
@@ -65,11 +71,18 @@ export const MOTION_ROWS = {
 	knead: stays('Knead', 'rub', { circles: true }),
 	'pinch-roll': stays('Pinch and roll', 'rub', { wantsBareSkin: true, bruises: true }),
 	'skin-lift': stays('Lift the skin', 'hold', { wantsBareSkin: true, bruises: true }),
+	'sliding-circle': slides('Sliding circle'),
+	'l-stroke': slides('L-stroke'),
+	'j-stroke': slides('J-stroke'),
+	'j-pump': stays('J-pump', 'pump', { opens: true }),
+	rock: stays('Rock', 'rub', { circles: true }),
+	'tap-along': slides('Tap along', { flow: 'tap', lands: true }),
+	'skin-stretch': stays('Stretch the skin', 'hold'),
 	'opposed-stretch': stays('Opposed stretch', 'hold', { bothHands: true, asks: ['support'] }),
 	tap: stays('Tap', 'tap'),
 	scoop: slides('Scoop'),
 	scrape: slides('Scrape', { bruises: true }),
-	resisted: stays('Resisted', null),
-	none: stays('No movement', 'hold', { holds: true })
+	resisted: stays('Resisted', null, { overAll: true }),
+	none: stays('No movement', 'hold', { holds: true, overAll: true })
 } as const satisfies Record<string, MotionRow>;
 export type Motion = keyof typeof MOTION_ROWS;

@@ -39,13 +39,15 @@ export const MOUTHS = {
 	o: 'Mouth as an O',
 	puffed: 'Cheeks puffed',
 	'jaw-forward': 'Jaw forward',
-	'tongue-up': 'Tongue to the palate'
+	'tongue-up': 'Tongue to the palate',
+	'lips-in': 'Lips drawn in'
 } as const;
 export const BREATHS = {
 	free: 'Breath free',
 	'out-while-pressing': 'Out while pressing',
+	'out-while-held': 'Out while held',
 	'in-before': 'In before',
 	'off-in-on-out': 'Hands off on the in-breath',
 	'one-a-station': 'One breath a station'
 } as const;
-export const UNTIL_SIGNS = { warm: 'warm', softer: 'softer', pink: 'pink', numb: 'numb' } as const;
+export const UNTIL_SIGNS = { warm: 'warm', softer: 'softer', pink: 'pink', numb: 'numb', tight: 'tight' } as const;

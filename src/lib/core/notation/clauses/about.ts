@@ -1,6 +1,8 @@
 import { POINT_CODES } from '../../point/codes';
 import type { Step } from '../../step/step.schema';
 import { inQuotes, mediumWord, nameWord, readMedium, type Clause } from '../clause';
+import { readPlace } from '../placeWords';
+import type { Reader } from '../reader';
 
 const TARGETS = ['skin', 'hands', 'tool'] as const;
 export const target: Clause = {
@@ -36,38 +38,119 @@ export const point: Clause = {
 
 export const glide: Clause = {
 	id: 'glide',
-	form: 'glide <medium> <n> ml',
-	says: 'Glide medium that is put on before this step.',
+	form: 'glide <medium> <n> ml | drops | pumps',
+	says: 'Glide medium that is put on before this step. One of your own stands in quotes.',
 	example: 'glide light-oil 0.3 ml',
 	fields: ['medium'],
 	words: ['glide light-oil 0.3 ml'],
-	read: (reader) => {
-		if (!reader.eat('glide')) return null;
-		return { medium: readMedium(reader) };
-	},
+	read: (reader, context) => (reader.eat('glide') ? { medium: readMedium(reader, context) } : null),
 	write: ({ step: { medium } }) => (medium ? `glide ${mediumWord(medium)}` : null)
 };
 
+type Tape = NonNullable<Step['tape']>;
+const tapeWords = (t: Tape): string =>
+	[
+		'strip',
+		t.pieces === undefined ? '' : `${t.pieces} of`,
+		`${t.lengthMm} × ${t.widthMm} mm`,
+		t.anchor ? `anchor ${t.anchor}` : '',
+		t.anchorMm === undefined ? '' : `held ${t.anchorMm} mm`,
+		t.towards ? `towards ${t.towards}` : '',
+		`for ${t.leastHours === undefined ? '' : `${t.leastHours} to `}${t.wearHours} h`,
+		t.firstWear === undefined ? '' : t.firstWear ? 'first wear' : 'worn before',
+		t.skin ?? ''
+	]
+		.filter(Boolean)
+		.join(' ');
+
+/** @throws {Misread} where a length, a width or the hours are missing */
+function readTape(reader: Reader): Tape {
+	const first = reader.number('a length in mm');
+	const pieces = reader.eat('of') ? first : undefined;
+	const lengthMm = pieces === undefined ? first : reader.number('a length in mm');
+	if (!reader.eat('×')) reader.need('x');
+	const widthMm = reader.number('a width in mm');
+	reader.need('mm');
+	const anchor = reader.eat('anchor') ? readPlace(reader) : undefined;
+	const anchorMm = reader.eat('held') ? reader.number('millimetres') : undefined;
+	if (anchorMm !== undefined) reader.need('mm');
+	const towards = reader.eat('towards') ? readPlace(reader) : undefined;
+	reader.need('for');
+	const hours = reader.number('hours');
+	const ranged = reader.eat('to') || reader.eat('-');
+	const wearHours = ranged ? reader.number('hours at the longest') : hours;
+	reader.need('h');
+	const firstWear = reader.eat('first', 'wear') ? true : reader.eat('worn', 'before') ? false : undefined;
+	const skin = (['absorbed', 'blotted'] as const).find((word) => reader.eat(word));
+	const said = { pieces, anchor, anchorMm, towards, leastHours: ranged ? hours : undefined, firstWear, skin };
+	return {
+		lengthMm,
+		widthMm,
+		wearHours,
+		...(Object.fromEntries(Object.entries(said).filter(([, v]) => v !== undefined)) as Partial<Tape>)
+	};
+}
+
 export const strip: Clause = {
 	id: 'strip',
-	form: 'strip <length> × <width> mm for <n> h',
-	says: 'A strip of tape: its size, and how long it is worn.',
+	form: 'strip [<n> of] <length> × <width> mm [anchor <place>] [held <n> mm] [towards <place>] for [<least> to] <n> h [first wear] [absorbed | blotted]',
+	says: 'Tape: how many pieces, their size, where the end without pull lies, where it is laid towards, how long it is worn, and what was done with the skin before.',
 	example: 'strip 60 × 20 mm for 6 h',
 	fields: ['tape'],
-	words: ['strip 60 × 20 mm for 6 h'],
+	words: ['strip 60 × 20 mm for 6 h', 'strip 30 × 8 mm anchor glabella held 10 mm towards temple for 2 h first wear'],
+	read: (reader) => (reader.eat('strip') ? { tape: readTape(reader) } : null),
+	write: ({ step: { tape } }) => (tape ? tapeWords(tape) : null)
+};
+
+export const only: Clause = {
+	id: 'only',
+	form: 'only if "<when>"',
+	says: 'Done only where this is so. It takes no time until it is met.',
+	example: 'only if "it feels loose"',
+	fields: ['onlyIf'],
+	words: ['only if "tender"', 'only if "loose"', 'only if "the glide falls"'],
 	read: (reader) => {
-		if (!reader.eat('strip')) return null;
-		const lengthMm = reader.number('a length in mm');
-		if (!reader.eat('×')) reader.need('x');
-		const widthMm = reader.number('a width in mm');
-		reader.need('mm');
-		reader.need('for');
-		const wearHours = reader.number('hours');
-		reader.need('h');
-		return { tape: { lengthMm, widthMm, wearHours } };
+		if (!reader.eat('only')) return null;
+		reader.need('if');
+		return { onlyIf: reader.text('when') };
 	},
-	write: ({ step: { tape: t } }: { step: Step }) =>
-		t ? `strip ${t.lengthMm} × ${t.widthMm} mm for ${t.wearHours} h` : null
+	write: ({ step }) => (step.onlyIf === undefined ? null : `only if ${inQuotes(step.onlyIf)}`)
+};
+
+export const choice: Clause = {
+	id: 'choice',
+	form: 'choice <group> <option>',
+	says: 'One of several ways of which one is done; the head says which, else the one that stands first.',
+	example: 'choice tapes fan',
+	fields: ['choice'],
+	words: [],
+	read: (reader) => {
+		if (!reader.eat('choice')) return null;
+		return { choice: { group: reader.name('a group'), option: reader.name('an option') } };
+	},
+	write: ({ step: { choice: c } }) => (c ? `choice ${nameWord(c.group)} ${nameWord(c.option)}` : null)
+};
+
+export const later: Clause = {
+	id: 'later',
+	form: 'later',
+	says: 'Done at another sitting, as a tape is taken off: no time now.',
+	example: 'later',
+	fields: ['later'],
+	words: ['later'],
+	read: (reader) => (reader.eat('later') ? { later: true } : reader.eat('now') ? { later: false } : null),
+	write: ({ step }) => (step.later === undefined ? null : step.later ? 'later' : 'now')
+};
+
+export const around: Clause = {
+	id: 'around',
+	form: 'around "<what>"',
+	says: 'What on the way is worked around.',
+	example: 'around "a mole on the cheek"',
+	fields: ['around'],
+	words: ['around "a sore spot"'],
+	read: (reader) => (reader.eat('around') ? { around: reader.text('what is worked around') } : null),
+	write: ({ step }) => (step.around === undefined ? null : `around ${inQuotes(step.around)}`)
 };
 
 export const optional: Clause = {

@@ -1,12 +1,18 @@
 import type { Side } from '../../atlas/places';
 import type { Dose, Step, StepSide } from '../../step/step.schema';
 import { UNTIL_SIGNS } from '../../vocabulary/vocabulary';
-import type { Clause } from '../clause';
+import type { DoseAt } from '../../step/doseAt';
+import { readSeconds, type Clause } from '../clause';
 import { rangeOf } from '../defaults';
 import type { Reader } from '../reader';
 import { wordsOf } from '../words';
 
-function unitOf(reader: Reader): Dose['kind'] {
+/** What is counted, and how many of it a number means: minutes are told in seconds. */
+function unitOf(reader: Reader): { kind: Dose['kind']; times: number } {
+	if (reader.eat('min') || reader.eat('minutes') || reader.eat('minute')) return { kind: 'seconds', times: 60 };
+	return { kind: kindOf(reader), times: 1 };
+}
+function kindOf(reader: Reader): Dose['kind'] {
 	if (reader.eat('s') || reader.eat('seconds') || reader.eat('second')) return 'seconds';
 	if (reader.eat('breaths') || reader.eat('breath')) return 'breaths';
 	if (!(reader.eat('×') || reader.eat('x'))) reader.eat('times');
@@ -27,14 +33,17 @@ export function readSide(reader: Reader): StepSide | null {
 	if (reader.eat('left', 'only')) return 'left';
 	if (reader.eat('right', 'only')) return 'right';
 	if (reader.eat('each', 'side')) return { each: true, first: firstOf(reader) };
-	if (reader.eat('in', 'turn')) return { alternate: true, first: firstOf(reader) };
+	if (reader.eat('in', 'turn')) {
+		const every = reader.eat('every') ? { every: reader.number('how many') } : {};
+		return { alternate: true, first: firstOf(reader), ...every };
+	}
 	return null;
 }
 
 export function writeSide(side: StepSide): string {
 	if (side === 'both' || side === 'midline') return side;
 	if (side === 'left' || side === 'right') return `${side} only`;
-	const words = 'each' in side ? 'each side' : 'in turn';
+	const words = 'each' in side ? 'each side' : `in turn${side.every === undefined ? '' : ` every ${side.every}`}`;
 	return side.first === 'right' ? `${words} from right` : words;
 }
 
@@ -47,34 +56,68 @@ function writeDose(dose: Dose): string {
 	return `${target}${UNIT[kind]}${range}`;
 }
 
+/** Where a dose is given, if it is told; null where it goes without saying. */
+function readDoseAt(reader: Reader): DoseAt | null {
+	if (reader.eat('at', 'each', 'place') || reader.eat('each', 'place') || reader.eat('a', 'place')) return 'each-place';
+	if (reader.eat('over', 'all')) return 'over-all';
+	return null;
+}
+
+/** A count, a time or breaths: one number, or its least and most. @throws {Misread} where a range is not closed */
+function readDose(reader: Reader): Dose {
+	const first = reader.number('a count');
+	if (reader.eat('-') || reader.eat('to')) {
+		const last = reader.number('the most');
+		const { kind, times } = unitOf(reader);
+		const [min, max] = [first * times, last * times];
+		const middle = (min + max) / 2;
+		return { kind, min, target: kind === 'seconds' ? middle : Math.round(middle), max };
+	}
+	const { kind, times } = unitOf(reader);
+	const target = first * times;
+	if (!reader.eat('(')) return rangeOf(kind, target);
+	const min = reader.number('the least') * times;
+	if (!reader.eat('-')) reader.need('to');
+	const max = reader.number('the most') * times;
+	reader.need(')');
+	return { kind, min, target, max };
+}
+
 export const dose: Clause = {
 	id: 'dose',
-	form: '<count> | <n> s | <n> breaths, then (<least> to <most>) and a side',
-	says: 'How much on one side: a count of strokes, seconds or breaths. Without a range it is three fifths to three halves. The side may follow.',
+	form: '<count> | <n> s | <n> min | <n> breaths | <least> to <most> …, then (<least> to <most>), a place and a side',
+	says: 'How much on one side: a count of strokes, seconds, minutes or breaths. Without a range it is three fifths to three halves. “at each place” or “over all”, and the side, may follow.',
 	example: '8 (5 to 12) each side',
-	fields: ['dose', 'side'],
-	words: ['8 each side', '8', '20 s', '3 breaths'],
+	fields: ['dose', 'doseAt', 'side'],
+	words: ['8 each side', '8', '8 to 10', '20 s', '5 min', '3 breaths', '10 at each place'],
 	read: (reader) => {
 		if (reader.next?.kind !== 'number' || reader.rest[1]?.value.toLowerCase().startsWith('lane')) return null;
-		const target = reader.number('a count');
-		const kind = unitOf(reader);
-		let made = rangeOf(kind, target);
-		if (reader.eat('(')) {
-			const min = reader.number('the least');
-			if (!reader.eat('-')) reader.need('to');
-			made = { kind, min, target, max: reader.number('the most') };
-			reader.need(')');
-		}
+		const made = readDose(reader);
+		const at = readDoseAt(reader);
 		const side = readSide(reader);
-		return { dose: made, ...(side ? { side } : {}) };
+		return { dose: made, ...(at ? { doseAt: at } : {}), ...(side ? { side } : {}) };
 	},
 	write: ({ step }) =>
 		`${writeDose(step.dose)}${step.side === undefined || step.side === 'both' ? '' : ` ${writeSide(step.side)}`}`
 };
 
+export const at: Clause = {
+	id: 'at',
+	form: 'at each place | over all',
+	says: 'Over several places that are stayed on: the dose at each of them, or over all together.',
+	example: 'at each place',
+	fields: ['doseAt'],
+	words: ['at each place', 'over all'],
+	read: (reader) => {
+		const found = readDoseAt(reader);
+		return found && { doseAt: found };
+	},
+	write: ({ step }) => (step.doseAt === undefined ? null : step.doseAt === 'each-place' ? 'at each place' : 'over all')
+};
+
 export const side: Clause = {
 	id: 'side',
-	form: 'both | midline | each side [from right] | in turn [from right] | left only | right only',
+	form: 'both | midline | each side [from right] | in turn [every <n>] [from right] | left only | right only',
 	says: 'On which side it is worked. Both is meant where nothing is said; one side only needs a reason.',
 	example: 'in turn from right',
 	fields: ['side'],
@@ -102,20 +145,23 @@ export const pace: Clause = {
 	write: ({ step, bare }) => (step.paceSeconds === bare.paceSeconds ? null : `pace ${step.paceSeconds} s`)
 };
 
+const LANE_RUNS = { diagonal: 'diagonal', 'inner-outer': 'inner to outer' } as const;
 export const lanes: Clause = {
 	id: 'lanes',
-	form: '<count> lanes',
+	form: '<count> lanes [diagonal | inner to outer]',
 	says: 'Parallel lanes in which the way is worked, one after the other.',
 	example: '3 lanes',
-	fields: ['lanes'],
-	words: ['2 lanes', '3 lanes'],
+	fields: ['lanes', 'laneRun'],
+	words: ['2 lanes', '3 lanes', '3 lanes diagonal'],
 	read: (reader) => {
 		if (reader.next?.kind !== 'number' || !reader.rest[1]?.value.toLowerCase().startsWith('lane')) return null;
 		const count = reader.number('how many lanes');
 		if (!reader.eat('lanes')) reader.need('lane');
-		return { lanes: count };
+		const run = reader.eat('diagonal') ? 'diagonal' : reader.eat('inner', 'to', 'outer') ? 'inner-outer' : null;
+		return { lanes: count, ...(run ? { laneRun: run } : {}) };
 	},
-	write: ({ step }) => (step.lanes === 1 ? null : `${step.lanes} lanes`)
+	write: ({ step }) =>
+		step.lanes === 1 && !step.laneRun ? null : `${step.lanes} lanes${step.laneRun ? ` ${LANE_RUNS[step.laneRun]}` : ''}`
 };
 
 export const back: Clause = {
@@ -130,20 +176,49 @@ export const back: Clause = {
 };
 
 const SIGNS = wordsOf(UNTIL_SIGNS);
+type Sign = keyof typeof UNTIL_SIGNS;
 export const until: Clause = {
 	id: 'until',
-	form: 'until <sign> within <seconds> s',
+	form: 'until <sign> [or <sign>] within <seconds> s',
 	says: `Goes on until a sign shows (${Object.keys(UNTIL_SIGNS).join(', ')}), at the longest so many seconds a side.`,
 	example: 'until softer within 60 s',
 	fields: ['until'],
-	words: Object.keys(UNTIL_SIGNS).map((sign) => `until ${sign} within 60 s`),
+	words: [...Object.keys(UNTIL_SIGNS).map((sign) => `until ${sign} within 60 s`), 'until softer or warm within 2 min'],
 	read: (reader) => {
 		if (!reader.eat('until')) return null;
-		const sign = reader.phrase(SIGNS) ?? reader.fail(Object.keys(UNTIL_SIGNS));
+		const sign = (): Sign => reader.phrase(SIGNS) ?? reader.fail(Object.keys(UNTIL_SIGNS));
+		const signs = [sign()];
+		while (reader.eat('or')) signs.push(sign());
 		reader.need('within');
-		const capSeconds = reader.number('seconds at the longest');
-		reader.need('s');
-		return { until: { sign, capSeconds } };
+		return { until: { signs, capSeconds: readSeconds(reader, 'seconds at the longest') } };
 	},
-	write: ({ step: { until: u } }: { step: Step }) => (u ? `until ${u.sign} within ${u.capSeconds} s` : null)
+	write: ({ step: { until: u } }: { step: Step }) =>
+		u ? `until ${u.signs.join(' or ')} within ${u.capSeconds} s` : null
+};
+
+export const amplitude: Clause = {
+	id: 'amplitude',
+	form: 'amplitude <n> mm',
+	says: 'How far the finger or the skin goes to and fro.',
+	example: 'amplitude 3 mm',
+	fields: ['amplitudeMm'],
+	words: ['amplitude 3 mm'],
+	read: (reader) => {
+		if (!reader.eat('amplitude')) return null;
+		const amplitudeMm = reader.number('millimetres');
+		reader.need('mm');
+		return { amplitudeMm };
+	},
+	write: ({ step }) => (step.amplitudeMm === undefined ? null : `amplitude ${step.amplitudeMm} mm`)
+};
+
+export const pose: Clause = {
+	id: 'pose',
+	form: 'pose <n> s',
+	says: 'The pose or the hold in which a side ends.',
+	example: 'pose 5 s',
+	fields: ['poseSeconds'],
+	words: ['pose 5 s'],
+	read: (reader) => (reader.eat('pose') ? { poseSeconds: readSeconds(reader, 'seconds') } : null),
+	write: ({ step }) => (step.poseSeconds === undefined ? null : `pose ${step.poseSeconds} s`)
 };

@@ -49,16 +49,16 @@ export const eyes: Clause = {
 
 export const by: Clause = {
 	id: 'by',
-	form: 'by client',
+	form: 'by client | by practitioner',
 	says: 'The client does it herself, as an exercise is done.',
 	example: 'by client',
 	fields: ['by'],
-	words: ['by client'],
+	words: ['by client', 'by practitioner'],
 	read: (reader) => {
 		if (!reader.eat('by')) return null;
 		if (reader.eat('practitioner')) return { by: 'practitioner' };
 		reader.need('client');
 		return { by: 'client' };
 	},
-	write: ({ step }) => (step.by === 'client' ? 'by client' : null)
+	write: ({ step, bare }) => (step.by === bare.by ? null : `by ${step.by}`)
 };

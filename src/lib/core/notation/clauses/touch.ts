@@ -98,3 +98,18 @@ export const levels: Clause = {
 	},
 	write: ({ step }) => (step.levels ? `levels ${step.levels.join(' ')}`.trim() : null)
 };
+
+export const rises: Clause = {
+	id: 'rises',
+	form: 'rises to <pressure>',
+	says: 'The pressure to which a hold rises.',
+	example: 'rises to firm',
+	fields: ['risesTo'],
+	words: LEVELS.slice(1).map((level) => `rises to ${LEVEL_NAMES[level]}`),
+	read: (reader) => {
+		if (!reader.eat('rises')) return null;
+		reader.need('to');
+		return { risesTo: reader.phrase(LEVEL_WORDS) ?? reader.fail(LEVELS.map((l) => LEVEL_NAMES[l])) };
+	},
+	write: ({ step }) => (step.risesTo === undefined ? null : `rises to ${LEVEL_NAMES[step.risesTo]}`)
+};

@@ -1,6 +1,10 @@
 import type { Step } from '../../step/step.schema';
-import type { Clause } from '../clause';
+import { LEVEL_NAMES } from '../../step/levels';
+import { isStationary } from '../../vocabulary/vocabulary';
+import { readSeconds, type Clause } from '../clause';
 import { readPlace, readWay, writeWay } from '../placeWords';
+import type { Reader } from '../reader';
+import { LEVEL_WORDS, MOTION_WORDS, motionWord } from '../words';
 
 export const stops: Clause = {
 	id: 'stops',
@@ -11,7 +15,7 @@ export const stops: Clause = {
 	words: ['stops'],
 	read: (reader, { cheekRoute }) => {
 		if (!reader.eat('stops')) return null;
-		const places = readWay(reader, cheekRoute);
+		const places = readWay(reader, { cheekRoute });
 		reader.need('for');
 		const amount = reader.number('how long');
 		const breaths = reader.eat('breaths') || reader.eat('breath');
@@ -25,19 +29,31 @@ export const stops: Clause = {
 };
 
 const ENDS = ['wiggle', 'lift', 'press'] as const;
+
+/** How a repetition ends, and the way on from there, are one field: what is said of both goes together. */
+function joinEnds({ end: before }: Partial<Step>, { end: change }: Partial<Step>): Partial<Step> | null {
+	const [link, small] = before?.kind === 'link' ? [before, change] : [change, before];
+	if (link?.kind !== 'link' || !small || small.kind === 'link' || small.kind === 'none' || link.finish) return null;
+	return { end: { ...link, finish: small.kind } };
+}
+
 export const end: Clause = {
 	id: 'end',
 	form: 'end wiggle | end lift | end press',
-	says: 'How each repetition ends.',
+	says: 'How each repetition ends. A drain link may follow.',
 	example: 'end wiggle',
 	fields: ['end'],
 	words: ENDS.map((kind) => `end ${kind}`),
+	joins: joinEnds,
 	read: (reader) => {
 		if (!reader.eat('end')) return null;
 		const kind = ENDS.find((k) => reader.eat(k)) ?? reader.fail(ENDS);
 		return { end: { kind } };
 	},
-	write: ({ step: { end: e } }) => (e.kind === 'link' || e.kind === 'none' ? null : `end ${e.kind}`)
+	write: ({ step: { end: e } }) => {
+		if (e.kind === 'link') return e.finish ? `end ${e.finish}` : null;
+		return e.kind === 'none' ? null : `end ${e.kind}`;
+	}
 };
 
 export const link: Clause = {
@@ -47,9 +63,10 @@ export const link: Clause = {
 	example: 'then n:tonsillar > n:deep-cervical > n:terminus 3 pumps',
 	fields: ['end'],
 	words: ['then'],
+	joins: joinEnds,
 	read: (reader, { cheekRoute }) => {
 		if (!reader.eat('then')) return null;
-		const places = readWay(reader, cheekRoute);
+		const places = readWay(reader, { cheekRoute, aim: 'open' });
 		const pumps = reader.next?.kind === 'number' ? reader.number('how many pumps') : 3;
 		if (!reader.eat('pumps')) reader.eat('pump');
 		const by = reader.eat('by', 'school') ? ('policy' as const) : ('hand' as const);
@@ -59,18 +76,110 @@ export const link: Clause = {
 		e.kind === 'link' ? `then ${writeWay(e.places)} ${e.pumps} pumps${e.by === 'policy' ? ' by school' : ''}` : null
 };
 
+export const next: Clause = {
+	id: 'next',
+	form: 'next <motion> [<way>] [<pressure>] for <n> s',
+	says: 'A further stroke of every repetition; several stand in their order. One repetition counts once.',
+	example: 'next sweep malar > zygoma light for 2 s',
+	fields: ['parts'],
+	words: ['next skin stretch for 2 s', 'next sweep for 2 s'],
+	joins: ({ parts = [] }, { parts: more = [] }) => ({ parts: [...parts, ...more] }),
+	read: (reader, { cheekRoute, aim }) => {
+		if (!reader.eat('next')) return null;
+		const motion = reader.phrase(MOTION_WORDS) ?? reader.fail(['a motion, such as sweep or press hold']);
+		const level = () => reader.phrase(LEVEL_WORDS);
+		const before = level();
+		const places = before === null && !isNamed(reader, 'for') ? readWay(reader, { cheekRoute, aim }) : undefined;
+		const pressure = before ?? level();
+		reader.need('for');
+		const seconds = readSeconds(reader, 'seconds of one repetition');
+		return { parts: [{ motion, ...(places ? { places } : {}), ...(pressure === null ? {} : { pressure }), seconds }] };
+	},
+	write: ({ step: { parts } }) =>
+		parts
+			? parts
+					.map(({ motion, places, pressure, seconds }) =>
+						[
+							'next',
+							motionWord(motion),
+							places ? writeWay(places, isStationary(motion)) : '',
+							pressure === undefined ? '' : LEVEL_NAMES[pressure],
+							`for ${seconds} s`
+						]
+							.filter(Boolean)
+							.join(' ')
+					)
+					.join(', ')
+			: null
+};
+
+const isNamed = (reader: Reader, word: string): boolean => reader.next?.value.toLowerCase() === word;
+
+export const lane: Clause = {
+	id: 'lane',
+	form: 'lane <way>',
+	says: 'The way of a further lane, where it does not lie beside the first; several stand in their order.',
+	example: 'lane marionette > buccal > zygoma',
+	fields: ['laneWays', 'lanes'],
+	words: ['lane'],
+	joins: ({ laneWays = [] }, { laneWays: more = [] }) => {
+		const all = [...laneWays, ...more];
+		return { laneWays: all, lanes: all.length + 1 };
+	},
+	read: (reader, { cheekRoute }) => {
+		if (!reader.eat('lane')) return null;
+		return { laneWays: [readWay(reader, { cheekRoute })], lanes: 2 };
+	},
+	write: ({ step: { laneWays } }) => laneWays?.map((way) => `lane ${writeWay(way)}`).join(', ') ?? null
+};
+
+export const beside: Clause = {
+	id: 'beside',
+	form: 'beside <way>',
+	says: 'A second path done at the same time, as fingers before and behind the ear.',
+	example: 'beside postauricular > sternocleidomastoid',
+	fields: ['beside'],
+	words: ['beside'],
+	read: (reader, { cheekRoute }) => (reader.eat('beside') ? { beside: readWay(reader, { cheekRoute }) } : null),
+	write: ({ step }) => (step.beside ? `beside ${writeWay(step.beside, isStationary(step.motion))}` : null)
+};
+
+type Support = NonNullable<Step['support']>;
+const supportWords = (s: Support): string =>
+	[
+		'support',
+		s.thumb === undefined ? '' : s.thumb ? 'own thumb' : 'other hand',
+		s.place ? `at ${s.place}` : '',
+		s.stays ? 'stays' : '',
+		s.moves === undefined ? '' : s.moves ? 'moves along' : 'keeps still',
+		s.head ? `head ${s.head}` : ''
+	]
+		.filter(Boolean)
+		.join(' ');
+
 export const support: Clause = {
 	id: 'support',
-	form: 'support [at <place>] [stays]',
-	says: 'The other hand anchors the skin at a place; “stays”: one hand never leaves it.',
+	form: 'support [own thumb] [at <place>] [stays] [moves along] [head resists | head pushed]',
+	says: 'What holds: the other hand or one’s own thumb, where; “stays”: one hand never leaves the skin; “moves along”: the anchor goes with the stroke; or the client’s head.',
 	example: 'support at temple stays',
 	fields: ['support'],
-	words: ['support', 'support stays'],
+	words: ['support', 'support stays', 'support own thumb', 'support head resists'],
 	read: (reader) => {
 		if (!reader.eat('support')) return null;
+		const thumb = reader.eat('own', 'thumb') ? true : reader.eat('other', 'hand') ? false : undefined;
 		const place = reader.eat('at') ? readPlace(reader) : undefined;
-		return { support: { ...(place ? { place } : {}), stays: reader.eat('stays') } };
+		const stays = reader.eat('stays');
+		const moves = reader.eat('moves', 'along') ? true : reader.eat('keeps', 'still') ? false : undefined;
+		const head = reader.eat('head')
+			? ((['resists', 'pushed'] as const).find((word) => reader.eat(word)) ?? reader.fail(['resists', 'pushed']))
+			: undefined;
+		const said = { place, thumb, moves, head };
+		return {
+			support: {
+				stays,
+				...(Object.fromEntries(Object.entries(said).filter(([, v]) => v !== undefined)) as Partial<Support>)
+			}
+		};
 	},
-	write: ({ step: { support: s } }: { step: Step }) =>
-		s ? `support${s.place ? ` at ${s.place}` : ''}${s.stays ? ' stays' : ''}` : null
+	write: ({ step: { support: s } }) => (s ? supportWords(s) : null)
 };

@@ -133,7 +133,7 @@
 		<span
 			><b class="font-semibold">{dose.min}–{dose.max} {unit}</b><br />{dose.kind === 'reps'
 				? `${technique.paceSeconds} s each`
-				: 'a side'}{technique.until ? `, until ${technique.until.sign}` : ''}</span
+				: 'a side'}{technique.until ? `, until ${signsText(technique.until)}` : ''}</span
 		>
 	</dd>
 	<dt>Sides</dt>

@@ -1,0 +1,43 @@
+import type { Step } from '../step/step.schema';
+import type { Sequence } from './sequence.schema';
+
+/** What of a sequence decides which of its steps are done. */
+type Chosen = Pick<Sequence, 'phases'> & Pick<Partial<Sequence>, 'choices'>;
+
+/** Groups of steps of which one option is done, in the order in which they first stand, each with its options and the chosen one. */
+export interface ChoiceGroup {
+	readonly group: string;
+	readonly options: readonly string[];
+	readonly chosen: string;
+}
+
+export function choiceGroups({ phases, choices = [] }: Chosen): ChoiceGroup[] {
+	const groups = new Map<string, string[]>();
+	for (const phase of phases)
+		for (const block of phase.blocks)
+			for (const { choice } of block.steps) {
+				if (!choice) continue;
+				const options = groups.get(choice.group) ?? [];
+				if (!options.includes(choice.option)) options.push(choice.option);
+				groups.set(choice.group, options);
+			}
+	return [...groups].map(([group, options]) => {
+		const wish = choices.find((c) => c.group === group)?.option;
+		return { group, options, chosen: wish !== undefined && options.includes(wish) ? wish : options[0]! };
+	});
+}
+
+/**
+ * Whether a step is done in this sitting: it is not for a later one, and of several ways it is the chosen one.
+ * A sequence without choices and without later steps answers at once.
+ */
+export function isInSitting(sequence: Chosen): (step: Step) => boolean {
+	const chosen = new Map(choiceGroups(sequence).map((g) => [g.group, g.chosen]));
+	return (step) => !step.later && (!step.choice || chosen.get(step.choice.group) === step.choice.option);
+}
+
+/** Whether a step takes time: of what hangs on a condition, only at the longest. */
+export function isDone(sequence: Chosen, count: 'min' | 'target' | 'max'): (step: Step) => boolean {
+	const inSitting = isInSitting(sequence);
+	return (step) => inSitting(step) && (step.onlyIf === undefined || count === 'max');
+}
