@@ -75,7 +75,7 @@ describe('the text beside the steps', () => {
 describe('the clipboard', () => {
 	test('carries steps as text, also out of a block, and puts copies in after the chosen one', () => {
 		const text = copiedText(draft.sequence, new Set(['a', 'b']));
-		expect(text).toMatch(/^soft-tide notation 1\ndrain malar > zygoma/);
+		expect(text).toMatch(/^soft-tide notation 2\ndrain malar > zygoma/);
 		draft.select('o');
 		expect(pasteText(draft, text, TECHNIQUES, newId)).toBe(true);
 		expect(ids().slice(0, 1)).toEqual(['o']);

@@ -282,12 +282,28 @@ export function setPlaces(sequence: Sequence, step: Step, places: readonly Place
 
 type Head = Pick<
 	Sequence,
-	'title' | 'notes' | 'goals' | 'budgetSeconds' | 'school' | 'performer' | 'orientation' | 'medium' | 'links' | 'media'
+	| 'title'
+	| 'notes'
+	| 'goals'
+	| 'budgetSeconds'
+	| 'leastSeconds'
+	| 'choices'
+	| 'course'
+	| 'changed'
+	| 'school'
+	| 'performer'
+	| 'orientation'
+	| 'medium'
+	| 'links'
+	| 'media'
 >;
 /** Changes what stands at the head of a sequence: title, school, budget, notes. */
 export function setHead(sequence: Sequence, change: Partial<Head>, label: string): Edit {
 	return makeEdit(sequence, label, (draft) => {
-		Object.assign(draft, change);
+		for (const [field, value] of Object.entries(change)) {
+			if (value === undefined) delete (draft as Record<string, unknown>)[field];
+			else (draft as Record<string, unknown>)[field] = value;
+		}
 	});
 }
 

@@ -16,7 +16,7 @@ import {
 } from '../vocabulary/vocabulary';
 import type { Part } from './common.schema';
 import { doseText, sideText, signsText } from './describe';
-import { doseAtOf, hasDoseAt } from './doseAt';
+import { doseAtOf } from './doseAt';
 import { LEVEL_NAMES } from './levels';
 import { levelsOf, needsFilm } from './levelsOf';
 import type { Step } from './step.schema';

@@ -21,6 +21,7 @@
 	import type { Pick } from '../../parts/map/mapTypes';
 	import StepList from './steps/StepList.svelte';
 	import CommandBar from './CommandBar.svelte';
+	import ChangedNote from './ChangedNote.svelte';
 	import ComposeHead from './ComposeHead.svelte';
 	import ComposeMap from './ComposeMap.svelte';
 	import InspectorTabs, { type InspectorTab } from './inspector/InspectorTabs.svelte';
@@ -180,6 +181,7 @@
 		{#if draft.refusal || draft.saving.trouble}<p class="text-flag py-1 text-xs" role="alert">
 				{draft.refusal || draft.saving.trouble}
 			</p>{/if}
+		<ChangedNote {draft} />
 		{#if draft.steps.length}<StepList {draft} {flags} />{:else}{#await emptyHint() then { default: EmptyHint }}<EmptyHint
 					school={draft.sequence.school}
 					ondraw={toMap}

@@ -5,6 +5,7 @@
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { usefulness } from '$lib/core/goal/useful';
 	import { pointByCode } from '$lib/core/point/points';
+	import { signsText } from '$lib/core/step/describe';
 	import { levelRangeKPa, scaleGrams } from '$lib/core/step/levels';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { stepsOf } from '$lib/core/sequence/walk';

@@ -10,6 +10,11 @@
 	import { BREATH_OPTIONS, MOUTH_OPTIONS, POSTURE_OPTIONS } from '../../../parts/steps/options';
 	import MediumField from './MediumField.svelte';
 
+	import type { Level } from '$lib/core/step/levels';
+	import { levelsOf } from '$lib/core/step/levelsOf';
+	import { LEVEL_OPTIONS } from '../../../parts/steps/options';
+	import SaidField from './SaidField.svelte';
+
 	interface Props {
 		draft: SequenceDraft;
 		step: Step;
@@ -17,6 +22,7 @@
 		field: OptionalField;
 	}
 	let { draft, step, field }: Props = $props();
+	const peak = $derived(Math.max(...levelsOf(step)));
 	const set = (change: Partial<Step>, label: string) => draft.do(setStep(draft.sequence, step.id, change, label));
 	const TAPE = [
 		{ key: 'lengthMm', label: 'length in millimetres', unit: 'mm', min: 5, max: 400, step: 5 },
@@ -66,7 +72,56 @@
 		onkeep={(text, id) => void draft.adjust((base) => setStep(base, id, { replaces: text.trim() || undefined }, 'Change what it replaces'))}
 		onleave={() => draft.settle()}
 	/>
+{:else if field === 'amplitudeMm'}
+	<Stepper
+		label="how far to and fro in millimetres"
+		unit="mm"
+		value={step.amplitudeMm ?? 5}
+		min={1}
+		max={100}
+		onchange={(amplitudeMm) => set({ amplitudeMm }, `Go ${amplitudeMm} mm to and fro`)}
+	/>
+{:else if field === 'risesTo'}
+	<Select
+		label="Rises to"
+		value={step.risesTo === undefined ? 'same' : (String(step.risesTo) as `${Level}`)}
+		options={[{ value: 'same' as const, label: 'the same all along' }, ...LEVEL_OPTIONS.filter((o) => Number(o.value) >= peak)]}
+		onchange={(v) => set({ risesTo: v === 'same' ? undefined : (Number(v) as Level) }, 'Change to what the pressure rises')}
+	/>
+{:else if field === 'poseSeconds'}
+	<Stepper
+		label="held at the end of a side in seconds"
+		unit="s"
+		value={step.poseSeconds ?? 0}
+		min={0}
+		max={120}
+		onchange={(s) => set({ poseSeconds: s || undefined }, s ? `Hold ${s} s at the end` : 'Hold nothing at the end')}
+	/>
+{:else if field === 'onlyIf' || field === 'around'}
+	{@const words = field === 'onlyIf' ? { label: 'Only if', hint: 'such as: it feels loose' } : { label: 'Around', hint: 'such as: a mole' }}
+	<KeptField
+		label={words.label}
+		hidden
+		class="field min-h-7 py-0.5 text-xs"
+		placeholder={words.hint}
+		maxlength={MAX_TITLE}
+		value={step[field] ?? ''}
+		of={step.id}
+		onkeep={(text, id) =>
+			void draft.adjust((base) => setStep(base, id, { [field]: text.trim() || undefined }, `Change “${words.label.toLowerCase()}”`))}
+		onleave={() => draft.settle()}
+	/>
+{:else if field === 'later'}
+	<label class="flex items-center gap-2 text-xs">
+		<input
+			type="checkbox"
+			checked={step.later ?? false}
+			onchange={(e) =>
+				set({ later: e.currentTarget.checked || undefined }, e.currentTarget.checked ? 'Do it at another sitting' : 'Do it now')}
+		/> at another sitting: no time now
+	</label>
 {:else if field === 'tape'}
+	<SaidField {draft} {step} {field} />
 	<div class="flex flex-wrap items-center gap-1.5 text-xs">
 		{#each TAPE as { key, label, unit, min, max, step: size } (key)}
 			<Stepper

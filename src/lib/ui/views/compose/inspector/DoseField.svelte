@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { doseAtOf, hasDoseAt } from '$lib/core/step/doseAt';
 	import { withKind, withRange } from '$lib/core/step/dose';
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/step/step.schema';
@@ -48,6 +49,17 @@
 			/>
 		{/each}
 	</span>
+	{#if hasDoseAt(step)}
+		<Select
+			label="Where the dose holds"
+			value={doseAtOf(step)}
+			options={[
+				{ value: 'each-place', label: 'at each place' },
+				{ value: 'over-all', label: 'over all' }
+			]}
+			onchange={(doseAt) => set({ doseAt }, doseAt === 'each-place' ? 'Count at each place' : 'Count over all places')}
+		/>
+	{/if}
 	{#if dose.kind === 'reps'}
 		<span class="flex items-center gap-1.5">
 			every

@@ -6,6 +6,9 @@
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
+	import { choiceGroups } from '$lib/core/sequence/chosen';
+	import { choose } from '$lib/core/sequence/versionEdits';
+	import CourseField from './CourseField.svelte';
 	import FitPanel from './FitPanel.svelte';
 	import GoalsPanel from './GoalsPanel.svelte';
 	import SchoolField from './SchoolField.svelte';
@@ -17,6 +20,9 @@
 	}
 	let { draft }: Props = $props();
 	const sequence = $derived(draft.sequence);
+	const choices = $derived(choiceGroups(sequence));
+	/** The shortest is never longer than the whole. */
+	const within = (seconds: number) => ((sequence.leastSeconds ?? 0) >= seconds ? { leastSeconds: undefined } : {});
 	const load = $derived(draft.judgement.balance.overall);
 </script>
 
@@ -31,11 +37,42 @@
 			value={Math.round(sequence.budgetSeconds / 60)}
 			min={1}
 			max={240}
-			onchange={(m) => draft.do(setHead(sequence, { budgetSeconds: m * 60 }, `Give it ${m} minutes`))}
+			onchange={(m) => draft.do(setHead(sequence, { budgetSeconds: m * 60, ...within(m * 60) }, `Give it ${m} minutes`))}
+		/>
+	</dd>
+	<dt>At least</dt>
+	<dd>
+		<Stepper
+			label="least minutes"
+			unit="min"
+			value={Math.round((sequence.leastSeconds ?? sequence.budgetSeconds) / 60)}
+			min={1}
+			max={Math.floor(sequence.budgetSeconds / 60)}
+			onchange={(m) =>
+				draft.do(
+					setHead(
+						sequence,
+						{ leastSeconds: m * 60 < sequence.budgetSeconds ? m * 60 : undefined },
+						`It may be made as short as ${m} minutes`
+					)
+				)}
 		/>
 	</dd>
 	<dt></dt>
 	<dd><FitPanel {draft} /></dd>
+	{#each choices as { group, options, chosen } (group)}
+		<dt class="truncate">{group}</dt>
+		<dd>
+			<Select
+				label="Which {group}"
+				value={chosen}
+				options={options.map((o) => ({ value: o, label: o }))}
+				onchange={(option) => draft.do(choose(sequence, group, option))}
+			/>
+		</dd>
+	{/each}
+	<dt>How often</dt>
+	<dd><CourseField {draft} /></dd>
 	<dt class="self-start pt-1.5">Goals</dt>
 	<dd><GoalsPanel {draft} /></dd>
 	<dt>For</dt>

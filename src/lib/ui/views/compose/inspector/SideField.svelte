@@ -5,6 +5,7 @@
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
+	import Stepper from '../../../parts/controls/Stepper.svelte';
 	import SideGlyph from '../../../parts/glyphs/SideGlyph.svelte';
 	import { choiceOf, sideOf, sideOptions } from '../../../parts/steps/sideOptions';
 
@@ -16,6 +17,7 @@
 	let { draft, placed, newId }: Props = $props();
 	const step = $derived(placed.step);
 	const block = $derived(placed.block);
+	const turns = $derived(typeof step.side === 'object' && 'alternate' in step.side ? step.side : null);
 	const followers = $derived(mayFollow(draft.sequence, step.id).slice(0, 30));
 	const group = (to: string) => draft.do(groupSideBySide(draft.sequence, step.id, to, newId()));
 </script>
@@ -44,6 +46,24 @@
 		>
 			{#snippet mark(c)}<SideGlyph side={sideOf(c)} />{/snippet}
 		</Select>
+		{#if turns}
+			<Stepper
+				label="repetitions before the sides change"
+				unit="× in turn"
+				value={turns.every ?? 1}
+				min={1}
+				max={100}
+				onchange={(every) =>
+					draft.do(
+						setStep(
+							draft.sequence,
+							step.id,
+							{ side: { alternate: true, first: turns.first, ...(every > 1 ? { every } : {}) } },
+							`Change sides after ${every}`
+						)
+					)}
+			/>
+		{/if}
 		{#if followers.length}
 			<Select
 				label="As a block"

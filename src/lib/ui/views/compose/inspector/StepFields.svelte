@@ -4,6 +4,7 @@
 	import type { OptionalField } from '$lib/core/vocabulary/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import BodyFields from './BodyFields.svelte';
+	import SaidField from './SaidField.svelte';
 	import TravelFields from './TravelFields.svelte';
 
 	interface Props {
@@ -12,6 +13,8 @@
 	}
 	let { draft, step }: Props = $props();
 	const TRAVEL: readonly OptionalField[] = ['end', 'stations', 'lanes', 'reverse', 'until', 'support'];
+	/** Said in words, as in the text of the sequence. */
+	const SAID: readonly OptionalField[] = ['parts', 'laneWays', 'beside', 'choice'];
 	const fields = $derived(fieldsFor(step));
 	let open = $state(false);
 </script>
@@ -20,7 +23,11 @@
 	<dt class="self-start pt-1.5">{optionOf(field).label}</dt>
 	<dd class="flex min-h-7 items-center">
 		<div class="min-w-0 flex-1">
-			{#if TRAVEL.includes(field)}<TravelFields {draft} {step} {field} />{:else}<BodyFields {draft} {step} {field} />{/if}
+			{#if TRAVEL.includes(field)}<TravelFields {draft} {step} {field} />{:else if SAID.includes(field)}<SaidField
+					{draft}
+					{step}
+					{field}
+				/>{:else}<BodyFields {draft} {step} {field} />{/if}
 		</div>
 	</dd>
 {/snippet}

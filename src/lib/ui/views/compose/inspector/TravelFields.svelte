@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { signsText } from '$lib/core/step/describe';
 	import { labelOf, placeOf, whereOf, type PlaceRef } from '$lib/core/atlas/places';
 	import { setStep } from '$lib/core/sequence/edits';
 	import { linkRoute } from '$lib/core/atlas/route';
@@ -10,6 +11,7 @@
 	import Stepper from '../../../parts/controls/Stepper.svelte';
 	import { SIGN_OPTIONS } from '../../../parts/steps/options';
 
+	type Sign = (typeof SIGN_OPTIONS)[number]['value'];
 	interface Props {
 		draft: SequenceDraft;
 		step: Step;
@@ -20,11 +22,24 @@
 	const set = (change: Partial<Step>, label: string) => draft.do(setStep(draft.sequence, step.id, change, label));
 	const link = $derived(step.places.length ? linkRoute(step.places.at(-1)!, draft.sequence.school.cheekRoute) : []);
 	const byPolicy = $derived(step.end.kind === 'link' && step.end.by === 'policy');
+	/** A small end of each repetition stays when the way on is added. */
+	const finish = $derived(step.end.kind === 'none' || step.end.kind === 'link' ? {} : { finish: step.end.kind });
 	const hold = $derived(step.stations?.hold ?? { kind: 'seconds' as const, amount: 2 });
 	const stations = $derived(new Set<PlaceRef>(step.stations?.places));
 	function toggleStation(place: PlaceRef) {
 		const places = step.places.filter((p) => (p === place ? !stations.has(p) : stations.has(p)));
 		set({ stations: places.length ? { places, hold } : undefined }, 'Change where the stroke stops');
+	}
+	function toggleSign(sign: Sign) {
+		const had = step.until?.signs ?? [];
+		const signs = had.includes(sign) ? had.filter((x) => x !== sign) : [...had, sign];
+		const until = signs.length ? { signs, capSeconds: step.until?.capSeconds ?? 60 } : undefined;
+		set({ until }, until ? `Go on until ${signsText(until)}` : 'Go by the count');
+	}
+	function setSupport(change: Partial<NonNullable<Step['support']>>) {
+		const next = { stays: true, ...step.support, ...change };
+		const said = Object.entries(next).filter(([, v]) => v !== undefined);
+		set({ support: Object.fromEntries(said) as NonNullable<Step['support']> }, 'Change what holds');
 	}
 	const ANCHORS = PLACE_IDS.map((p) => ({ value: p as string, label: labelOf(p) }));
 </script>
@@ -43,12 +58,26 @@
 			]}
 			onchange={(kind) =>
 				set(
-					{ end: kind === 'link' ? { kind, places: link, pumps: draft.context.working.linkPumps, by: 'hand' } : { kind } },
+					{ end: kind === 'link' ? { kind, places: link, pumps: draft.context.working.linkPumps, by: 'hand', ...finish } : { kind } },
 					'Change what comes after the move'
 				)}
 		/>
 		{#if step.end.kind === 'link'}
 			{@const end = step.end}
+			<Select
+				label="Before it"
+				value={end.finish ?? 'none'}
+				options={[
+					{ value: 'none', label: 'nothing before' },
+					{ value: 'wiggle', label: 'after a wiggle' },
+					{ value: 'lift', label: 'after a small lift' },
+					{ value: 'press', label: 'after a press' }
+				]}
+				onchange={(wish) => {
+					const { finish: _before, ...rest } = end;
+					set({ end: { ...rest, by: 'hand', ...(wish === 'none' ? {} : { finish: wish }) } }, 'Change how each repetition ends');
+				}}
+			/>
 			<Stepper
 				label="pumps at the outlet"
 				unit="×"
@@ -95,7 +124,28 @@
 		{/if}
 	</div>
 {:else if field === 'lanes'}
-	<Stepper label="lanes" unit="" value={step.lanes} min={1} max={12} onchange={(lanes) => set({ lanes }, `Work ${lanes} lanes`)} />
+	<div class="flex flex-wrap items-center gap-1.5 text-xs">
+		<Stepper
+			label="lanes"
+			unit=""
+			value={step.lanes}
+			min={1}
+			max={12}
+			onchange={(lanes) => set({ lanes, laneWays: undefined }, `Work ${lanes} lanes`)}
+		/>
+		{#if step.lanes > 1}
+			<Select
+				label="How the lanes lie"
+				value={step.laneRun ?? 'side'}
+				options={[
+					{ value: 'side', label: 'side by side' },
+					{ value: 'diagonal', label: 'diagonal' },
+					{ value: 'inner-outer', label: 'from inner to outer' }
+				]}
+				onchange={(run) => set({ laneRun: run === 'side' ? undefined : run }, 'Change how the lanes lie')}
+			/>
+		{/if}
+	</div>
 {:else if field === 'reverse'}
 	<label class="flex items-center gap-2 text-xs">
 		<input
@@ -106,16 +156,15 @@
 	</label>
 {:else if field === 'until'}
 	<div class="flex flex-wrap items-center gap-1.5 text-xs">
-		<Select
-			label="Until"
-			value={step.until?.sign ?? 'counted'}
-			options={[{ value: 'counted' as const, label: 'counted' }, ...SIGN_OPTIONS]}
-			onchange={(sign) =>
-				set(
-					{ until: sign === 'counted' ? undefined : { sign, capSeconds: step.until?.capSeconds ?? 60 } },
-					sign === 'counted' ? 'Go by the count' : `Go on until ${sign}`
-				)}
-		/>
+		{#each SIGN_OPTIONS as { value: sign, label } (sign)}
+			{@const on = step.until?.signs.includes(sign) ?? false}
+			<button
+				type="button"
+				class="btn min-h-[26px] px-2 text-xs {on ? 'border-ink bg-wash font-semibold' : ''}"
+				aria-pressed={on}
+				onclick={() => toggleSign(sign)}>{label}</button
+			>
+		{/each}
 		{#if step.until}
 			{@const until = step.until}
 			at most
@@ -140,10 +189,42 @@
 				set(
 					{
 						support:
-							v === 'free' ? undefined : v === 'stays' ? { stays: true } : { place: v as PlaceRef, stays: step.support?.stays ?? true }
+							v === 'free'
+								? undefined
+								: { ...step.support, place: v === 'stays' ? undefined : (v as PlaceRef), stays: step.support?.stays ?? true }
 					},
 					'Change what the other hand does'
 				)}
 		/>
+		{#if step.support}
+			<Select
+				label="What holds"
+				value={step.support.thumb ? 'thumb' : 'hand'}
+				options={[
+					{ value: 'hand', label: 'the other hand' },
+					{ value: 'thumb', label: 'one’s own thumb' }
+				]}
+				onchange={(v) => setSupport({ thumb: v === 'thumb' ? true : undefined })}
+			/>
+			<Select
+				label="The anchor"
+				value={step.support.moves ? 'moves' : 'still'}
+				options={[
+					{ value: 'still', label: 'keeps still' },
+					{ value: 'moves', label: 'moves along' }
+				]}
+				onchange={(v) => setSupport({ moves: v === 'moves' ? true : undefined })}
+			/>
+			<Select
+				label="Her head"
+				value={step.support.head ?? 'rests'}
+				options={[
+					{ value: 'rests', label: 'her head rests' },
+					{ value: 'resists', label: 'her head resists' },
+					{ value: 'pushed', label: 'her head is pushed' }
+				]}
+				onchange={(v) => setSupport({ head: v === 'rests' ? undefined : v })}
+			/>
+		{/if}
 	</div>
 {/if}

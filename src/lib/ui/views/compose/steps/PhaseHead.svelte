@@ -7,6 +7,7 @@
 	import { clock } from '$lib/core/step/describe';
 	import type { Edit } from '$lib/core/sequence/edits';
 	import { removePhase, renamePhase, setExit } from '$lib/core/sequence/edits';
+	import { setExitTitle, setPasses } from '$lib/core/sequence/versionEdits';
 	import type { Phase, Sequence } from '$lib/core/sequence/sequence.schema';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
 
@@ -20,7 +21,16 @@
 	}
 	let { phase, sequence, seconds, open, ontoggle, onedit }: Props = $props();
 	const steps = $derived(phase.blocks.flatMap((b) => b.steps));
+	const times = $derived(phase.passes ?? 1);
+	const later = $derived(sequence.phases.slice(sequence.phases.indexOf(phase) + 1));
+	/** What a version that ends here leaves out. */
+	const dropped = $derived(later.map((p) => p.title.toLowerCase()).join(', '));
+	let naming = $state(false);
 	let renaming = $state(false);
+	function nameExit(title: string) {
+		naming = false;
+		if (title.trim() !== (phase.exitTitle ?? '')) onedit(setExitTitle(sequence, phase.id, title.trim().slice(0, 200)));
+	}
 	function rename(title: string) {
 		renaming = false;
 		if (title.trim() && title.trim() !== phase.title) onedit(renamePhase(sequence, phase.id, title.trim().slice(0, 200)));
@@ -43,13 +53,31 @@
 				e.stopPropagation();
 			}}
 		/>
+	{:else if naming}
+		<input
+			class="field h-6 min-h-0 w-56 py-0"
+			aria-label="Name of the short version"
+			placeholder="such as: five minutes"
+			value={phase.exitTitle ?? ''}
+			maxlength="200"
+			use:focus
+			onblur={(e) => nameExit(e.currentTarget.value)}
+			onkeydown={(e) => {
+				if (e.key === 'Enter') e.currentTarget.blur();
+				if (e.key === 'Escape') naming = false;
+				e.stopPropagation();
+			}}
+		/>
 	{:else}
 		<button type="button" class="flex h-6 items-center gap-1 rounded pr-2" aria-expanded={open} onclick={ontoggle}>
 			{#if open}<ChevronDown size={15} />{:else}<ChevronRight size={15} />{/if}
 			<span class="flare font-semibold">{phase.title}</span>
 		</button>
 	{/if}
-	{#if phase.exitAfter}<span class="text-ink2 text-[11.5px] whitespace-nowrap">a short version may end here</span>{/if}
+	{#if times > 1}<span class="text-ink2 text-[11.5px] whitespace-nowrap">{times} times</span>{/if}
+	{#if phase.exitAfter}<span class="text-ink2 truncate text-[11.5px]"
+			>{phase.exitTitle ?? 'a short version'} may end here{dropped ? `, without ${dropped}` : ''}</span
+		>{/if}
 	<span class="flex flex-1 gap-2 overflow-hidden">
 		{#if !open}{#each steps.slice(0, 14) as step (step.id)}<AimGlyph aim={step.aim} />{/each}{/if}
 	</span>
@@ -59,7 +87,12 @@
 			><Ellipsis size={14} /></DropdownMenu.Trigger
 		>
 		<DropdownMenu.Portal>
-			<DropdownMenu.Content class="floating" sideOffset={2} align="end" onCloseAutoFocus={(e) => renaming && e.preventDefault()}>
+			<DropdownMenu.Content
+				class="floating"
+				sideOffset={2}
+				align="end"
+				onCloseAutoFocus={(e) => (renaming || naming) && e.preventDefault()}
+			>
 				<DropdownMenu.Item class="floating-item" onSelect={() => (renaming = true)}>Rename</DropdownMenu.Item>
 				<DropdownMenu.CheckboxItem
 					class="floating-item"
@@ -70,6 +103,15 @@
 								size={14}
 							/>{/if}{/snippet}
 				</DropdownMenu.CheckboxItem>
+				{#if phase.exitAfter}<DropdownMenu.Item class="floating-item" onSelect={() => (naming = true)}
+						>Name the short version</DropdownMenu.Item
+					>{/if}
+				<DropdownMenu.Item class="floating-item" disabled={times > 8} onSelect={() => onedit(setPasses(sequence, phase.id, times + 1))}
+					>Do it once more</DropdownMenu.Item
+				>
+				{#if times > 1}<DropdownMenu.Item class="floating-item" onSelect={() => onedit(setPasses(sequence, phase.id, times - 1))}
+						>Do it once less</DropdownMenu.Item
+					>{/if}
 				<DropdownMenu.Item
 					class="floating-item"
 					disabled={sequence.phases.length < 2}
