@@ -59,6 +59,14 @@ for (const text of raw.NEIGH) {
 	setPair(from, to, forward);
 	setPair(to, from, forward === 'with' ? 'against' : forward);
 }
+/** Zones that touch without passing anything on: a hand slides from one to the other (working values, besides the data). */
+for (const [a, b] of [
+	['brow', 'inner-canthus'],
+	['upper-lip', 'lower-lip']
+] as const) {
+	setPair(a, b, 'neutral');
+	setPair(b, a, 'neutral');
+}
 for (const [node, zones] of Object.entries(NODE_CONTACTS) as [NodeId, ZoneId[]][]) {
 	for (const zone of zones) {
 		setPair(zone, `n:${node}`, 'with');

@@ -5,13 +5,12 @@ import { ownSideOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { TimedEvent } from '../sequence/expand';
 import { repsOn, sidesOf } from '../sequence/workedSide';
-import type { School } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import type { PlacedStep } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 import { needsFilm } from '../step/levelsOf';
-import { isStationary, motionRow, toolRow } from '../vocabulary/vocabulary';
+import { motionRow, toolRow } from '../vocabulary/vocabulary';
 import { mediumById } from '../medium/media';
 
 /** A patch of skin: a zone of one side, as a number, so that the film of all of them lies in a few arrays. */
@@ -96,15 +95,18 @@ const allKeys = (zones: readonly ZoneId[], sides: readonly Side[]): Key[] =>
 const keysByPath = new WeakMap<readonly PlaceRef[], Map<string, readonly Key[]>>();
 
 /** The patches of skin under a path on some sides; face and neck where it names no place. Paths never change, so it is kept. */
-function keysOf(refs: readonly PlaceRef[], sides: readonly Side[]): readonly Key[] {
+function keysOf(
+	refs: readonly PlaceRef[],
+	sides: readonly Side[],
+	whole: readonly ZoneId[] = FACE_AND_NECK
+): readonly Key[] {
+	if (!refs.length) return allKeys(whole, sides);
 	const bySides = keysByPath.get(refs) ?? new Map<string, readonly Key[]>();
 	keysByPath.set(refs, bySides);
 	const name = sides.length === 2 ? 'both' : sides[0]!;
 	const known = bySides.get(name);
 	if (known) return known;
-	const keys = refs.length
-		? zonesUnder(refs).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides))
-		: allKeys(FACE_AND_NECK, sides);
+	const keys = zonesUnder(refs).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides));
 	bySides.set(name, keys);
 	return keys;
 }
@@ -117,15 +119,26 @@ function mediumOf(step: Step, sequence: Sequence, working: Working): { id: strin
 		: null;
 }
 
+/** The whole face, both sides. */
+const WHOLE: Pick<Step, 'places' | 'side'> = { places: [], side: 'both' };
+
+/** Zones that a sequence works: what names no place covers face and neck, and the chest where it is worked. */
+function workedZones(byId: ReadonlyMap<string, PlacedStep>): readonly ZoneId[] {
+	const zones = new Set<ZoneId>();
+	for (const { step } of byId.values()) for (const ref of step.places) zones.add(zoneOf(ref));
+	return ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest' || zones.has(z));
+}
+
 function apply(
 	skin: Skin,
-	step: Step,
+	step: Pick<Step, 'places' | 'side'>,
 	medium: { id: string; ml: number },
 	own: Sequence['media'],
-	seconds: number
+	seconds: number,
+	whole: readonly ZoneId[]
 ): void {
 	const sides: readonly Side[] = step.side === 'left' || step.side === 'right' ? [step.side] : SIDES;
-	const keys = keysOf(step.places, sides);
+	const keys = keysOf(step.places, sides, whole);
 	const area = areaOf(keys.map(zoneOfKey), sides.length);
 	const film = (medium.ml * 1000) / Math.max(1, area);
 	const { halfLifeSeconds } = mediumById(medium.id, own);
@@ -146,27 +159,34 @@ function follow(
 ): void {
 	const skin = new Skin();
 	const begun = new Set<string>();
+	const worked = workedZones(byId);
+	// Without a step that lays it on, what the head of the sequence names is on the skin from the start.
+	const laidOn = [...byId.values()].some(
+		({ step }) => step.aim === 'prepare' && !step.medium && step.contact !== 'tool'
+	);
+	if (sequence.medium && !laidOn) apply(skin, WHOLE, sequence.medium, sequence.media, 0, worked);
 	for (const event of events) {
 		if (event.kind === 'transition' || event.kind === 'link') continue;
 		const { step } = byId.get(event.stepId)!;
 		if (!begun.has(step.id)) {
 			begun.add(step.id);
 			const medium = mediumOf(step, sequence, working);
-			if (medium) apply(skin, step, medium, sequence.media, event.startSeconds);
-			if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
-				skin.clean(keysOf(step.places, SIDES));
+			if (medium) apply(skin, step, medium, sequence.media, event.startSeconds, worked);
+			if (step.tape?.skin) skin.clean(keysOf(step.places, sidesOf(event.side), worked));
 			onstep(skin, step, event);
 		}
+		if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
+			skin.clean(keysOf(event.places, sidesOf(event.side), worked));
 		if (event.kind === 'work' && needsFilm(step)) wear(skin, step, event, working);
 		onend?.(skin, event);
 	}
 }
 
 /** Motions and tools that want bare skin: a film lets the fold slip out of the fingers, and no tape holds on it. */
-export function wantsDrySkin(step: Step, school: Pick<School, 'glide'>): boolean {
+export function wantsDrySkin(step: Step): boolean {
 	if (step.aim === 'fix' || (step.tool && toolRow(step.tool.id).wantsBareSkin)) return true;
-	if (motionRow(step.motion).wantsBareSkin) return true;
-	return school.glide === 'dry' && step.aim === 'release' && isStationary(step.motion);
+	// A fold slips out of the fingers; what is pressed or circled stays where it is, with oil or without.
+	return motionRow(step.motion).wantsBareSkin && step.contact === 'pinch';
 }
 
 export interface FilmFacts {
@@ -188,7 +208,7 @@ export function filmFactsOf(
 	follow(sequence, events, byId, working, (skin, step, event) => {
 		const found = needsFilm(step) ? tooDry(skin, step, event, working) : null;
 		if (found) dry.push(found);
-		if (!wantsDrySkin(step, sequence.school)) return;
+		if (!wantsDrySkin(step)) return;
 		const oily = keysOf(event.places, sidesOf(event.side)).find(
 			(k) => skin.at(k, event.startSeconds) > working.oilyShare * working.fullFilmUlCm2
 		);

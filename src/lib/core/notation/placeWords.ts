@@ -44,9 +44,20 @@ export const SET_WORDS: ReadonlyMap<string, PlaceSet> = new Map(
 	Object.entries(SETS).filter(([word]) => !PLACE_WORDS.has(word))
 );
 
+/** Words that mean nodes where nodes are worked; an id stays the place that it is. */
+const NODE_WORDS: ReadonlyMap<string, PlaceSet> = new Map(
+	Object.entries(SETS).filter(
+		([word, { nodes }]) => nodes.length > 0 && !(PLACE_IDS as readonly string[]).includes(word)
+	)
+);
+/** The longest of all words counts: “collarbone nodes” before “collarbone”. */
+const PLACES_FIRST = new Map<string, PlaceRef | PlaceSet>([...SET_WORDS, ...PLACE_WORDS]);
+const NODES_FIRST = new Map<string, PlaceRef | PlaceSet>([...PLACES_FIRST, ...NODE_WORDS]);
+const opensNodes = (aim: Aim | undefined): boolean => aim === 'open' || aim === 'close';
+
 /** Nodes where they are opened or closed, all of the skin where it is covered, else the place that is mostly meant. */
 function placesOfSet({ nodes, skin, main }: PlaceSet, aim: Aim | undefined, alone: boolean): readonly PlaceRef[] {
-	if (aim && nodes.length && aimRow(aim).throughNodes && aim !== 'drain') return nodes;
+	if (nodes.length && opensNodes(aim)) return nodes;
 	if (aim && alone && COVERING.includes(aim)) return skin;
 	return [main];
 }
@@ -60,9 +71,9 @@ export function readPlace(reader: Reader): PlaceRef {
 
 /** A place, or what a word for a part of the body means here. @throws {Misread} naming places that begin alike */
 function readPlaces(reader: Reader, aim: Aim | undefined, alone: boolean): readonly PlaceRef[] {
-	const place = reader.phrase(PLACE_WORDS);
-	if (place) return [place];
-	const found = reader.phrase(SET_WORDS);
+	// “Open armpit” means its nodes, though a place is labelled so too.
+	const found = reader.phrase(opensNodes(aim) ? NODES_FIRST : PLACES_FIRST);
+	if (typeof found === 'string') return [found];
 	return found ? placesOfSet(found, aim, alone) : [readPlace(reader)];
 }
 

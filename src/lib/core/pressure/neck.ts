@@ -13,7 +13,7 @@ function firmSides(step: Step, firmLevel: number): ReadonlySet<Side> {
 	const stays = isStationary(step.motion);
 	const sides = new Set<Side>();
 	step.places.forEach((ref, i) => {
-		if (!NECK.includes(placeOf(ref)) || (levels[i] ?? levels[0]!) < firmLevel) return;
+		if (!NECK.includes(placeOf(ref)) || Math.max(levels[i] ?? levels[0]!, step.risesTo ?? 0) < firmLevel) return;
 		const own = ownSideOf(ref);
 		// A stroke from one side to the other is on one of them at a time; what stays is on all its places at once.
 		if (own && (stays || !spans)) sides.add(own);

@@ -72,14 +72,16 @@ describe('direction', () => {
 		const { after } = fixed(only(step('back', JAW, { reverse: true, pressure: 1 })), 'against-drainage');
 		expect(first(after)).toMatchObject({ reverse: false, pressure: 1, places: JAW });
 	});
-	test('the throat is led to the side of the neck, one level for all', () => {
-		const down = step('t', ['submental', 'throat', 'supraclavicular'], { levels: [1, 1, 1] });
+	test('the throat is led to the side of the neck, one level for all; under the chin outwards', () => {
+		const down = step('t', ['throat', 'supraclavicular'], { levels: [1, 1] });
 		const { after } = fixed(only(down), 'throat-straight-down');
 		expect(first(after)).toMatchObject({
-			places: ['submental', 'throat', 'sternocleidomastoid', 'n:deep-cervical', 'n:terminus'],
+			places: ['throat', 'sternocleidomastoid', 'n:deep-cervical', 'n:terminus'],
 			pressure: 1
 		});
 		expect(first(after).levels).toBeUndefined();
+		const chin = fixed(only(step('c', ['chin', 'submental', 'throat'])), 'throat-straight-down');
+		expect(first(chin.after).places).toEqual(['chin', 'submental', 'under-jaw', 'n:submandibular']);
 	});
 	test('pairs include the way back, and see the midline', () => {
 		expect(pairsOf(step('a', ['chin', 'jawline'], { reverse: true })).map((p) => p.alignment)).toEqual([

@@ -33,7 +33,9 @@ describe('sliding', () => {
 		expect(body).toMatch(/spent by 15:01.*Take 1 drop more/);
 	});
 	test('the fix takes enough for the step, of the medium of the sequence', () => {
-		const sequence = sequenceOf([slide()], { medium: { id: 'balm', ml: 0.5 } });
+		// Laid on later, so that nothing lies on the skin yet.
+		const later = step('p', [], { aim: 'prepare', motion: 'sweep', contact: 'flat-hand', pressure: 0 });
+		const sequence = sequenceOf([slide(), later], { medium: { id: 'balm', ml: 0.5 } });
 		const { findings, context } = judge(sequence, CONTEXT);
 		const finding = findings.find((f) => f.ruleId === 'no-glide')!;
 		const edit = fixIn(context, finding)!;

@@ -1,5 +1,6 @@
 import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
+import { isInSitting } from '../sequence/chosen';
 import { computable, overLimits } from '../sequence/cost';
 import { applyEdit, type Edit } from '../sequence/edits';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
@@ -39,8 +40,11 @@ export interface JudgeInput extends ExpandContext {
 
 export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 	const events = expand(sequence, given);
-	const steps = stepsOf(sequence);
-	const byId = new Map(steps.map((s) => [s.step.id, s]));
+	const all = stepsOf(sequence);
+	const byId = new Map(all.map((s) => [s.step.id, s]));
+	const inSitting = isInSitting(sequence);
+	// What is for later, and the options that are not taken, are not judged; their numbers stay.
+	const steps = all.filter((s) => inSitting(s.step));
 	const passes = passesOf(events);
 	return {
 		working: given.working,

@@ -67,7 +67,7 @@ export const SCHOOLS: readonly School[] = [
 		neckDirection: 'up',
 		caps: { fluid: 2, muscle: 2 },
 		mouthFinish: 'up',
-		severities: { 'outlet-closed': 'advice', 'receiver-closed': 'advice' }
+		severities: {}
 	},
 	{
 		...base,
@@ -82,7 +82,7 @@ export const SCHOOLS: readonly School[] = [
 		drainPolicy: 'every-region',
 		caps: { fluid: 2, muscle: 2 },
 		underChin: 'straight-down',
-		severities: { 'outlet-closed': 'advice', 'receiver-closed': 'advice', 'throat-straight-down': 'advice' }
+		severities: {}
 	},
 	{
 		...base,
@@ -92,16 +92,13 @@ export const SCHOOLS: readonly School[] = [
 			'Muscles first, deep and pinned, zone after zone, with the breath; then a separate light drain over everything.',
 		others:
 			'Others mix the two, area by area, never above level 2, and use oil from the start: less pull on the skin, less to remember.',
-		opening: {
-			required: true,
-			nodes: ['terminus', 'deep-cervical', 'tonsillar', 'submandibular', 'preauricular'],
-			before: 'face'
-		},
+		opening: { required: false, nodes: ['terminus'], before: 'face' },
 		neckFirst: false,
 		order: 'muscle-first',
 		layering: 'separate',
 		caps: { fluid: 1, muscle: 4 },
 		glide: 'dry',
+		tape: 'overnight',
 		severities: { 'no-glide': 'advice' }
 	},
 	{
@@ -112,11 +109,8 @@ export const SCHOOLS: readonly School[] = [
 			'For chin and jaw: free the back of the neck, then under the chin, then along the bone to the ear, then down behind the ear.',
 		others:
 			'Others leave the nape for the end, or out: most fluid of chin and jaw takes the nodes under the jaw, not the back of the neck.',
-		opening: {
-			required: true,
-			nodes: ['terminus', 'posterior-cervical', 'occipital', 'deep-cervical', 'tonsillar'],
-			before: 'face'
-		},
+		opening: { required: false, nodes: ['terminus'], before: 'face' },
+		neckFirst: false,
 		order: 'nape-first',
 		drainPolicy: 'every-region'
 	}

@@ -218,6 +218,18 @@ export const WorkingSchema = z.strictObject({
 		{ min: 0.5, max: 12 },
 		{ group: 'tools', label: 'Tape elsewhere', unit: 'h', meaning: 'Longest wear.', source: 'practice, section 8' }
 	),
+	firstTapeHours: value(
+		3,
+		{ min: 0.5, max: 3 },
+		{
+			group: 'tools',
+			label: 'Tape worn for the first time',
+			unit: 'h',
+			meaning: 'To see how the skin takes it.',
+			source: 'practice, section 8',
+			bound: 'no longer than 3 h: nobody knows yet how the skin takes it'
+		}
+	),
 	nightTapeHours: value(
 		10,
 		{ min: 0.5, max: 12 },

@@ -96,7 +96,12 @@ const ODD = sequenceOf(
 			motion: 'none',
 			dose: { kind: 'breaths', min: 1, target: 60, max: 90 }
 		}),
-		step('x', ['chin'], { aim: 'fix', motion: 'press-hold', tape: { lengthMm: 30, widthMm: 8, wearHours: 3 } })
+		step('x', ['chin'], { aim: 'fix', motion: 'press-hold', tape: { lengthMm: 30, widthMm: 8, wearHours: 3 } }),
+		step('y', ['glabella'], {
+			aim: 'fix',
+			motion: 'press-hold',
+			tape: { lengthMm: 30, widthMm: 8, wearHours: 3, firstWear: true }
+		})
 	],
 	{ medium: { id: 'light-oil', ml: 0.3 } }
 );

@@ -43,12 +43,14 @@ describe('nobody has four hands', () => {
 });
 
 describe('within one’s own reach', () => {
-	test('the nape with a fist, both shoulders at once, crossed hands', () => {
+	test('the nape with a fist, both shoulders with strength, crossed hands behind', () => {
 		expect(outOfReach(step('a', ['nape'], { contact: 'fist' }))).toBe('nape');
 		expect(outOfReach(step('a', ['nape'], { contact: 'pads-3' }))).toBeNull();
-		expect(outOfReach(step('a', ['shoulder'], { motion: 'knead' }))).toBe('shoulder');
+		expect(outOfReach(step('a', ['shoulder'], { motion: 'knead', contact: 'fist' }))).toBe('shoulder');
+		expect(outOfReach(step('a', ['shoulder'], { motion: 'knead' }))).toBeNull();
 		expect(outOfReach(step('a', ['shoulder'], { motion: 'press-hold' }))).toBeNull();
-		expect(outOfReach(step('a', ['brow', 'hairline'], { contact: 'crossed-hands' }))).toBe('crossed');
+		expect(outOfReach(step('a', ['brow', 'hairline'], { contact: 'crossed-hands' }))).toBeNull();
+		expect(outOfReach(step('a', ['postauricular'], { contact: 'crossed-hands' }))).toBe('crossed');
 	});
 	test('is asked only of what one does on oneself', () => {
 		const fist = step('a', ['nape'], { aim: 'release', contact: 'fist' });
@@ -59,9 +61,9 @@ describe('within one’s own reach', () => {
 		expect(mended('self-reach', step('a', ['nape'], { aim: 'release', contact: 'knuckles' }), SELF).contact).toBe(
 			'pads-3'
 		);
-		expect(mended('self-reach', step('a', ['shoulder'], { aim: 'release', motion: 'knead' }), SELF).side).toEqual(
-			LEFT_RIGHT
-		);
+		expect(
+			mended('self-reach', step('a', ['shoulder'], { aim: 'release', motion: 'knead', contact: 'heel' }), SELF).side
+		).toEqual(LEFT_RIGHT);
 	});
 });
 
@@ -73,8 +75,10 @@ describe('who does it, and with what face', () => {
 		expect(found('exercise-by', { ...exercise, by: 'client' })).toEqual([]);
 	});
 	test('the chewing muscle is released with the teeth apart, on its nodes too', () => {
-		const release = step('a', ['masseter'], { aim: 'release', motion: 'pinned-circle' });
+		const release = step('a', ['masseter'], { aim: 'release', motion: 'pinned-circle', pressure: 2 });
 		expect(found('jaw-clenched', release)).toHaveLength(1);
+		expect(found('jaw-clenched', { ...release, pressure: 1 })).toEqual([]);
+		expect(found('jaw-clenched', { ...release, places: ['chin', 'masseter'], motion: 'stroke' })).toEqual([]);
 		expect(found('jaw-clenched', { ...release, mouth: 'parted' })).toEqual([]);
 		expect(found('jaw-clenched', { ...release, aim: 'drain' })).toEqual([]);
 		expect(mended('jaw-clenched', release).mouth).toBe('parted');

@@ -1,4 +1,6 @@
 import { setStep } from '../../sequence/edits';
+import { peakLevel } from '../../step/levelsOf';
+import { isStationary } from '../../vocabulary/vocabulary';
 import { zoneOf } from '../../atlas/regionOf';
 import { stepOfFinding, type Rule } from '../rule';
 
@@ -14,7 +16,14 @@ export const jawClenched: Rule = {
 		steps
 			.filter(
 				({ step }) =>
-					step.aim === 'release' && step.mouth === 'closed' && step.places.some((p) => zoneOf(p) === 'masseter')
+					step.aim === 'release' &&
+					step.mouth === 'closed' &&
+					step.by === 'practitioner' &&
+					// A light touch, or a stroke that passes over it, leaves the muscle as it is.
+					peakLevel(step) >= 2 &&
+					(isStationary(step.motion)
+						? step.places.some((p) => zoneOf(p) === 'masseter')
+						: step.places.every((p) => zoneOf(p) === 'masseter'))
 			)
 			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } })),
 	fix(context, finding) {

@@ -1,17 +1,22 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
+import type { ZoneId } from '../../atlas/zones';
 import { zoneOf } from '../../atlas/regionOf';
 import { contactRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
 type Reach = 'nape' | 'shoulder' | 'crossed';
 
+/** Where one's own hands cannot be laid over one another. */
+const BEHIND: readonly ZoneId[] = ['nape', 'postauricular', 'shoulder'];
+
 /** What of a step one cannot reach or do on oneself; null where all of it can be done. */
 export function outOfReach(step: Step): Reach | null {
 	const zones = step.places.map(zoneOf);
 	if (zones.includes('nape') && contactRow(step.contact).strong) return 'nape';
-	if (zones.includes('shoulder') && step.side === 'both' && step.motion !== 'press-hold') return 'shoulder';
-	if (step.contact === 'crossed-hands') return 'crossed';
+	// Crossed arms reach both shoulders, but have no strength there.
+	if (zones.includes('shoulder') && step.side === 'both' && contactRow(step.contact).strong) return 'shoulder';
+	if (step.contact === 'crossed-hands' && zones.some((z) => BEHIND.includes(z))) return 'crossed';
 	return null;
 }
 

@@ -1,3 +1,4 @@
+import { isMidlinePlace } from '../../atlas/midline';
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
 import { contactRow, motionRow } from '../../vocabulary/vocabulary';
@@ -5,7 +6,15 @@ import { stepOfFinding, type Rule } from '../rule';
 
 /** Whether one side already takes both hands. */
 export const takesBothHands = (step: Step): boolean =>
-	motionRow(step.motion).bothHands || contactRow(step.contact).hands === 2 || step.support?.place !== undefined;
+	motionRow(step.motion).bothHands || contactRow(step.contact).hands === 2 || holdsWithHand(step);
+
+/** One's own thumb, or the client's head, holds without a second hand. */
+const holdsWithHand = ({ support }: Step): boolean =>
+	support?.place !== undefined && !support.thumb && support.head === undefined;
+
+/** Over the middle, two hands that draw apart work both sides at once. */
+const overTheMiddle = (step: Step): boolean =>
+	step.motion === 'opposed-stretch' && step.places.length > 0 && step.places.every(isMidlinePlace);
 
 /** Nobody has four hands. */
 export const twoHands: Rule = {
@@ -17,7 +26,9 @@ export const twoHands: Rule = {
 	safe: true,
 	check: ({ steps }) =>
 		steps
-			.filter(({ step }) => step.side === 'both' && takesBothHands(step))
+			.filter(
+				({ step }) => step.side === 'both' && step.by === 'practitioner' && takesBothHands(step) && !overTheMiddle(step)
+			)
 			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } })),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);

@@ -1,12 +1,28 @@
-import { mainReceiver } from '../../atlas/graph';
-import { placeOf, type PlaceRef } from '../../atlas/places';
+import { mainReceiver, nodesUnder } from '../../atlas/graph';
+import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceRef } from '../../atlas/places';
+import type { ZoneId } from '../../atlas/zones';
+import { strokesOf } from '../../step/parts';
 import { route } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 import { isFluidStroke, pairsOf, withPath } from '../strokes';
 
 const BAD = ['against', 'watershed', 'valve', 'gap'];
-const badPair = (step: Step) => pairsOf(step).find((p) => BAD.includes(p.alignment));
+const badPair = (step: Step) => (isOwnRoute(step) ? undefined : pairsOf(step).find((p) => BAD.includes(p.alignment)));
+
+/** Places to which fluid may be led: nodes, and the skin over an outlet. */
+const isExit = (ref: PlaceRef): boolean =>
+	nodeOf(placeOf(ref)) !== null ||
+	(isZone(placeOf(ref)) && nodesUnder(placeOf(ref) as ZoneId).some((n) => isOutlet(`n:${n}`)));
+
+/** A way to an exit that `route` itself takes is the best that there is from here: it is never against the drainage. */
+function isOwnRoute({ places, reverse }: Step): boolean {
+	const [from, to] = [places[0]!, places.at(-1)!];
+	if (reverse || !isExit(to) || places.some((ref) => ownSideOf(ref) !== null)) return false;
+	return (['either', 'outward', 'downward'] as const).some(
+		(cheek) => route(placeOf(from), placeOf(to), cheek).join() === places.join()
+	);
+}
 
 /** Other paths for the stroke, the nearest to what was meant first. */
 function candidates(step: Step, context: JudgeContext): PlaceRef[][] {
@@ -33,7 +49,7 @@ export const againstDrainage: Rule = {
 		return context.steps
 			.filter(({ step }) => isFluidStroke(step))
 			.flatMap(({ step, number }) => {
-				const pair = badPair(step);
+				const pair = strokesOf(step).filter(isFluidStroke).map(badPair).find(Boolean);
 				if (!pair) return [];
 				const params = { number, from: placeOf(pair.from), to: placeOf(pair.to), kind: pair.alignment };
 				return [{ stepIds: [step.id], params }];

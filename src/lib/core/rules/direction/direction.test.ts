@@ -28,7 +28,10 @@ describe('a stroke along the jaw', () => {
 		[['chin', 'jawline'], 'release', false],
 		[['jawline', 'under-jaw', 'n:submandibular'], 'drain', false],
 		[['jawline', 'masseter', 'preauricular'], 'lift', false],
-		[['buccal', 'jawline'], 'drain', false]
+		[['buccal', 'jawline'], 'drain', true],
+		[['malar', 'buccal', 'marionette'], 'drain', true],
+		[['throat', 'jawline'], 'lift', false],
+		[['buccal', 'jawline', 'n:submandibular'], 'drain', false]
 	] as const)('%j as %s stops short: %o', (places, aim, short) => {
 		expect(found('jaw-short', step('a', [...places], { aim }))).toHaveLength(short ? 1 : 0);
 	});
@@ -57,6 +60,11 @@ describe('up and down', () => {
 		const down = step('a', ['malar', 'buccal'], { aim: 'lift', levels: [1, 2] });
 		expect(mended('lift-down', down)).toMatchObject({ places: ['buccal', 'malar'], levels: [2, 1] });
 		expect(found('lift-down', step('a', ['malar', 'buccal']))).toEqual([]);
+		const lift = (places: Step['places'], change: Partial<Step> = {}) => step('a', places, { aim: 'lift', ...change });
+		expect(found('lift-down', lift(['forehead-medial', 'forehead-lateral', 'temple']))).toEqual([]);
+		expect(found('lift-down', lift(['malar', 'buccal'], { end: { kind: 'lift' } }))).toEqual([]);
+		// Outwards and down: turned it would lead to the middle, so it gets a small lift at its end.
+		expect(mended('lift-down', lift(['malar', 'buccal', 'masseter']))).toMatchObject({ end: { kind: 'lift' } });
 		expect(found('lift-down', step('a', ['buccal', 'malar'], { aim: 'lift' }))).toEqual([]);
 	});
 	test('the mouth finishes upwards where the school lifts', () => {

@@ -1,4 +1,5 @@
 import { placeOf } from '../../atlas/places';
+import { isFace, regionOf } from '../../atlas/regionOf';
 import { setStep } from '../../sequence/edits';
 import { fillPath } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
@@ -10,10 +11,13 @@ import { isStroke } from '../strokes';
 
 const SHORT: readonly string[] = ['jawline', 'chin', 'marionette'];
 const isShort = (step: Step): boolean =>
-	aimRow(step.aim).goesOnAlongJaw &&
-	isStroke(step) &&
-	SHORT.includes(placeOf(step.places[0]!)) &&
-	SHORT.includes(placeOf(endPlace(step)));
+	aimRow(step.aim).goesOnAlongJaw && isStroke(step) && startsBefore(step) && SHORT.includes(placeOf(endPlace(step)));
+
+/** A drain that comes down the cheek to the jaw stops there as short as one that runs along it. */
+const startsBefore = (step: Step): boolean => {
+	const start = step.places[0]!;
+	return SHORT.includes(placeOf(start)) || (step.aim !== 'lift' && isFace(regionOf(start)));
+};
 
 /** A stroke along the jaw goes on to the jaw nodes or to the ear. */
 export const jawShort: Rule = {

@@ -1,12 +1,16 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
+import { placeOf } from '../../atlas/places';
 import { regionOf } from '../../atlas/regionOf';
 import { aimRow } from '../../vocabulary/vocabulary';
 import { riseOf } from '../facts';
 import { stepOfFinding, type Rule } from '../rule';
 
 const endsDown = (step: Step): boolean =>
-	aimRow(step.aim).pullsSkin && riseOf(step) < 0 && regionOf(step.places[0]!) === 'mouth' && step.end.kind === 'none';
+	aimRow(step.aim).pullsSkin &&
+	riseOf(step) < 0 &&
+	(regionOf(step.places[0]!) === 'mouth' || placeOf(step.places.at(-1)!) === 'marionette') &&
+	(step.end.kind === 'none' || (step.end.kind === 'link' && !step.end.finish));
 
 /** A school that lifts finishes every move at the mouth upwards. */
 export const mouthEndsDown: Rule = {

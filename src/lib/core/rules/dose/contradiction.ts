@@ -3,22 +3,26 @@ import type { Step } from '../../step/step.schema';
 import { isStationary, motionRow, toolRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
+/** Circles turn round, and a stretch is done the other way. */
+const turns = (step: Step): boolean =>
+	motionRow(step.motion).circles || step.motion === 'opposed-stretch' || step.motion === 'skin-stretch';
+
 /** What of a step cannot be together with the rest of it. */
 export function contradictionOf(step: Step): 'lanes' | 'stations' | 'way-back' | 'tilt' | null {
 	const stays = isStationary(step.motion);
-	if (stays && step.lanes > 1) return 'lanes';
+	if (stays && step.lanes > 1 && step.places.length < 2) return 'lanes';
 	if (stays && step.stations) return 'stations';
-	if (stays && step.reverse && !motionRow(step.motion).circles) return 'way-back';
-	if (step.tool?.tiltDegrees !== undefined && !toolRow(step.tool.id).edged) return 'tilt';
+	if (stays && step.reverse && !turns(step)) return 'way-back';
+	if (step.tool?.tiltDegrees && !toolRow(step.tool.id).edged) return 'tilt';
 	return null;
 }
 
 function mended(step: Step): Partial<Step> {
 	const stays = isStationary(step.motion);
 	return {
-		lanes: stays ? 1 : step.lanes,
+		lanes: stays && step.places.length < 2 ? 1 : step.lanes,
 		stations: stays ? undefined : step.stations,
-		reverse: step.reverse && !(stays && !motionRow(step.motion).circles),
+		reverse: step.reverse && !(stays && !turns(step)),
 		tool: step.tool && !toolRow(step.tool.id).edged ? { id: step.tool.id } : step.tool
 	};
 }

@@ -1,7 +1,19 @@
 import { setStep } from '../../sequence/edits';
-import type { Dose } from '../../step/step.schema';
+import type { Dose, Step } from '../../step/step.schema';
 import { typicalDose } from '../../step/typicalDose';
 import { stepOfFinding, type Rule } from '../rule';
+
+/**
+ * What may be meant by a dose: that of one way, that of all lanes or both directions together, and of strokes that stop
+ * and press what is done at the stops.
+ */
+function dosesOf(step: Step): number[] {
+	const { target, kind } = step.dose;
+	if (kind !== 'reps') return [target];
+	const ways = step.lanes * (step.reverse ? 2 : 1);
+	const stops = step.stations ? [target * step.stations.places.length] : [];
+	return [target, target * ways, target * (1 + (step.parts?.length ?? 0)), ...stops];
+}
 
 /** A dose is within what is usual for such a move. */
 export const doseRange: Rule = {
@@ -14,7 +26,7 @@ export const doseRange: Rule = {
 	check({ steps, working }) {
 		return steps.flatMap(({ step, number }) => {
 			const usual = typicalDose(step, working);
-			if (!usual || (step.dose.target >= usual[0] && step.dose.target <= usual[2])) return [];
+			if (!usual || dosesOf(step).some((dose) => dose >= usual[0] && dose <= usual[2])) return [];
 			const params = { number, given: step.dose.target, from: usual[0], to: usual[2], unit: step.dose.kind };
 			return [{ stepIds: [step.id], params }];
 		});

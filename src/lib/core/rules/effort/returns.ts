@@ -17,10 +17,12 @@ function returnsOf(steps: readonly PlacedStep[], whatOf: (s: PlacedStep) => stri
 	let last = new Map<string, PlacedStep>();
 	for (const placed of steps) {
 		if (placed.phase.id !== phaseId) [phaseId, current, last] = [placed.phase.id, '', new Map()];
-		const what = whatOf(placed);
+		const what = placed.step.onlyIf === undefined ? whatOf(placed) : null;
 		if (what === null) continue;
 		const before = last.get(what);
-		if (what !== current && before && what !== '') found.push({ placed, lastBefore: before, what });
+		// Rounds over the same places are one return, not one a round.
+		const known = found.some((r) => r.what === what && r.placed.phase.id === phaseId);
+		if (what !== current && before && what !== '' && !known) found.push({ placed, lastBefore: before, what });
 		current = what;
 		last.set(what, placed);
 	}
@@ -39,7 +41,7 @@ export function returnRule(whatOf: (s: PlacedStep) => string | null) {
 			const found = returnsOf(context.steps, whatOf).find((r) => r.placed.step.id === finding.stepIds[0]);
 			if (!found) return null;
 			const label = `Take step ${finding.params.number} right after step ${finding.params.before}`;
-			const next = context.steps[found.lastBefore.number];
+			const next = context.steps.find((s) => s.number > found.lastBefore.number);
 			if (next && next.block === found.lastBefore.block)
 				return moveStepsBefore(context.sequence, finding.stepIds, next.step.id, label);
 			return relocateStep(context.sequence, found.placed.step.id, { after: found.lastBefore.step.id });

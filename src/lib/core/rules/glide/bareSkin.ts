@@ -47,7 +47,6 @@ export const dryAfterOil: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
-	policy: (school) => (school.glide === 'dry' ? 'works muscle on bare skin' : 'works with oil throughout'),
 	check: (context) => oiled(context, false),
 	fix: wipeFirst
 };

@@ -1,4 +1,4 @@
-import { mainReceiver } from '../../atlas/graph';
+import { drainageOf } from '../../atlas/graph';
 import { placeOf } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { insertStep } from '../../sequence/edits';
@@ -8,16 +8,19 @@ import { makeStep } from '../../technique/makeStep';
 import { isInside, zonesAtLeast } from '../facts';
 import { type JudgeContext, type Rule } from '../rule';
 import { freeId } from '../../sequence/freeId';
-import { isFluidStroke } from '../strokes';
+import { goesOver, strokesOf } from '../../step/parts';
+import { isFluidStroke, opensNodes } from '../strokes';
 
 /** Whether something after a step carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
 function drainedLater(context: JudgeContext, zone: ZoneId, number: number): boolean {
-	const receiver = mainReceiver(zone);
-	const takes = (place: string) => place === zone || place === `n:${receiver}`;
+	const receivers = new Set<string>(drainageOf(zone).map((e) => `n:${e.to}`));
+	const takes = (place: string) => place === zone || receivers.has(place);
 	return context.steps.some(({ step, number: n }) => {
 		if (n < number) return false;
 		if (step.end.kind === 'link' && step.places.some((p) => takes(placeOf(p)))) return true;
-		return n > number && (isFluidStroke(step) || step.motion === 'pump') && step.places.some((p) => takes(placeOf(p)));
+		// A pump that opens makes room; it carries nothing off.
+		const carries = strokesOf(step).some((s) => isFluidStroke(s) || (step.aim === 'close' && opensNodes(s)));
+		return n > number && carries && goesOver(step, takes);
 	});
 }
 

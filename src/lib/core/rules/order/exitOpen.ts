@@ -5,7 +5,7 @@ import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { type Rule } from '../rule';
 import { freeId } from '../../sequence/freeId';
-import { isFluidStroke } from '../strokes';
+import { isFluidStroke, opensNodes } from '../strokes';
 
 /** Whether the last fluid stroke of a phase is followed, in it, by a pump at the outlet. */
 function closes(phase: Phase): boolean {
@@ -13,7 +13,7 @@ function closes(phase: Phase): boolean {
 	const last = steps.findLastIndex(isFluidStroke);
 	if (last < 0) return true;
 	const pumped = (s: (typeof steps)[number]) =>
-		(s.motion === 'pump' && s.places.some((p) => isOutlet(placeOf(p)))) ||
+		(opensNodes(s) && s.places.some((p) => isOutlet(placeOf(p)) || placeOf(p) === 'supraclavicular')) ||
 		(s.end.kind === 'link' && s.end.pumps > 0 && isOutlet(placeOf(s.end.places.at(-1)!)));
 	return steps.slice(last).some(pumped);
 }

@@ -2,18 +2,40 @@ import type { Region } from '../../atlas/regions';
 import type { School } from '../../school/school.schema';
 import { regionsOf } from '../../school/regionOrder';
 import { moveStepsBefore } from '../../sequence/edits';
-import { isFace } from '../../atlas/regionOf';
+import { isNode, placeOf } from '../../atlas/places';
+import { zoneOf } from '../../atlas/regionOf';
+import type { Step } from '../../step/step.schema';
+import { aimRow } from '../../vocabulary/vocabulary';
 import { startRegion } from '../facts';
 import type { JudgeContext, Params, Rule } from '../rule';
 import { isFluidStroke } from '../strokes';
 
-/** The drain strokes of the face with the rank of their region in the school's order. */
+/** Regions on every way out: a drain there leads on what was gathered, and may come again at the end. */
+const ON_THE_WAY: readonly Region[] = ['trunk', 'neck', 'ear'];
+
+/** Whether a step works a region whose turn may come too late. Where layers are apart, muscles are freed in any order. */
+function counts(step: Step, region: Region, school: School): boolean {
+	if (!aimRow(step.aim).worksRegion || step.by === 'client' || isNode(placeOf(step.places[0]!))) return false;
+	if (step.aim === 'drain') return isFluidStroke(step) && !ON_THE_WAY.includes(region);
+	return school.layering === 'mixed';
+}
+
+/** The temple lies on the way from the eye to the ear: but for those who work from the crown it is emptied before the eye. */
+function rankOf(step: Step, region: Region, school: School): number {
+	const order = regionsOf(school);
+	// Under the chin, then along the bone: chin and jaw are one way there.
+	if (school.order === 'nape-first' && region === 'mouth') return order.indexOf('jaw');
+	const early = zoneOf(step.places[0]!) === 'temple' && school.order !== 'crown-down';
+	return early ? order.indexOf('eye') - 0.5 : order.indexOf(region);
+}
+
+/** The steps that work a region, with its rank in the school's order. */
 function ranked(context: JudgeContext) {
-	const order = regionsOf(context.school);
+	const { school } = context;
 	return context.steps.flatMap(({ step, number }) => {
 		const region = startRegion(step);
-		if (!region || step.aim !== 'drain' || !isFace(region) || !isFluidStroke(step)) return [];
-		return [{ id: step.id, number, region, rank: order.indexOf(region) }];
+		if (!region || !counts(step, region, school)) return [];
+		return [{ id: step.id, number, region, rank: rankOf(step, region, school) }];
 	});
 }
 
@@ -45,10 +67,13 @@ export const nearestFirst: Rule = {
 		let far: { region: Region; rank: number } | null = null;
 		// Neighbours of one region that come too late are one finding and move together.
 		let open = false;
+		const begun = new Set<Region>();
 		for (const { id, number, region, rank } of ranked(context)) {
-			const late: boolean = far !== null && rank < far.rank;
+			// What had its turn may be taken up again.
+			const late: boolean = far !== null && rank < far.rank && !begun.has(region);
+			if (!late) begun.add(region);
 			const last = runs.at(-1);
-			if (!late) far = { region, rank };
+			if (!late) far = far && far.rank > rank ? far : { region, rank };
 			else if (open && last?.region === region) last.ids.push(id);
 			else runs.push({ region, ids: [id], params: { number, region, after: far!.region } });
 			open = late;

@@ -26,7 +26,8 @@ export const neckFirst: Rule = {
 		const cleared = steps.some(
 			({ step, number }) =>
 				number < face.number &&
-				(step.aim === 'drain' || step.aim === 'release') &&
+				// Kneading the nape frees muscle; it clears nothing.
+				isFluidStroke(step) &&
 				!step.places.some(onFace) &&
 				step.places.some((p) => regionOf(p) === 'neck')
 		);

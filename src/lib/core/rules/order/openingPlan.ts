@@ -4,7 +4,8 @@ import type { PlacedStep } from '../../sequence/walk';
 import { isFace } from '../../atlas/regionOf';
 import { startRegion } from '../facts';
 import type { JudgeContext } from '../rule';
-import { isFluidStroke } from '../strokes';
+import { strokesOf } from '../../step/parts';
+import { isFluidStroke, opensNodes } from '../strokes';
 
 export interface Opening {
 	readonly placed: PlacedStep;
@@ -22,7 +23,7 @@ export function openingDeadline({ school, steps }: JudgeContext): PlacedStep | n
 /** The openings before a step, in playing order. */
 export function openingsBefore({ school, steps }: JudgeContext, number: number): Opening[] {
 	return steps
-		.filter(({ step, number: n }) => n < number && step.motion === 'pump')
+		.filter(({ step, number: n }) => n < number && strokesOf(step).some(opensNodes))
 		.map((placed) => {
 			const nodes = placed.step.places.map((p) => nodeOf(placeOf(p))).filter((n) => n !== null);
 			const ranks = nodes.map((n) => school.opening.nodes.indexOf(n)).filter((r) => r >= 0);

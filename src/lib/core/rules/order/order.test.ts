@@ -47,7 +47,10 @@ describe('openings of the school', () => {
 		]);
 	});
 	test('a school that opens before the face lets the neck be stroked first', () => {
-		const nape = schoolById('nape-first');
+		const nape = {
+			...schoolById('nape-first'),
+			opening: { required: true, nodes: ['terminus' as const, 'occipital' as const], before: 'face' as const }
+		};
 		const open = nape.opening.nodes.map((n) => pump(n, n));
 		expect(found('opening-missing', [NECK, ...open, JAW], nape)).toEqual([]);
 		expect(found('opening-missing', [JAW, ...open], nape)).toHaveLength(1);
@@ -69,11 +72,11 @@ describe('openings of the school', () => {
 });
 
 describe('neck before face', () => {
-	test('a neck stroke or a release of the neck clears it; pumps do not', () => {
+	test('a neck stroke clears it; pumps and kneading do not', () => {
 		expect(found('neck-first', [pump('o', 'deep-cervical'), JAW])).toHaveLength(1);
 		expect(found('neck-first', [NECK, JAW])).toEqual([]);
 		const release = step('r', ['sternocleidomastoid'], { aim: 'release', side: 'left', reason: 'x' });
-		expect(found('neck-first', [release, JAW])).toEqual([]);
+		expect(found('neck-first', [release, JAW])).toHaveLength(1);
 	});
 	test('a stroke from behind the ear down the neck is neck work, not face', () => {
 		const down = step('down', ['postauricular', 'sternocleidomastoid', 'supraclavicular', 'n:terminus']);
@@ -108,8 +111,13 @@ describe('regions in the order of the school', () => {
 		expect(found('nearest-first', [NECK, BROW, JAW, jaw2]).map((f) => f.stepIds)).toEqual([['jaw', 'jaw-2']]);
 		expect(idsAfter('nearest-first', [NECK, BROW, JAW, jaw2])).toEqual(['neck', 'jaw', 'jaw-2', 'brow']);
 	});
-	test('only drains are ordered: a release in between is not', () => {
-		expect(found('nearest-first', [EYE, KNEAD])).toEqual([]);
+	test('releases and lifts count, but where the layers are apart; the temple comes before the eye; again is not late', () => {
+		expect(found('nearest-first', [EYE, KNEAD])).toHaveLength(1);
+		expect(found('nearest-first', [EYE, KNEAD], schoolById('release-then-drain'))).toEqual([]);
+		const temple = step('temple', ['temple', 'preauricular']);
+		expect(found('nearest-first', [temple, EYE])).toEqual([]);
+		expect(found('nearest-first', [EYE, temple])).toHaveLength(1);
+		expect(found('nearest-first', [JAW, BROW, { ...JAW, id: 'again' }, NECK])).toEqual([]);
 	});
 });
 
@@ -157,8 +165,9 @@ describe('a short version', () => {
 	});
 });
 
-test('a school that opens nothing is told of a closed group once, another at each stroke', () => {
+test('a closed group is told at each stroke; a school that opens nothing on purpose is not told', () => {
 	const twice = [pump('o', 'terminus'), JAW, { ...JAW, id: 'jaw-2' }];
 	expect(found('receiver-closed', twice).map((f) => f.stepIds)).toEqual([['jaw'], ['jaw-2']]);
-	expect(found('receiver-closed', twice, schoolById('crown-down')).map((f) => f.stepIds)).toEqual([['jaw']]);
+	expect(found('receiver-closed', twice, schoolById('crown-down'))).toEqual([]);
+	expect(found('outlet-closed', [JAW], schoolById('release-then-drain'))).toEqual([]);
 });

@@ -15,6 +15,8 @@ export const outletClosed: Rule = {
 	ceiling: 'caution',
 	safe: true,
 	check(context) {
+		// A school that opens nothing on purpose is not told so at every stroke.
+		if (!context.school.opening.required) return [];
 		const { openings } = context;
 		const found = new Map<string, RawFinding>();
 		for (const pass of context.passes) {

@@ -41,6 +41,8 @@ export const receiverClosed: Rule = {
 	ceiling: 'caution',
 	safe: true,
 	check(context) {
+		// A school that opens nothing on purpose is not told so at every stroke.
+		if (!context.school.opening.required) return [];
 		const { openings } = context;
 		const found = new Map<string, RawFinding>();
 		for (const pass of context.passes) {
@@ -53,8 +55,7 @@ export const receiverClosed: Rule = {
 					// An outlet that was never opened is the business of `outlet-closed`.
 					if (last === null && isOutlet(`n:${node}`)) continue;
 					if (last !== null && openness(moment - last, context.working.openingHalfLifeSeconds) >= OPEN_ENOUGH) continue;
-					// A school that opens nothing on purpose is told once a group, not at every stroke.
-					const key = context.school.opening.required ? `${step.id}|${node}` : node;
+					const key = `${step.id}|${node}`;
 					const minutesAgo = last === null ? -1 : Math.round((moment - last) / 60);
 					if (!found.has(key))
 						found.set(key, { stepIds: [step.id], place: `n:${node}`, params: { number, minutesAgo } });

@@ -1,4 +1,6 @@
-import { mainReceiver, NODE_CONTACTS, nodesUnder } from '../../atlas/graph';
+import { drainageOf, mainReceiver, NODE_CONTACTS, nodesUnder, ZONE_GROUP } from '../../atlas/graph';
+import { NODE_IDS, type NodeId } from '../../atlas/nodes';
+import { zoneOf } from '../../atlas/regionOf';
 import type { ZoneId } from '../../atlas/zones';
 import {
 	isOutlet,
@@ -17,7 +19,8 @@ import { linkRoute } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
 import { endPlace, movesFluid } from '../../step/levelsOf';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
-import { isStroke } from '../strokes';
+import { strokesOf } from '../../step/parts';
+import { isStroke, opensNodes } from '../strokes';
 
 /** A place on a side, as a number: this is asked in the innermost loop. */
 type Spot = number;
@@ -36,8 +39,34 @@ function take(waiting: Waiting, place: PlaceId, side: Side, into: Map<Spot, stri
 	waiting.delete(at(place, side));
 }
 
+/** At an outlet nothing waits, nor in the skin over it. */
+const endsThere = (place: PlaceId): boolean =>
+	isOutlet(place) || (isZone(place) && nodesUnder(place).some((node) => isOutlet(`n:${node}`)));
+
+/** Node groups that pass on to one of these, one after the other, these included. */
+function aboveNodes(nodes: readonly NodeId[]): ReadonlySet<NodeId> {
+	const found = new Set(nodes);
+	for (let size = 0; size < found.size;) {
+		size = found.size;
+		for (const node of NODE_IDS) if (drainageOf(`n:${node}`).some((e) => found.has(e.to))) found.add(node);
+	}
+	return found;
+}
+const ABOVE = new Map<ZoneId, readonly PlaceId[]>();
+/** What a stroke over a zone of the neck collects: the nodes above it that pass on to those under it, and the skin over them. */
+function aboveZone(zone: ZoneId): readonly PlaceId[] {
+	const known = ABOVE.get(zone);
+	if (known) return known;
+	const under = ZONE_GROUP[zone] === 'neck' ? nodesUnder(zone).filter((node) => !isOutlet(`n:${node}`)) : [];
+	const list = under.length
+		? [...aboveNodes(under)].flatMap((node): PlaceId[] => [`n:${node}`, NODE_CONTACTS[node][0]!])
+		: [];
+	ABOVE.set(zone, list);
+	return list;
+}
+
 function leave(waiting: Waiting, place: PlaceId, side: Side, carried: Map<Spot, string>): void {
-	if (isOutlet(place) || !carried.size) return;
+	if (endsThere(place) || !carried.size) return;
 	const here = waiting.get(at(place, side)) ?? new Map<Spot, string>();
 	for (const [origin, stepId] of carried) here.set(origin, stepId);
 	waiting.set(at(place, side), here);
@@ -50,6 +79,8 @@ function strokeAlong(waiting: Waiting, step: Step, refs: readonly PlaceRef[], si
 		const place = placeOf(ref);
 		const here = ownSideOf(ref) ?? side;
 		take(waiting, place, here, carried);
+		// A hand on the side of the neck collects what waits above it, whether the way names the skin or the nodes.
+		for (const above of aboveZone(zoneOf(place))) take(waiting, above, here, carried);
 		if (!isZone(place)) continue;
 		for (const node of nodesUnder(place as ZoneId)) take(waiting, `n:${node}`, here, carried);
 		carried.set(at(place, here), step.id);
@@ -79,17 +110,22 @@ function linkAlong(waiting: Waiting, step: Step, side: Side): void {
 	leave(waiting, placeOf(step.end.places.at(-1)!), side, carried);
 }
 
+/** A stroke of a repetition: each of its parts, lanes and second paths carries by itself. */
+function oneStroke(waiting: Waiting, step: Step, side: Side): void {
+	if (opensNodes(step)) for (const ref of step.places) pumpAt(waiting, ref, side);
+	else if (movesFluid(step) && isStroke(step)) {
+		strokeAlong(waiting, step, step.places, side);
+		if (step.reverse) strokeAlong(waiting, step, [...step.places].reverse(), side);
+	}
+}
+
 function followFluid(context: JudgeContext): Waiting {
 	const waiting: Waiting = new Map();
 	for (const pass of context.passes) {
 		const { step } = context.byId.get(pass.stepId)!;
 		for (const side of sidesOf(pass.side)) {
 			if (pass.kind === 'link') linkAlong(waiting, step, side);
-			else if (step.motion === 'pump') for (const ref of step.places) pumpAt(waiting, ref, side);
-			else if (movesFluid(step) && isStroke(step)) {
-				strokeAlong(waiting, step, step.places, side);
-				if (step.reverse) strokeAlong(waiting, step, [...step.places].reverse(), side);
-			}
+			else for (const stroke of strokesOf(step)) oneStroke(waiting, stroke, side);
 		}
 	}
 	return waiting;

@@ -1,4 +1,8 @@
-import { capAt, capsAt, type CapReason } from '../../pressure/caps';
+import { capAt, capsAt, safeLevel, type CapReason } from '../../pressure/caps';
+import type { School } from '../../school/school.schema';
+import type { Part } from '../../step/common.schema';
+import { placesTouched, strokesOf } from '../../step/parts';
+import type { Step } from '../../step/step.schema';
 import type { Level } from '../../step/levels';
 import { setStep } from '../../sequence/edits';
 import { levelsOf, peakLevel } from '../../step/levelsOf';
@@ -13,23 +17,32 @@ function breachesOf(context: JudgeContext): Breaches {
 	if (before) return before;
 	const found = new Map<CapReason, RawFinding[]>();
 	for (const { step, number } of context.steps) {
-		// A touch is below every cap.
-		if (peakLevel(step) === 0) continue;
-		const levels = levelsOf(step);
 		const seen: CapReason[] = [];
-		step.places.forEach((place, i) => {
-			const given = levels[i] ?? levels[0]!;
-			for (const { reason, level, severity } of capsAt(step, place, context.school)) {
-				if (given <= level || seen.includes(reason)) continue;
-				seen.push(reason);
-				const params = { number, given, cap: level };
-				const finding = { stepIds: [step.id], place, params, severity, floor: severity };
-				found.set(reason, [...(found.get(reason) ?? []), finding]);
-			}
-		});
+		for (const stroke of strokesOf(step)) {
+			// A touch is below every cap.
+			if (peakLevel(stroke) === 0) continue;
+			const levels = levelsOf(stroke);
+			stroke.places.forEach((place, i) => {
+				const given = Math.max(levels[i] ?? levels[0]!, stroke.risesTo ?? 0);
+				for (const { reason, level, severity } of capsAt(stroke, place, context.school)) {
+					if (given <= level || seen.includes(reason)) continue;
+					seen.push(reason);
+					const params = { number, given, cap: level };
+					const finding = { stepIds: [step.id], place, params, severity, floor: severity };
+					found.set(reason, [...(found.get(reason) ?? []), finding]);
+				}
+			});
+		}
 	}
 	known.set(context, found);
 	return found;
+}
+
+/** A part of a repetition no deeper than its own places allow. */
+function loweredPart(part: Part, step: Step, school: School): Part {
+	const own = { ...step, motion: part.motion };
+	const given = part.pressure ?? levelsOf(step).at(-1)!;
+	return { ...part, pressure: safeLevel(own, part.places ?? step.places, given, school) };
 }
 
 type CapRule = Pick<Rule, 'id' | 'severity' | 'floor' | 'ceiling' | 'policy'>;
@@ -47,7 +60,14 @@ export const capRule = (reason: CapReason, rule: CapRule): Rule => ({
 			const given = levelsOf(step)[i]!;
 			return Math.min(given, capAt(step, place, context.school)?.level ?? 4) as Level;
 		});
-		const change = step.levels ? { levels } : { pressure: Math.min(...levels) as Level };
+		const change: Partial<Step> = step.levels
+			? { levels }
+			: { pressure: Math.min(step.pressure ?? 0, ...levels) as Level };
+		const safe = safeLevel(step, placesTouched(step), 4, context.school);
+		if (step.parts) change.parts = step.parts.map((part) => loweredPart(part, step, context.school));
+		if (step.beside || step.laneWays)
+			Object.assign(change, { pressure: Math.min(peakLevel(step), safe), levels: undefined });
+		if (step.risesTo !== undefined) change.risesTo = step.risesTo > safe ? undefined : step.risesTo;
 		return setStep(context.sequence, step.id, change, `Lower the pressure of step ${finding.params.number}`);
 	}
 });

@@ -2,6 +2,7 @@ import { firmOnBothSides } from '../../pressure/neck';
 import { placeOf } from '../../atlas/places';
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
+import { strokesOf } from '../../step/parts';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Never firmly on both sides of the neck at once. */
@@ -14,7 +15,7 @@ export const neckBothSides: Rule = {
 	safe: true,
 	check(context) {
 		return context.steps
-			.filter(({ step }) => firmOnBothSides(step, context.working.neckFirmLevel))
+			.filter(({ step }) => strokesOf(step).some((s) => firmOnBothSides(s, context.working.neckFirmLevel)))
 			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } }));
 	},
 	fix(context, finding) {

@@ -1,12 +1,12 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
-import { regionOf } from '../../atlas/regionOf';
+import { isFace, regionOf } from '../../atlas/regionOf';
 import type { Working } from '../../working/working.schema';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Steepest tilt of the stone, degrees: nearly flat, steeper on the neck only. */
 const limitOf = (step: Step, working: Working): number =>
-	step.places.length && step.places.every((p) => regionOf(p) === 'neck')
+	2 * step.places.filter((p) => !isFace(regionOf(p))).length > step.places.length
 		? working.steepNeckDegrees
 		: working.steepFaceDegrees;
 

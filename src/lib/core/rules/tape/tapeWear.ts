@@ -7,9 +7,11 @@ import { stepOfFinding, type Rule } from '../rule';
 
 const OVERNIGHT: readonly string[] = ['glabella'];
 
-/** Hours that tape may be worn: beside the eye, elsewhere, and overnight where a school does so. */
+/** Hours that tape may be worn: beside the eye, the first time, elsewhere, and overnight where a school does so. */
 function wearLimit(step: Step, school: School, working: Working): number {
 	if (step.places.some((p) => regionOf(p) === 'eye')) return working.eyeTapeHours;
+	// The first time shows how the skin takes it, whatever the school.
+	if (step.tape?.firstWear) return working.firstTapeHours;
 	const night =
 		school.tape === 'overnight' && step.places.length > 0 && step.places.every((p) => OVERNIGHT.includes(p));
 	return night ? working.nightTapeHours : working.tapeHours;

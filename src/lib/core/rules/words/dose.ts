@@ -1,3 +1,4 @@
+import type { Params } from '../rule';
 import { clock } from '../../step/describe';
 import { limitWords } from '../../sequence/cost';
 import type { CostKind } from '../../step/stepCost';
@@ -12,11 +13,18 @@ const APART: Record<string, string> = {
 	tilt: 'names a tilt, which only the stone plate has'
 };
 
+/** By how much, or that it is the pressure that differs. */
+function unevenWords({ leftSeconds, rightSeconds, leftReps, rightReps }: Params): string {
+	if (leftReps !== undefined) return `It is opened ${leftReps} times on the left and ${rightReps} on the right.`;
+	if (leftSeconds === rightSeconds) return `It gets ${leftSeconds} s on each side, but not the same pressure.`;
+	return `It gets ${leftSeconds} s on the left and ${rightSeconds} s on the right.`;
+}
+
 export const DOSE_WORDS: Words = {
 	'uneven-sides': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} is uneven ${on(place)}.`,
-			body: `It gets ${p.leftSeconds} s on the left and ${p.rightSeconds} s on the right. Even it, or give the reason.`
+			body: `${unevenWords(p)} Even it, or give the reason.`
 		}),
 		fix: 'Even sides'
 	},

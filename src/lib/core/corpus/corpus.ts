@@ -1,0 +1,33 @@
+import { parse, troubleText } from '../notation/parse';
+import { withText } from '../notation/align';
+import { newSequence } from '../sequence/newSequence';
+import { schoolById } from '../school/schools';
+import type { Sequence } from '../sequence/sequence.schema';
+
+/** A whole routine as its own school would sign it: its text, its time by hand, and what a master would say of it. */
+export interface Routine {
+	readonly id: string;
+	readonly text: string;
+	/** Worked out by hand from counts and paces. */
+	readonly seconds: number;
+	/** What is said of it, as rule and step number. */
+	readonly finds: readonly string[];
+}
+
+/** Reads a routine: what is known of it stands in comments at its head. */
+export function routineOf(id: string, text: string): Routine {
+	const notes = (word: string) => [...text.matchAll(new RegExp(`^# ${word} (.+)$`, 'gm'))].map((m) => m[1]!.trim());
+	return { id, text, seconds: Number(notes('seconds')[0]), finds: notes('finds').sort() };
+}
+
+/**
+ * The sequence of a text.
+ * @throws {Error} naming what could not be read
+ */
+export function sequenceOfText(text: string, id = 'corpus'): Sequence {
+	const parsed = parse(text);
+	if (parsed.troubles.length) throw new Error(parsed.troubles.map(troubleText).join('\n'));
+	let n = 0;
+	const base = newSequence({ id, updatedAt: '2026-01-01T00:00:00.000Z', school: schoolById('outlet-first') });
+	return withText({ ...base, phases: [] }, parsed, () => `s${++n}`);
+}
