@@ -2,7 +2,7 @@ import { problemAnswer, responseOf, type Answer } from './answer';
 import { bodyOf } from './body';
 import { poolFor, type JobPool } from './jobPool';
 import { whenGone } from './gone';
-import type { JobName } from './jobs';
+import type { JobName, Manner } from './jobs';
 
 /** Seconds after which a busy server is worth asking again. */
 const RETRY_SECONDS = 5;
@@ -26,6 +26,13 @@ interface Asked {
 	readonly platform?: Readonly<App.Platform> | undefined;
 }
 
+/** What the head of a request says: a text of the notation instead of JSON, and another school in its address. */
+export function mannerOf(request: Request): Manner {
+	const text = /^text\/plain\b/i.test(request.headers.get('content-type') ?? '');
+	const school = new URL(request.url).searchParams.get('school');
+	return { type: text ? 'text' : 'json', ...(school === null ? {} : { school }) };
+}
+
 /** Hands the bytes of a request to a job of the pool, and its answer back. */
 export async function ask(
 	name: JobName,
@@ -36,7 +43,7 @@ export async function ask(
 	if (!(body instanceof Uint8Array)) return responseOf(body);
 	const { signal, forget } = whenGone(platform?.req?.socket);
 	try {
-		return responseOf(await pool.ask(name, body, AbortSignal.any([signal, request.signal])));
+		return responseOf(await pool.ask(name, body, AbortSignal.any([signal, request.signal]), mannerOf(request)));
 	} catch (error) {
 		return responseOf(answerFor(error));
 	} finally {

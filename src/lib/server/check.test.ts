@@ -46,6 +46,42 @@ test('problems name the field', async () => {
 	expect((await problem(working)).errors![0]!.path).toBe('working.neckFirmLevel');
 });
 
+const postText = (body: string, query = '', pathPool = pool) =>
+	ask(
+		'check',
+		{
+			request: new Request(`http://x/api/v1/check${query}`, {
+				method: 'POST',
+				body,
+				headers: { 'content-type': 'text/plain; charset=utf-8' }
+			})
+		},
+		pathPool
+	);
+
+test('a text of the notation gets the answer of the file it says', async () => {
+	const text = 'school crown-down\n# a comment\ndrain jawline > chin, medium, 5 (3 to 8), pace 2 s';
+	const given = (await (await postText(text)).json()) as { timing: unknown; findings: { ruleId: string }[] };
+	expect(given.timing).toMatchObject({ expectedSeconds: 10 });
+	expect(given.findings.map((f) => f.ruleId)).toEqual(expect.arrayContaining(['against-drainage', 'no-glide']));
+	const rules = async (query: string) =>
+		((await (await postText(text, query)).json()) as typeof given).findings.map((f) => f.ruleId);
+	expect(await rules('')).not.toContain('fluid-cap');
+	expect(await rules('?school=outlet-first')).toContain('fluid-cap');
+});
+
+test('troubles of a text name line and column, an unknown school its remedy', async () => {
+	const refused = await postText('drain jawline > chin\ndrain jawline > chni, 5\nlift malar, 8 each side, both');
+	expect([refused.status, refused.headers.get('content-type')]).toEqual([422, 'application/problem+json']);
+	const { errors } = (await refused.json()) as { errors: { path: string; message: string }[] };
+	expect(errors.map((e) => e.path)).toEqual(['line 2, column 17', 'line 3, column 26']);
+	expect(errors[1]!.message).toMatch(/contradicts/);
+	const other = (await (await postText('drain jawline > chin', '?school=bubble')).json()) as { detail: string };
+	expect(other.detail).toMatch(/bubble is no school/);
+	const empty = (await (await postText('# nothing')).json()) as { detail: string };
+	expect(empty.detail).toMatch(/no step/);
+});
+
 test('a body over 4 MiB is refused with the limit', async () => {
 	expect(await problem(' '.repeat(4 * 1024 * 1024 + 1))).toMatchObject({
 		status: 413,

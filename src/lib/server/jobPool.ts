@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import code from 'virtual:job-worker';
 import type { Answer } from './answer';
-import { JOBS, type JobName } from './jobs';
+import { JOBS, type JobName, type Manner } from './jobs';
 
 export interface PoolLimits {
 	/** Threads at most. */
@@ -37,6 +37,7 @@ export class Gone extends Error {
 interface Job {
 	readonly name: JobName;
 	readonly bytes: Uint8Array<ArrayBuffer>;
+	readonly manner: Manner;
 	readonly signal: AbortSignal | undefined;
 	readonly resolve: (answer: Answer) => void;
 	readonly reject: (reason: Error) => void;
@@ -58,15 +59,16 @@ export class JobPool {
 	/**
 	 * @param bytes handed over to the thread
 	 * @param signal tells when who asked has gone: what waits is dropped, what runs is told to stop
+	 * @param manner what is said of the question besides its bytes
 	 * @throws {PoolBusy} if too many wait, or this one has waited too long; PoolTimeout; Gone
 	 */
-	ask(name: JobName, bytes: Uint8Array<ArrayBuffer>, signal?: AbortSignal): Promise<Answer> {
+	ask(name: JobName, bytes: Uint8Array<ArrayBuffer>, signal?: AbortSignal, manner: Manner = {}): Promise<Answer> {
 		const { waiting, waitMs } = this.limits;
 		if (signal?.aborted) return Promise.reject(new Gone());
 		if (this.#waiting.length >= waiting)
 			return Promise.reject(new PoolBusy(`${waiting} questions are waiting already. Ask again in a moment.`));
 		return new Promise((resolve, reject) => {
-			const job: Job = { name, bytes, signal, resolve, reject, leave: () => {} };
+			const job: Job = { name, bytes, manner, signal, resolve, reject, leave: () => {} };
 			const drop = (reason: Error) => {
 				job.leave();
 				this.#waiting = this.#waiting.filter((j) => j !== job);
@@ -103,7 +105,7 @@ export class JobPool {
 		return new Worker(code, { eval: true, resourceLimits: { maxOldGenerationSizeMb: this.limits.memoryMb } });
 	}
 
-	#give(worker: Worker, { name, bytes, signal, resolve, reject, leave }: Job): void {
+	#give(worker: Worker, { name, bytes, manner, signal, resolve, reject, leave }: Job): void {
 		leave();
 		const flag = new Int32Array(new SharedArrayBuffer(4));
 		const done = (keep: boolean) => {
@@ -144,7 +146,7 @@ export class JobPool {
 		signal?.addEventListener('abort', gone, { once: true });
 		worker.on('message', answered).on('error', failed);
 		worker.ref();
-		worker.postMessage({ name, bytes, flag }, [bytes.buffer]);
+		worker.postMessage({ name, bytes, manner, flag }, [bytes.buffer]);
 	}
 }
 

@@ -1,5 +1,11 @@
 import type { z } from 'zod';
+import { withText } from '../core/notation/align';
+import { parse } from '../core/notation/parse';
+import { SCHOOLS } from '../core/school/schools';
+import { newSequence } from '../core/sequence/newSequence';
 import type { Sequence } from '../core/sequence/sequence.schema';
+import { techniqueByName } from '../core/technique/byName';
+import { TECHNIQUES } from '../core/technique/library';
 import { problemOf, problemsOf, type Problem } from '../formats/problem';
 import { readJson } from '../formats/readJson';
 import { checkSequenceObject } from '../formats/sequenceFile';
@@ -25,6 +31,34 @@ export function readSequence(raw: unknown, path: string): Read<Sequence> {
 	if (checked.ok) return checked;
 	const errors = within(path, checked.problems);
 	return no(problemAnswer(422, 'Not a valid sequence', errors[0]!.message, errors));
+}
+
+/** When a text says nothing of it: it stands nowhere else. */
+const BLANK = { id: 'text', updatedAt: '1970-01-01T00:00:00.000Z' };
+
+/** A text of the notation as a sequence; what cannot be read is named by line and column. */
+export function readText(bytes: Uint8Array): Read<Sequence> {
+	const parsed = parse(new TextDecoder().decode(bytes), { techniqueOf: (name) => techniqueByName(TECHNIQUES, name) });
+	const errors = parsed.troubles.map(({ line, column, message, expected }) =>
+		problemOf(
+			`line ${line}, column ${column}`,
+			message,
+			expected.length ? `Expected: ${expected.slice(0, 6).join(', or ')}.` : ''
+		)
+	);
+	if (errors.length) return no(problemAnswer(422, 'Not readable', `${errors[0]!.path}: ${errors[0]!.message}`, errors));
+	let n = 0;
+	const base = { ...newSequence({ ...BLANK, school: SCHOOLS[0]! }), phases: [] };
+	const sequence = withText(base, parsed, () => `s${++n}`);
+	if (!sequence.phases.some((p) => p.blocks.some((b) => b.steps.length))) {
+		const error = problemOf(
+			'line 1, column 1',
+			'There is no step in this text',
+			'Write a line such as: drain chin > jawline'
+		);
+		return no(problemAnswer(422, 'Nothing to check', error.message, [error]));
+	}
+	return readSequence(sequence, '');
 }
 
 export function readPart<T>(schema: z.ZodType<T>, raw: unknown, path: string, title: string): Read<T> {

@@ -9,7 +9,7 @@ import { type Step } from '../core/step/step.schema';
 import { stepsOf } from '../core/sequence/walk';
 import type { Technique } from '../core/technique/technique.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
-import { techniqueByName } from './textSync.svelte';
+import { techniqueByName } from '../core/technique/byName';
 
 /** The chosen steps as text. Out of a block that is done side by side they take its sides along. */
 export function copiedText(sequence: Sequence, ids: ReadonlySet<string>): string {

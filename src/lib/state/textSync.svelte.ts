@@ -2,14 +2,9 @@ import { withText } from '../core/notation/align';
 import { parse, type Parsed } from '../core/notation/parse';
 import { print } from '../core/notation/print';
 import type { Trouble } from '../core/notation/reader';
+import { techniqueByName } from '../core/technique/byName';
 import type { Technique } from '../core/technique/technique.schema';
 import type { SequenceDraft } from './sequenceDraft.svelte';
-
-/** The library's move of this id or title. */
-export function techniqueByName(all: readonly Technique[], name: string): Technique | undefined {
-	const wish = name.toLowerCase();
-	return all.find((t) => t.id === wish) ?? all.find((t) => t.title.toLowerCase() === wish);
-}
 
 const linesIn = (parsed: Parsed): number[] =>
 	parsed.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps.map((s) => s.line)));

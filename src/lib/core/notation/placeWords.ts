@@ -1,7 +1,7 @@
 import { alignmentOf } from '../atlas/graph';
 import { labelOf, PLACE_IDS, placeOf, SIDES, type PlaceRef } from '../atlas/places';
 import { fillPath, type CheekRoute } from '../atlas/route';
-import { aimRow, type Aim } from '../vocabulary/vocabulary';
+import type { Aim } from '../vocabulary/vocabulary';
 import { plain, type Reader } from './reader';
 
 /** Every place by its id and by its label; an id may name a side. */

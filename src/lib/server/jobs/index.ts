@@ -3,11 +3,17 @@ import { check } from './check';
 import { compare } from './compare';
 import { simulate } from './simulate';
 
+/** What is said of a question besides its body: what kind of text it is, and which school judges. */
+export interface Manner {
+	readonly type?: 'json' | 'text';
+	readonly school?: string;
+}
+
 /**
  * From the bytes of a request to those of its answer.
  * @param gone whether nobody waits any more: what takes long asks now and then, and may answer anything
  */
-export type Job = (bytes: Uint8Array, gone: () => boolean) => Answer;
+export type Job = (bytes: Uint8Array, gone: () => boolean, manner: Manner) => Answer;
 
 /**
  * What the threads of the pool can do: a job is a file here and a line. It takes the bytes of a request and gives the
