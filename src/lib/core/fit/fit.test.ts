@@ -83,6 +83,39 @@ describe('fit to minutes', () => {
 			{ numRuns: 200 }
 		);
 	});
+	test('hygiene, oil, tape, cold and what waits for a sign keep their time', () => {
+		const kept = [
+			step('wash', [], { aim: 'cleanse', target: 'hands', contact: 'none', motion: 'none', pressure: 0 }),
+			step('oil', [], { aim: 'prepare', motion: 'sweep', contact: 'flat-hand', pressure: 0 }),
+			step('ice', ['malar'], { aim: 'cool', motion: 'press-hold', pressure: 0 }),
+			hold('soft', 10, 30, 60, { until: { signs: ['softer'], capSeconds: 60 } })
+		];
+		const sequence = sequenceOf([...kept, hold('a', 20, 100, 120)]);
+		for (const seconds of [100, 120, 300]) {
+			const { changes } = fitTo(sequence, seconds, CONTEXT);
+			expect(changes.map((c) => c.stepId)).toEqual(['a']);
+		}
+	});
+	test('comes within a twentieth of the time where the ranges allow', () => {
+		const many = ['a', 'b', 'c', 'd'].map((id) => hold(id, 10, 40, 80));
+		for (const seconds of [60, 100, 150, 222, 300]) {
+			const fit = fitTo(sequenceOf(many), seconds, CONTEXT);
+			expect(fit.seconds).toBeLessThanOrEqual(seconds);
+			expect(fit.seconds).toBeGreaterThanOrEqual(0.95 * seconds);
+		}
+	});
+	test('ends at an exit when nothing else suffices, by its name, and says what is left out', () => {
+		const base = sequenceOf([hold('a', 20, 40, 60)]);
+		const [work] = base.phases;
+		const phases = [
+			{ ...work!, title: 'Neck', exitAfter: true, exitTitle: 'Five minutes' },
+			{ ...work!, id: 'p2', title: 'Face', blocks: [{ ...work!.blocks[0]!, id: 'b2', steps: [hold('b', 60, 80, 90)] }] }
+		];
+		const fit = fitTo({ ...base, phases }, 50, CONTEXT);
+		expect(fit).toMatchObject({ fits: true, seconds: 50 });
+		expect(fit.why).toBe('It ends after neck, as “Five minutes” does: without face.');
+		expect(fit.changes.map((c) => `${c.stepId} ${c.kind}`)).toEqual(['a more', 'b left-out']);
+	});
 	test('a dose scaled stays in its range', () => {
 		const dose = { kind: 'reps' as const, min: 3, target: 7, max: 10 };
 		expect([-1, -0.5, 0, 0.5, 1].map((s) => scaledDose(dose, s).target)).toEqual([3, 5, 7, 8, 10]);

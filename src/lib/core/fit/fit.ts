@@ -31,6 +31,10 @@ export interface Fit {
 /** Openings and the close are never shortened: what they save is lost twice. */
 export const keepsItsCount = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim).keepsCount;
 
+/** Neither shortened nor drawn out: openings and the close, hygiene, soaking, cold, and what goes on until a sign shows. */
+const isFixed = (step: Step): boolean =>
+	keepsItsCount(step) || aimRow(step.aim).keepsTime || step.until !== undefined || step.later === true;
+
 /** A dose part of the way from its target to its minimum (share < 0) or to its maximum (share > 0), −1..1. */
 export function scaledDose(dose: Dose, share: number): Dose {
 	const to = share < 0 ? dose.min : dose.max;
@@ -40,25 +44,51 @@ export function scaledDose(dose: Dose, share: number): Dose {
 	return { ...dose, target: share > 0 ? Math.max(dose.target, target) : target } as Dose;
 }
 
-function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>, working: Working): Sequence {
-	const step = (s: Step): Step => (keepsItsCount(s) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) });
-	const changed = {
-		...sequence,
-		phases: sequence.phases.map((phase) => ({
-			...phase,
-			blocks: phase.blocks.map((block) => ({
-				...block,
-				steps: block.steps.filter((s) => !without.has(s.id)).map(step)
-			}))
+const withSteps = (sequence: Sequence, change: (step: Step) => Step | null): Sequence => ({
+	...sequence,
+	phases: sequence.phases.map((phase) => ({
+		...phase,
+		blocks: phase.blocks.map((block) => ({
+			...block,
+			steps: block.steps.flatMap((s) => change(s) ?? [])
 		}))
-	};
+	}))
+});
+
+function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>, working: Working): Sequence {
+	const changed = withSteps(sequence, (s) => {
+		if (without.has(s.id)) return null;
+		return isFixed(s) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) };
+	});
 	// What is left out may have carried a link of the drain policy, which then moves to another step and takes time there.
 	const kept = without.size ? keepPolicyLinks(changed, working) : null;
 	return kept ? applyEdit(changed, kept) : changed;
 }
 
 const NONE: ReadonlySet<string> = new Set();
-const SHARES = Array.from({ length: 20 }, (_, i) => (i + 1) / 20);
+/** From the longest to the shortest. */
+const SHARES = Array.from({ length: 41 }, (_, i) => 1 - i / 20);
+/** How much of the time may be left over. */
+const CLOSE_ENOUGH = 0.05;
+
+/** Raises counts one by one within their ranges, what serves the goals most first, until the time is nearly used. */
+function filled(sequence: Sequence, seconds: number, timeOf: (s: Sequence) => number): Sequence {
+	let now = sequence;
+	let time = timeOf(now);
+	const order = stepsOf(sequence)
+		.map((s) => s.step)
+		.filter((s) => !isFixed(s) && s.dose.target < s.dose.max)
+		.sort((a, b) => worthOf(b, sequence.goals) - worthOf(a, sequence.goals));
+	for (const { id } of order) {
+		if (time >= seconds * (1 - CLOSE_ENOUGH)) break;
+		const raised = withSteps(now, (s) =>
+			s.id === id ? { ...s, dose: { ...s.dose, target: Math.min(s.dose.max, s.dose.target + 1) } as Dose } : s
+		);
+		const after = timeOf(raised);
+		if (after <= seconds) [now, time] = [raised, after];
+	}
+	return now;
+}
 
 /** A step on one side and its like on the other go together or not at all. */
 function partnersOf(step: Step, steps: readonly Step[]): Step[] | null {
@@ -91,9 +121,42 @@ function describe(sequence: Sequence, after: Sequence): FitChange[] {
 	});
 }
 
+/** The sequence until one of its exits, without what comes after. */
+const until = (sequence: Sequence, phase: number): Sequence => ({
+	...sequence,
+	phases: sequence.phases.slice(0, phase + 1)
+});
+
+/** A way of making it shorter: what is left out, and how it is said. */
+interface Way {
+	readonly of: Sequence;
+	readonly without: ReadonlySet<string>;
+	readonly why: string;
+}
+
+/** Ways from the whole to the shortest: all of it, then without optional moves, then ending where a short version may. */
+function* waysOf(sequence: Sequence): Generator<Way> {
+	yield { of: sequence, without: NONE, why: 'Counts are lowered within their ranges; nothing is left out.' };
+	const without = new Set<string>();
+	const why = 'Moves marked as optional are left out, the least for the goals first; counts keep to their ranges.';
+	for (const set of droppable(sequence)) {
+		for (const step of set) without.add(step.id);
+		yield { of: sequence, without: new Set(without), why };
+	}
+	const exits = sequence.phases.slice(0, -1).flatMap((phase, i) => (phase.exitAfter ? [{ phase, i }] : []));
+	for (const { phase, i } of exits.reverse()) {
+		const name = phase.exitTitle ? `“${phase.exitTitle}”` : 'the short version';
+		const rest = sequence.phases.slice(i + 1).map((p) => p.title.toLowerCase());
+		const said = `It ends after ${phase.title.toLowerCase()}, as ${name} does: without ${rest.join(', ')}.`;
+		yield { of: until(sequence, i), without: NONE, why: said };
+		yield { of: until(sequence, i), without: new Set(without), why: `${said} Optional moves are left out too.` };
+	}
+}
+
 /**
- * Fits a sequence to a time: counts within their ranges first, then optional moves, the least worth for the goals first.
- * Never an opening, never the closing drain, never left without right.
+ * Fits a sequence to a time: counts within their ranges first, then optional moves, the least worth for the goals first,
+ * then the exits that it has. Never an opening, never the closing drain, never hygiene, soaking or wear, never left without
+ * right. What is found is filled up to within a twentieth of the time where the ranges allow.
  * @param seconds the time there is, > 0
  * @throws {RangeError} if it is not above 0
  */
@@ -112,31 +175,22 @@ export function fitTo(sequence: Sequence, seconds: number, context: ExpandContex
 		return { fits: true, seconds: timeOf(after), changes, edit, why };
 	};
 	if (timeOf(sequence) <= seconds) {
-		const longer = [...SHARES].reverse().find((share) => timeOf(scaled(sequence, share, NONE, working)) <= seconds);
-		return longer
-			? done(
-					scaled(sequence, longer, NONE, working),
-					'Counts are raised within their ranges, as far as the time allows.'
-				)
-			: done(sequence, 'It fits as it is.');
-	}
-	const shorter = SHARES.find((share) => timeOf(scaled(sequence, -share, NONE, working)) <= seconds);
-	if (shorter)
-		return done(
-			scaled(sequence, -shorter, NONE, working),
-			'Counts are lowered within their ranges; nothing is left out.'
+		const longer = SHARES.filter((s) => s > 0).find(
+			(share) => timeOf(scaled(sequence, share, NONE, working)) <= seconds
 		);
-	const without = new Set<string>();
-	for (const set of droppable(sequence)) {
-		for (const step of set) without.add(step.id);
-		const after = scaled(sequence, -1, without, working);
-		if (timeOf(after) <= seconds)
-			return done(
-				after,
-				'Counts are at their minimum, and moves marked as optional are left out, the least for the goals first.'
-			);
+		const raised = filled(longer ? scaled(sequence, longer, NONE, working) : sequence, seconds, timeOf);
+		return raised === sequence || !describe(sequence, raised).length
+			? done(sequence, 'It fits as it is.')
+			: done(raised, 'Counts are raised within their ranges, as far as the time allows.');
 	}
-	const least = timeOf(scaled(sequence, -1, without, working));
-	const why = `At least ${clock(least)} is needed: openings, the closing drain and the smallest counts of moves that are not optional.`;
+	let least = Infinity;
+	for (const { of, without, why } of waysOf(sequence)) {
+		const shortest = timeOf(scaled(of, -1, without, working));
+		least = Math.min(least, shortest);
+		if (shortest > seconds) continue;
+		const share = SHARES.find((s) => timeOf(scaled(of, s, without, working)) <= seconds) ?? -1;
+		return done(filled(scaled(of, share, without, working), seconds, timeOf), why);
+	}
+	const why = `At least ${clock(least)} is needed: openings, hygiene, the closing drain and the smallest counts of moves that are not optional.`;
 	return { fits: false, seconds: least, changes: [], edit: null, why };
 }

@@ -27,6 +27,8 @@ export interface AimRow extends Labelled {
 	readonly needsPlace: boolean;
 	/** Its counts are what it is for: shortening leaves them. */
 	readonly keepsCount: boolean;
+	/** Its time is what it needs: hygiene, soaking, cold and what is put on or laid are neither shortened nor drawn out. */
+	readonly keepsTime: boolean;
 	/** Over several places its dose is given to all of them together. */
 	readonly overAll: boolean;
 	/** It is counted in breaths, and other doses of it are as long as one likes. */
@@ -61,6 +63,7 @@ const PLAIN = {
 	wantsSlip: true,
 	needsPlace: true,
 	keepsCount: false,
+	keepsTime: false,
 	overAll: false,
 	inBreaths: false,
 	lookedAt: false,
@@ -89,6 +92,7 @@ export const AIM_ROWS = {
 		inBreaths: true
 	}),
 	prepare: row('Prepare', usual('flat-hand', 'sweep', 'sweep', 0, ['seconds', 20], 2), {
+		keepsTime: true,
 		overAll: true,
 		stage: 'opening',
 		wantsSlip: false,
@@ -142,12 +146,17 @@ export const AIM_ROWS = {
 		asks: ['end', 'by', 'mouth']
 	}),
 	fix: row('Tape', usual('pads-2', 'press-hold', 'press-hold', 0, ['reps', 1], 10), {
+		keepsTime: true,
 		overAll: true,
 		wantsSlip: false,
 		asks: ['tape']
 	}),
-	cool: row('Cool', usual('flat-hand', 'press-hold', 'sweep', 0, ['seconds', 20], 3), { inBreaths: true }),
+	cool: row('Cool', usual('flat-hand', 'press-hold', 'sweep', 0, ['seconds', 20], 3), {
+		keepsTime: true,
+		inBreaths: true
+	}),
 	cleanse: row('Cleanse', usual('none', 'none', 'none', 0, ['seconds', 20], 1), {
+		keepsTime: true,
 		overAll: true,
 		wantsSlip: false,
 		needsPlace: false,
