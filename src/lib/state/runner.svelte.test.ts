@@ -6,6 +6,7 @@ import { cuesOf } from '../core/perform/cues';
 import type { RunEvent } from '../core/records/runEntry';
 import { stepsOf } from '../core/sequence/walk';
 import { expand } from '../core/sequence/expand';
+import { TEMPLATES } from '../core/template/templates';
 import { Runner } from './runner.svelte';
 
 const sequence = sequenceOf([
@@ -25,6 +26,30 @@ const runner = (beats: string[] = [], log: RunEvent[] = []) =>
 		onlog: (e) => log.push(e)
 	});
 beforeEach(() => (ms = 0));
+
+test.each(TEMPLATES.map((s) => [s.title, s] as const))(
+	'%s is performed to its end, nothing skipped, sides alike',
+	(_, ready) => {
+		const plan = expand(ready, CONTEXT);
+		const r = new Runner({
+			events: plan,
+			cues: cuesOf(plan, new Map(stepsOf(ready).map((s) => [s.step.id, s])), CONTEXT.working),
+			clock: () => ms,
+			now: () => ms,
+			oncue: () => {},
+			onlog: () => {}
+		});
+		r.go();
+		const end = plan.at(-1)!.endSeconds;
+		for (; ms <= 1000 * end; ms += 900) r.tick();
+		ms = 1000 * end;
+		r.tick();
+		expect(r.position.done).toBe(true);
+		expect(r.workedSeconds).toBeCloseTo(end, 6);
+		for (const done of r.done())
+			expect([done.skipped, done.leftReps - done.rightReps], done.stepId).toEqual([false, 0]);
+	}
+);
 
 describe('the stage clock', () => {
 	test('follows the clock even if nobody looked for eleven seconds, as in a hidden tab', () => {

@@ -70,7 +70,7 @@ export function makeStep(technique: Technique, options: MakeStepOptions): Step {
 		contact: technique.contact,
 		tool: technique.tool,
 		motion: technique.motion,
-		pressure: technique.pressure.default,
+		pressure: overrides.levels ? undefined : technique.pressure.default,
 		dose: doseIn(technique, school),
 		paceSeconds: technique.paceSeconds,
 		side: side === null ? undefined : (side ?? defaultSide(technique, places)),

@@ -16,7 +16,8 @@ const ON_THE_WAY: readonly Region[] = ['trunk', 'neck', 'ear'];
 /** Whether a step works a region whose turn may come too late. Where layers are apart, muscles are freed in any order. */
 function counts(step: Step, region: Region, school: School): boolean {
 	if (!aimRow(step.aim).worksRegion || step.by === 'client' || isNode(placeOf(step.places[0]!))) return false;
-	if (step.aim === 'drain') return isFluidStroke(step) && !ON_THE_WAY.includes(region);
+	// Who rises drains once, at the end, from wherever it is.
+	if (step.aim === 'drain') return isFluidStroke(step) && !ON_THE_WAY.includes(region) && school.order !== 'chest-up';
 	return school.layering === 'mixed';
 }
 
