@@ -12,6 +12,8 @@ export function typicalDose(
 	{ typicalDoses }: Pick<Working, 'typicalDoses'>
 ): DoseRange | null {
 	const { kind } = step.dose;
+	// What is soaked, wiped or worn has its own time.
+	if (aimRow(step.aim).keepsTime && !aimRow(step.aim).inBreaths) return null;
 	if (aimRow(step.aim).inBreaths) return typicalDoses.breathing?.[kind] ?? null;
 	const byAim = typicalDoses[`${step.aim}-${step.contact === 'tool' ? 'tool' : 'hand'}`];
 	return (typicalDoses[step.motion] ?? byAim)?.[kind] ?? null;

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { PLACE_IDS, placeOf, type PlaceRef } from '../atlas/places';
 import { judge } from '../rules/judge';
 import { schoolById, SCHOOLS } from '../school/schools';
+import { POINT_CODES } from '../point/codes';
 import { capAt, safeLevel } from '../pressure/caps';
 import { levelRangeKPa, scaleGrams } from '../step/levels';
 import { DEFAULT_WORKING } from '../working/working.schema';
@@ -85,4 +86,39 @@ test('the lowest cap binds', () => {
 	);
 	expect(capAt(step, 'malar', schoolById('crown-down'))).toMatchObject({ reason: 'fluid', level: 2 });
 	expect(safeLevel(step, ['lower-eyelid'], 4, schoolById('crown-down'))).toBe(1);
+});
+
+test('each says how it is done, in two lines or three of its own', () => {
+	for (const { id, how } of TECHNIQUES) {
+		expect(how.length, id).toBeGreaterThanOrEqual(2);
+		expect(how.length, id).toBeLessThanOrEqual(3);
+	}
+	const shared = new Set(['point-li20']);
+	const first = TECHNIQUES.filter((t) => !t.point && !shared.has(t.id)).map((t) => t.how.join(' '));
+	expect(new Set(first).size).toBe(first.length);
+	// No two drains of a hand share dose, pace and places.
+	const drains = TECHNIQUES.filter((t) => t.aim === 'drain').map((t) => JSON.stringify([t.dose, t.paceSeconds]));
+	const most = Math.max(...drains.map((d) => drains.filter((x) => x === d).length));
+	expect(most).toBeLessThan(14);
+});
+
+test('every pressure point has a move, and tape comes off by one', () => {
+	expect(POINT_CODES.filter((code) => !TECHNIQUES.some((t) => t.point === code))).toEqual([]);
+	expect(TECHNIQUES.find((t) => t.id === 'take-off-tape')!.how.join(' ')).toMatch(/[Ll]ow angle.*Never dry/);
+});
+
+test('no path or place that a move names lets it press above a cap that all schools share', () => {
+	const deepest = schoolById('release-then-drain');
+	for (const t of TECHNIQUES)
+		for (const place of [...t.places, ...t.paths.flat()]) {
+			const made = makeStep(t, {
+				id: 'x',
+				places: t.shape === 'none' ? [] : [place],
+				overrides: { pressure: t.pressure.max }
+			});
+			const cap = made.places.length ? capAt(made, place, { ...deepest, caps: { fluid: 4, muscle: 4 } }) : null;
+			expect(!cap || t.pressure.max <= Math.max(cap.level, 1) || cap.reason === 'edge', `${t.id} at ${place}`).toBe(
+				true
+			);
+		}
 });

@@ -91,7 +91,7 @@ export const EFFORT_WORDS: Words = {
 	'back-and-forth': {
 		say: ({ params: p }) => ({
 			head: `${p.number} returns to the ${REGIONS[String(p.what) as Region].toLowerCase()} after ${p.before}.`,
-			body: 'One region finished before the next spares ways, and the client feels a plan.'
+			body: 'One region finished before the next saves going to and fro, and the client feels a plan.'
 		}),
 		fix: 'Put together'
 	}
