@@ -17,6 +17,7 @@
 	import { fillPath, type CheekRoute } from '$lib/core/atlas/route';
 	import { nearestSmall, smallTargets } from './hitTargets';
 	import { pathPoints, polyline, smooth } from './strokeShape';
+	import { drawnStrokes } from './drawnStrokes';
 	import type { Finger } from './finger';
 
 	interface Props {
@@ -100,6 +101,7 @@
 		onstroke: (a, b) => onstroke?.(a, b)
 	});
 	const drawn = $derived(step ? drawnSides(step, view, now) : []);
+	const strokes = $derived(step ? drawnStrokes(step) : []);
 	const fingerOn = (side: Side) => (finger && (finger.side === 'both' || finger.side === side || view === 'profile') ? finger : null);
 	/** While a stroke is drawn: the way it would take, snapped to places. */
 	const trace = $derived.by(() => {
@@ -164,7 +166,10 @@
 				</g>
 			{/if}
 			{#each drawn as mark (mark.side)}
-				{#if step}<StrokeMark {view} {step} side={mark.side} now={mark.now} finger={mark.now ? fingerOn(mark.side) : null} />{/if}
+				{#each strokes as { stroke, first, holds }, i (i)}
+					{@const hand = mark.now ? fingerOn(mark.side) : null}
+					<StrokeMark {view} step={stroke} side={mark.side} now={mark.now} faint={!first} finger={hand && holds(hand) ? hand : null} />
+				{/each}
 			{/each}
 			{@render over?.()}
 			{#if trace}

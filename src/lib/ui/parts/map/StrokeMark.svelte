@@ -18,10 +18,12 @@
 		now: boolean;
 		/** The hand, where it works on this side. */
 		finger?: Finger | null;
+		/** Beside the stroke that is meant: thinner, so that the first one leads. */
+		faint?: boolean;
 		/** Thin and without halo, for a face of a few centimetres. */
 		small?: boolean;
 	}
-	let { view, step, side, now, finger = null, small = false }: Props = $props();
+	let { view, step, side, now, finger = null, faint = false, small = false }: Props = $props();
 
 	const points = $derived(pathPoints(view, step.places, side));
 	const spot = $derived(points.length === 1 || (points.length > 0 && isStationary(step.motion)));
@@ -35,7 +37,7 @@
 	const stations = $derived(step.stations ? pathPoints(view, step.stations.places, side) : []);
 	const support = $derived(step.support?.place ? (pathPoints(view, [step.support.place], side)[0] ?? null) : null);
 	/** Half width of the brush at its fullest: it grows with the pressure. */
-	const half = $derived((small ? 9 : 6.4) + 0.9 * level);
+	const half = $derived(((small ? 9 : 6.4) + 0.9 * level) * (faint ? 0.6 : 1));
 	const chevrons = $derived([0.4, 0.75].map((u) => line.slice(0, Math.max(2, Math.round(u * line.length)))));
 	const lane = $derived(finger?.kind === 'work' || finger?.kind === 'station' ? Math.min(step.lanes, finger.lane) - 1 : -1);
 	const at = $derived(
@@ -75,6 +77,7 @@
 			{step}
 			{now}
 			{small}
+			active={finger?.place ? step.places.indexOf(finger.place) : -1}
 			beat={finger?.kind === 'work' ? finger.beat : null}
 			mirrored={side === 'right' && view === 'front'}
 		/>

@@ -1,4 +1,4 @@
-import type { Side } from '$lib/core/atlas/places';
+import type { PlaceRef, Side } from '$lib/core/atlas/places';
 import type { Position } from '$lib/core/perform/position';
 
 /** Where the hand is on the drawn stroke at a moment. */
@@ -12,6 +12,10 @@ export interface Finger {
 	/** Part of the present repetition that is over, 0..1: a press breathes with it. */
 	readonly beat: number;
 	readonly kind: 'work' | 'link' | 'station';
+	/** Which stroke of the repetition: 0 is the first. */
+	readonly part: number;
+	/** The one of several places on which it stays; null along a way. */
+	readonly place: PlaceRef | null;
 }
 
 /** Part of a repetition in which the stroke runs; in the rest the hand goes back through the air. */
@@ -27,6 +31,8 @@ export function fingerAt({ event, side, repShare }: Position): Finger | null {
 		along: event.direction === 'back' ? 1 - eased : eased,
 		lane: event.lane,
 		beat: repShare,
-		kind: event.kind
+		kind: event.kind,
+		part: event.part,
+		place: event.kind === 'work' && event.places.length === 1 ? event.places[0]! : null
 	};
 }

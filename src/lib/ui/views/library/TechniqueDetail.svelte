@@ -19,7 +19,13 @@
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
 	import RangeLine from './RangeLine.svelte';
-	import { pointsOf, stepOfTechnique, viewOf } from './stepOfTechnique';
+	import { onDestroy } from 'svelte';
+	import { captionOf } from '$lib/core/perform/caption';
+	import { positionAt } from '$lib/core/perform/position';
+	import { expand } from '$lib/core/sequence/expand';
+	import { Player } from '$lib/state/player.svelte';
+	import { fingerAt } from '../../parts/map/finger';
+	import { pointsOf, sequenceAlone, stepOfTechnique, viewOf } from './stepOfTechnique';
 
 	interface Props {
 		technique: Technique;
@@ -34,6 +40,17 @@
 	const step = $derived(stepOfTechnique(technique));
 	const view = $derived(viewOf(step.places));
 	const frame = $derived(focusFrame(view, 'facing', pointsOf(view, step.places), 1.8));
+	/** The move by itself, at its own pace: what the hand does is shown where it does it. */
+	const events = $derived(expand(sequenceAlone(step), { working }));
+	let seconds = $state(0);
+	const position = $derived(positionAt(events, seconds));
+	const handSide = $derived(position.side === 'left' || position.side === 'right' ? position.side : 'both');
+	const player = new Player(
+		() => seconds,
+		(s) => (seconds = s),
+		() => events.at(-1)?.endSeconds ?? 0
+	);
+	onDestroy(() => player.stop());
 	const dose = $derived(technique.dose);
 	const unit = $derived({ reps: '×', seconds: 's', breaths: 'breaths' }[dose.kind]);
 	const most = $derived(Math.max(5, Math.ceil(dose.max / 5) * 5));
@@ -71,7 +88,7 @@
 </div>
 <div class="mt-2 flex flex-wrap gap-2">{@render actions()}</div>
 {#if step.places.length}
-	<div class="mt-3 h-[205px] overflow-hidden rounded-xl">
+	<div class="relative mt-3 h-[205px] overflow-hidden rounded-xl">
 		<FaceMap
 			{view}
 			orientation="facing"
@@ -79,8 +96,17 @@
 			{step}
 			focus={frame}
 			showNodes={step.places.some((p) => p.startsWith('n:'))}
+			finger={player.running ? fingerAt(position) : null}
+			now={player.running ? handSide : null}
 			label="{technique.title} on the face"
 		/>
+		<button
+			type="button"
+			class="btn absolute bottom-2 left-2 min-h-[30px] px-3"
+			aria-pressed={player.running}
+			onclick={() => player.toggle()}>{player.running ? 'Stop' : 'Play it'}</button
+		>
+		{#if player.running}<p class="text-ink2 absolute right-2 bottom-3 text-xs">{captionOf(position, step.dose.kind)}</p>{/if}
 	</div>
 {/if}
 <dl class="mt-3 grid grid-cols-[68px_minmax(0,1fr)] gap-y-2.5 text-xs leading-[18px]">
@@ -148,6 +174,14 @@
 	{#if point}
 		<dt>Point</dt>
 		<dd><b class="font-semibold">{point.code}</b> {point.find} <i>Tradition: {point.tradition}.</i></dd>
+	{/if}
+	{#if technique.how.length}
+		<dt>How</dt>
+		<dd>
+			<ul class="space-y-1">
+				{#each technique.how as line (line)}<li>{line}</li>{/each}
+			</ul>
+		</dd>
 	{/if}
 	<dt>Why</dt>
 	<dd>{technique.why}</dd>

@@ -2,12 +2,22 @@ import { FIGURE, nodePoints, type Point, type View } from '$lib/core/atlas/geome
 import { nodeOf, ownSideOf, placeOf, type PlaceRef } from '$lib/core/atlas/places';
 import type { ZoneId } from '$lib/core/atlas/zones';
 import type { Step } from '$lib/core/step/step.schema';
+import { SCHOOLS } from '$lib/core/school/schools';
+import { newSequence } from '$lib/core/sequence/newSequence';
+import type { Sequence } from '$lib/core/sequence/sequence.schema';
 import { makeStep } from '$lib/core/technique/makeStep';
 import type { Technique } from '$lib/core/technique/technique.schema';
 
 /** A move in its most usual way, as a step that can be drawn. */
 export const stepOfTechnique = (technique: Technique, path = 0): Step =>
 	makeStep(technique, { id: technique.id, ...(technique.paths[path] ? { places: technique.paths[path] } : {}) });
+
+/** A sequence of this step and nothing else, to be played. */
+export function sequenceAlone(step: Step): Sequence {
+	const base = newSequence({ id: 'alone', updatedAt: '1970-01-01T00:00:00.000Z', school: SCHOOLS[0]! });
+	const block = { id: 'b', title: '', sides: 'asSteps' as const, steps: [step] };
+	return { ...base, phases: [{ id: 'p', title: 'Alone', exitAfter: false, blocks: [block] }] };
+}
 
 const pointOf = (view: View, ref: PlaceRef): Point | null => {
 	const node = nodeOf(placeOf(ref));
