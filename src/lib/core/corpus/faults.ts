@@ -214,6 +214,11 @@ export const FAULTS: readonly Fault[] = [
 		in: 'release-masseter-deep',
 		change: ['heel of the hand, knead, firm, 40 s each side', 'heel of the hand, knead, firm, 200 s each side']
 	},
+	{
+		rule: 'unknown-medium',
+		in: 'outlet-harbour-morning',
+		change: ['glide light-oil 20 drops', 'glide "camellia" 20 drops']
+	},
 	// Craft.
 	{
 		rule: 'opening-order',

@@ -94,6 +94,7 @@ class PlanWriter {
 		const idle = () => this.#rest(seconds, deep, origin);
 		if (event.kind === 'transition' || event.kind === 'rest' || besideTheFace(step) || !event.places.length)
 			return idle();
+		if (event.kind === 'work' && step.beside) this.#leaveOut(step.id, 'beside', step.beside.map(placeOf));
 		if (event.kind === 'link') return this.#link(event, step, origin);
 		const reason = leftOutWhole(step);
 		if (reason) {

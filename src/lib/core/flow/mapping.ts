@@ -30,6 +30,7 @@ export const LEFT_OUT = {
 	'zone-pump': 'the model pumps node groups only, not a zone',
 	inside: 'the model knows strokes on the skin only, not inside the mouth',
 	exercise: 'the client’s own muscles work, which the model does not know',
+	beside: 'the second path of a stroke is not followed: the model has one at a time',
 	tape: 'tape works for hours, the model only under the hand'
 } as const;
 export type LeftOutReason = keyof typeof LEFT_OUT;

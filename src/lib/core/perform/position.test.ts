@@ -10,6 +10,22 @@ const events = expand(
 	CONTEXT
 );
 
+test('repetitions that have further strokes, or stop on their way, are counted one after the other', () => {
+	const parts = [{ motion: 'sweep' as const, seconds: 1 }];
+	const events = expand(
+		sequenceOf([step('a', ['chin', 'jawline'], { parts, side: { each: true, first: 'left' } })]),
+		CONTEXT
+	);
+	// 5 × (2 s + 1 s) on the left, 2 s to change, then the right.
+	expect([0, 2.5, 3.5, 13, 17.5].map((s) => positionAt(events, s)).map((p) => [p.rep, p.reps])).toEqual([
+		[1, 5],
+		[1, 5],
+		[2, 5],
+		[5, 5],
+		[1, 5]
+	]);
+});
+
 describe('position, by hand: a is 5 × 2 s left, 2 s change, 5 × 2 s right; b is 5 × 2 s on both', () => {
 	test.each([
 		[0, 'a', 'left', 1],

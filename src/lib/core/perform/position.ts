@@ -61,20 +61,36 @@ export function positionAt(events: readonly TimedEvent[], seconds: number): Posi
 	const pace = length / beats;
 	const beat = Math.min(beats - 1, Math.floor(into / pace));
 	const each = turnsOf(event.side) ? 2 : 1;
+	const told = counted && event.kind === 'work' && event.reps === 1 ? toldApart(events, index) : null;
 	let last = index;
 	while (events[last + 1]?.stepId === event.stepId) last++;
 	return {
 		index,
 		event,
 		side: sideOfRep(event.side, beat),
-		rep: counted ? Math.floor(beat / each) + 1 : 0,
-		reps: counted ? Math.ceil(beats / each) : 0,
+		rep: told ? told.rep : counted ? Math.floor(beat / each) + 1 : 0,
+		reps: told ? told.reps : counted ? Math.ceil(beats / each) : 0,
 		repStartSeconds: event.startSeconds + beat * pace,
 		repShare: Math.min(1, (into - beat * pace) / pace),
 		eventLeftSeconds: length - into,
 		stepLeftSeconds: events[last]!.endSeconds - seconds,
 		done: false
 	};
+}
+
+/** Repetitions that stop on their way, or have further strokes, are stretches of their own: which of how many this is. */
+function toldApart(events: readonly TimedEvent[], index: number): { rep: number; reps: number } | null {
+	const here = events[index]!;
+	const like = (e: TimedEvent) =>
+		e.kind === 'work' && e.part === 0 && e.side === here.side && e.lane === here.lane && e.direction === here.direction;
+	const at = firstOfRun(events, index);
+	let [rep, reps] = [0, 0];
+	for (let i = at; events[i]?.stepId === here.stepId; i++) {
+		if (!like(events[i]!)) continue;
+		reps++;
+		if (i <= index) rep++;
+	}
+	return reps > 1 ? { rep, reps } : null;
 }
 
 /** First second of the next step, or the end. */
@@ -129,7 +145,8 @@ export function doneCounts(
 		);
 		const share = Math.min(1, over / length);
 		sum.seconds += over;
-		if (event.kind !== 'work') continue;
+		// A repetition of several strokes counts once.
+		if (event.kind !== 'work' || event.part) continue;
 		// Half a stroke is not a stroke.
 		const reps = Math.floor(share * event.reps + 1e-6);
 		for (const side of sidesOf(event.side)) sum[side] += repsOn(event.side, side, reps);

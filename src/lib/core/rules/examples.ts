@@ -94,6 +94,7 @@ const EXAMPLES: Record<string, Example> = {
 	'tape-on-oil': { rows: [oil(0.9), along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })] },
 	'dry-after-oil': { rows: [oil(0.9), along('forehead-skin-lift', 'forehead-medial')] },
 	'scent-near-eye': { rows: [oil(0.5, 'scented-oil'), EYE] },
+	'unknown-medium': { rows: [along('light-stroke', 'malar zygoma', { medium: { id: 'camellia', ml: 0.2 } })] },
 	'tape-wear': { rows: [along('lay-tape', 'outer-canthus', { tape: { ...TAPE, wearHours: 8 } })] },
 	'taped-skin': {
 		rows: [

@@ -23,6 +23,7 @@ import { unevenSides } from './dose/unevenSides';
 import { dryAfterOil, tapeOnOil } from './glide/bareSkin';
 import { filmSpent, noGlide } from './glide/film';
 import { scentNearEye } from './glide/scentNearEye';
+import { unknownMedium } from './glide/unknownMedium';
 import { handsClean } from './hygiene/handsClean';
 import { toolsClean } from './hygiene/toolsClean';
 import { insideAfter } from './inside/insideAfter';
@@ -77,7 +78,7 @@ export const RULES: readonly Rule[] = [
 	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
 	...[deepThenDrain, stranded, closingPump, exitOpen],
 	...[againstDrainage, throatStraightDown, jawShort, liftDown, mouthEndsDown, neckDirection],
-	...[noGlide, filmSpent, tapeOnOil, dryAfterOil, scentNearEye],
+	...[noGlide, filmSpent, tapeOnOil, dryAfterOil, scentNearEye, unknownMedium],
 	...[tapeWear, tapedSkin, tapeOpposed, tapeInSchool],
 	...[twoHands, selfReach, exerciseBy, jawClenched, eyesOpen],
 	...[unevenSides, deepTooLong, skinRubbed, rushedDrain, doseRange, coldTooLong, contradiction, overBudget],

@@ -169,6 +169,10 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'No scent near the eye',
 		why: 'Essential oils creep along the skin and burn in the eye. One medium is in use on the whole face.'
 	},
+	'unknown-medium': {
+		title: 'A medium that is known',
+		why: 'Glide and allergies hang on what it is. A name from elsewhere is kept as it is, reckoned with as a light oil, and asked about.'
+	},
 	'tape-wear': {
 		title: 'Tape comes off in time',
 		why: (w) =>

@@ -15,6 +15,8 @@ export const DRAIN_POLICIES: Record<School['drainPolicy'], string> = {
 export interface Policy {
 	readonly name: string;
 	readonly text: string;
+	/** Why one holds it so: the reason belongs to the policy, whichever school has it. */
+	readonly why: string;
 }
 
 const ROUTES = {
@@ -28,6 +30,76 @@ const TAPES = {
 	none: 'none'
 } as const;
 
+/** Why a policy is held as it is, by its name: two schools that hold the same have the same reason. */
+const REASONS = {
+	Opens: (s) =>
+		s.opening.required
+			? 'A node group that was just emptied can take what is sent to it.'
+			: 'The strokes themselves bring the flow about; the model finds the advantage of opening small and unsure.',
+	Order: (s) =>
+		({
+			'exit-first': 'Each area empties into one that has just been emptied.',
+			'chest-up': 'Lifting builds up from what carries it.',
+			'crown-down': 'Everything is pushed before the hands, towards the exits.',
+			'nape-first': 'A free nape lets the chin and the jaw go.',
+			'muscle-first': 'A muscle that is held brings its fluid back.'
+		})[s.order],
+	'Neck first': (s) =>
+		s.neckFirst
+			? 'All fluid of the face leaves through the neck.'
+			: 'The neck is on the way, and comes when its turn is.',
+	Neck: (s) => (s.neckDirection === 'up' ? 'Upwards it lifts and smooths.' : 'Downwards its vessels run.'),
+	'Short version': (s) =>
+		s.mayEndAfterNeck
+			? 'The neck alone is whole in itself.'
+			: 'Without the face nothing was done for what she came for.',
+	Drains: (s) =>
+		({
+			'every-move': 'Nothing waits, and nothing is forgotten at the end.',
+			'every-zone': 'A zone is closed before the next is begun.',
+			'every-region': 'A region is closed before the next; the rhythm stays.',
+			end: 'One long drain keeps the rhythm of the face.'
+		})[s.drainPolicy],
+	Layers: (s) =>
+		s.layering === 'separate'
+			? 'Deep work after a drain brings new fluid into what was drained.'
+			: 'Area by area there is less to remember.',
+	Fluid: (s) =>
+		s.caps.fluid <= 1
+			? 'The first vessels lie just under the skin; more pressure closes them.'
+			: 'A little firmer, the stroke takes more along.',
+	Muscle: (s) =>
+		s.caps.muscle >= 4
+			? 'A muscle lets go only where it is reached; never painful.'
+			: 'Deeper work bruises more easily than it helps.',
+	Counts: (s) =>
+		Object.keys(s.doses).length
+			? 'A fixed count is kept without thinking, and is the same on both sides.'
+			: 'Each move has a range of its own.',
+	Cheek: (s) =>
+		({
+			outward: 'The way to the ear is short, and lifts a little.',
+			downward: 'Most fluid of the cheek takes the way down by itself.',
+			either: 'Both ways are real; the nearer one is taken.'
+		})[s.cheekRoute],
+	'Under the chin': (s) =>
+		s.underChin === 'outward' ? 'Its vessels run sideways.' : 'Straight down is the shortest way to the collarbone.',
+	Mouth: (s) =>
+		s.mouthFinish === 'up'
+			? 'The corners sink by themselves; the last pull is upwards.'
+			: 'Where the fluid goes counts more than the last pull.',
+	Skin: (s) =>
+		s.glide === 'oil'
+			? 'Less pull on the skin, from the first stroke on.'
+			: 'A dry hand holds the skin and reaches the muscle.',
+	Tape: (s) =>
+		({
+			hours: 'Some hours show what it does; longer, the skin takes harm.',
+			overnight: 'A night is the longest rest a frown has, and only after earlier trials went well.',
+			none: 'The hands have done what is to be done.'
+		})[s.tape]
+} as const satisfies Record<string, (school: School) => string>;
+
 /** All policies of a school in words, in the order in which practitioners ask for them. */
 export function policiesOf(school: School): Policy[] {
 	const { opening } = school;
@@ -35,7 +107,7 @@ export function policiesOf(school: School): Policy[] {
 	const doses = (Object.entries(school.doses) as [Aim, number][]).map(
 		([aim, n]) => `${AIMS[aim].toLowerCase()} ${n} times`
 	);
-	return [
+	const told: readonly Omit<Policy, 'why'>[] = [
 		{
 			name: 'Opens',
 			text: opening.required
@@ -44,9 +116,9 @@ export function policiesOf(school: School): Policy[] {
 		},
 		{
 			name: 'Order',
-			text: regionsOf(school)
+			text: `${school.order === 'muscle-first' ? 'muscles first, in any order; then ' : ''}${regionsOf(school)
 				.map((r) => REGIONS[r].toLowerCase())
-				.join(', ')
+				.join(', ')}`
 		},
 		{ name: 'Neck first', text: school.neckFirst ? 'yes, cleared before the face' : 'no' },
 		{ name: 'Neck', text: school.neckDirection === 'up' ? 'may be lifted upwards' : 'stroked down only' },
@@ -68,4 +140,5 @@ export function policiesOf(school: School): Policy[] {
 		{ name: 'Skin', text: school.glide === 'oil' ? 'oil from the start' : 'muscle work dry, oil for the drain' },
 		{ name: 'Tape', text: TAPES[school.tape] }
 	];
+	return told.map((policy) => ({ ...policy, why: REASONS[policy.name as keyof typeof REASONS](school) }));
 }

@@ -17,9 +17,12 @@ describe('a school', () => {
 		for (const school of SCHOOLS) {
 			expect(SchoolSchema.parse(school)).toEqual(school);
 			expect(Math.min(school.reason.length, school.others.length)).toBeGreaterThan(60);
-			expect(policiesOf(school).every((p) => p.text.length > 1)).toBe(true);
+			expect(policiesOf(school).every((p) => p.text.length > 1 && p.why.length > 10)).toBe(true);
 		}
 		expect(new Set(SCHOOLS.map((s) => JSON.stringify(policiesOf(s)))).size).toBe(SCHOOLS.length);
+		// The reason belongs to the policy: where two hold the same, they have the same reason.
+		const reasons = new Map(SCHOOLS.flatMap(policiesOf).map((p) => [`${p.name}: ${p.text}`, p.why]));
+		for (const p of SCHOOLS.flatMap(policiesOf)) expect(reasons.get(`${p.name}: ${p.text}`)).toBe(p.why);
 	});
 	test('orders every region once', () => {
 		for (const school of SCHOOLS) expect([...regionsOf(school)].sort()).toEqual([...REGION_IDS].sort());

@@ -36,9 +36,9 @@ export const SCHOOLS: readonly School[] = [
 		id: 'outlet-first',
 		title: 'Outlet first',
 		reason:
-			'Open from the collarbone outwards, clear the neck, then work from the area nearest the exit to the farthest. Level 1 throughout: vessels lie just under the skin.',
+			'Open from the collarbone outwards, clear the neck, then work from the area nearest the exit to the farthest, lightly throughout.',
 		others:
-			'Others stroke at level 2 and find it fuller, and drop the opening when minutes are few. The model finds its advantage small and unsure.',
+			'Others stroke a little firmer and find it fuller, and drop the opening when minutes are few. The model finds its advantage small and unsure.',
 		cheekRoute: 'outward',
 		mayEndAfterNeck: true
 	},
@@ -47,8 +47,8 @@ export const SCHOOLS: readonly School[] = [
 		id: 'drain-every-move',
 		title: 'Drain every move',
 		reason: 'Open as outlet first does, and end each move on the face with a drain link, so that nothing waits.',
-		others:
-			'Others drain once, at the end: a link after every move costs a quarter of the time, and breaks the rhythm of the face.',
+		others: 'Others drain once, at the end: a link after every move takes time, and breaks the rhythm of the face.',
+		mayEndAfterNeck: true,
 		drainPolicy: 'every-move',
 		caps: { fluid: 1, muscle: 2 }
 	},
@@ -91,7 +91,7 @@ export const SCHOOLS: readonly School[] = [
 		reason:
 			'Muscles first, deep and pinned, zone after zone, with the breath; then a separate light drain over everything.',
 		others:
-			'Others mix the two, area by area, never above level 2, and use oil from the start: less pull on the skin, less to remember.',
+			'Others mix the two, area by area, less deep, and use oil from the start: less pull on the skin, less to remember.',
 		opening: { required: false, nodes: ['terminus'], before: 'face' },
 		neckFirst: false,
 		order: 'muscle-first',

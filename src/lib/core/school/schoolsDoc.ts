@@ -10,7 +10,7 @@ const section = (school: School): string =>
 		'',
 		`**Others say:** ${school.others}`,
 		'',
-		...policiesOf(school).map((p) => `- ${p.name}: ${p.text}`)
+		...policiesOf(school).map((p) => `- ${p.name}: ${p.text}. ${p.why}`)
 	].join('\n');
 
 /** The page of the schools, made from their policies; a test holds docs/schools.md to it. */

@@ -45,7 +45,8 @@ export function balanceOf(events: readonly TimedEvent[], working: Working): Bala
 		if (event.kind === 'transition' || event.kind === 'rest') continue;
 		const parts = Math.max(1, event.places.length);
 		const seconds = (event.endSeconds - event.startSeconds) / parts;
-		const reps = event.kind === 'station' ? 0 : event.reps;
+		// A repetition of several strokes counts once.
+		const reps = event.kind === 'station' || event.part ? 0 : event.reps;
 		for (let i = 0; i < event.places.length; i++) {
 			const ref = event.places[i]!;
 			const place = placeOf(ref);

@@ -83,7 +83,7 @@
 			<dl class="border-hair grid max-w-[760px] grid-cols-[130px_minmax(0,1fr)] border-t text-[13px] leading-5">
 				{#each policiesOf(open) as policy (policy.name)}
 					<dt class="text-ink3 border-hair border-b py-1.5">{policy.name}</dt>
-					<dd class="border-hair border-b py-1.5">{policy.text}</dd>
+					<dd class="border-hair border-b py-1.5">{policy.text}<span class="text-ink2 block text-xs leading-4">{policy.why}</span></dd>
 				{/each}
 			</dl>
 			{#if different.length}

@@ -36,6 +36,7 @@ function topUp(context: JudgeContext, finding: Finding): Edit | null {
 export const noGlide: Rule = {
 	id: 'no-glide',
 	kind: 'glide',
+	policy: (school) => (school.glide === 'oil' ? 'oil from the start' : 'muscle work dry, oil for the drain'),
 	severity: 'caution',
 	floor: 'advice',
 	ceiling: 'caution',

@@ -123,5 +123,12 @@ export const GLIDE_WORDS: Words = {
 			body: 'Essential oils creep and burn. Take an unscented oil for this client.'
 		}),
 		fix: 'Unscented oil'
+	},
+	'unknown-medium': {
+		say: ({ params: p }) => ({
+			head: `${Number(p.number) ? `${p.number} uses` : 'The sequence uses'} “${p.medium}”, which is not known.`,
+			body: 'How fast it is absorbed is taken from a light oil, and what is in it nobody knows. Add it to your media, or take one that is known.'
+		}),
+		fix: 'Take a light oil'
 	}
 };

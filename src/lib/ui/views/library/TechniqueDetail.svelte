@@ -106,7 +106,9 @@
 			aria-pressed={player.running}
 			onclick={() => player.toggle()}>{player.running ? 'Stop' : 'Play it'}</button
 		>
-		{#if player.running}<p class="text-ink2 absolute right-2 bottom-3 text-xs">{captionOf(position, step.dose.kind)}</p>{/if}
+		{#if player.running}<p class="text-ink2 bg-sheet absolute right-2 bottom-2 rounded-lg px-2 py-1 text-xs">
+				{captionOf(position, step.dose.kind)}
+			</p>{/if}
 	</div>
 {/if}
 <dl class="mt-3 grid grid-cols-[68px_minmax(0,1fr)] gap-y-2.5 text-xs leading-[18px]">

@@ -45,6 +45,10 @@
 	/** Values that can be edited lie above the row's own button. */
 	const over = $derived(selected ? 'z-10' : 'pointer-events-none');
 	const FLAG_WORDS = { stop: 'may hurt', caution: 'a caution', advice: 'an advice' } as const;
+	/** What a step hangs on, in a few words beside its way. */
+	const hangs = $derived(
+		step.onlyIf ? `if ${step.onlyIf}` : step.later ? 'later' : step.choice ? `${step.choice.group}: ${step.choice.option}` : ''
+	);
 </script>
 
 <!-- The row is a choice in a list; its values are edited in place once it is chosen. -->
@@ -80,7 +84,11 @@
 	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{number}</span>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
 	<span class="pointer-events-none flex min-w-0 items-center"
-		><span class="truncate"><PathText {step} /></span>{#if step.end.kind === 'link'}<LinkGlyph />{/if}</span
+		><span class="truncate"><PathText {step} /></span>{#if step.parts}<span
+				class="text-ink2 text-[11px]"
+				title="further strokes of each repetition">+{step.parts.length}</span
+			>{/if}{#if step.end.kind === 'link'}<LinkGlyph />{/if}{#if hangs}<span class="text-ink2 truncate text-[11.5px] italic">{hangs}</span
+			>{/if}</span
 	>
 	<span class="flex min-w-0 items-center text-xs {over}">
 		{#if selected}
