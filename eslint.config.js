@@ -65,7 +65,8 @@ const floors = [
 	['rules'],
 	['notation', 'flow'],
 	['records', 'sideBySide'],
-	['perform']
+	['perform'],
+	['corpus']
 ];
 /** What a folder of the core may not import: every folder of its own floor but itself, and all above. */
 const above = (folder) => {

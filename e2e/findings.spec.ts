@@ -4,7 +4,7 @@ import { beginDemo, demoURL, mend, saved } from './support';
 test('findings by step and by kind, filtered, with a preview that changes nothing until it is done', async ({
 	page
 }) => {
-	await beginDemo(page, '/compose/demo-stone-knuckle');
+	await beginDemo(page, '/compose/demo-rowers-morning');
 	await page.getByRole('tab', { name: /Findings/ }).click();
 	const panel = page.getByRole('tabpanel', { name: /Findings/ });
 	await page.getByRole('radio', { name: 'By kind' }).click();

@@ -4,7 +4,7 @@ import { beginDemo, demoURL, place, saved } from './support';
 
 test('a move is found by words, area, aim and goal, seen whole, and added to a sequence', async ({ page }) => {
 	await beginDemo(page, '/library');
-	await expect(page.getByRole('status')).toContainText(/1\d\d of 1\d\d/);
+	await expect(page.getByRole('status')).toContainText(/2\d\d of 2\d\d/);
 	await page.getByLabel('Find a move').fill('under eye');
 	await expect(page.locator('[data-move="under-eye-out"]')).toBeVisible();
 	await page.getByRole('group', { name: 'Aim' }).getByRole('button', { name: 'drain' }).click();
@@ -13,8 +13,12 @@ test('a move is found by words, area, aim and goal, seen whole, and added to a s
 	await page.locator('[data-move="under-eye-out"]').click();
 	const detail = page.getByRole('complementary', { name: 'The move' });
 	await expect(detail.getByRole('heading', { name: 'Under the eye outwards' })).toBeVisible();
-	await expect(detail).toContainText('3–10 ×');
+	await expect(detail).toContainText('3–8 ×');
 	await expect(detail.getByRole('img', { name: /on the face$/ })).toBeVisible();
+	await expect(detail).toContainText('Ring finger on the edge of the bone');
+	await detail.getByRole('button', { name: 'Play it' }).click();
+	await expect(detail.getByText(/stroke [12] of 5/)).toBeVisible();
+	await detail.getByRole('button', { name: 'Stop' }).click();
 	await detail.getByRole('button', { name: 'Add to a sequence' }).click();
 	await page.getByRole('menuitem', { name: 'Three minutes' }).first().click();
 	await page.getByRole('button', { name: 'Go there' }).click();
@@ -69,10 +73,10 @@ test('a move of her own: copied, refused with the field named, changed, used, ca
 
 test('a ready sequence starts as a copy that passes its school', async ({ page }) => {
 	await beginDemo(page, '/library/sequences');
-	await expect(page.locator('[data-ready]')).toHaveCount(22);
+	await expect(page.locator('[data-ready]')).toHaveCount(25);
 	await page.getByLabel(/^School/).click();
 	await page.getByRole('option', { name: 'Nape first' }).click();
-	await expect(page.locator('[data-ready]')).toHaveCount(3);
+	await expect(page.locator('[data-ready]')).toHaveCount(4);
 	await page.getByRole('button', { name: 'Start a copy of Nape, chin, bone' }).click();
 	await expect(page.getByLabel('Title of the sequence')).toHaveValue('Nape, chin, bone');
 	await page.getByRole('tab', { name: /Findings/ }).click();

@@ -5,7 +5,7 @@ test('a sequence as text beside the steps: both ways live, troubles by line and 
 	await beginDemo(page, '/compose/demo-three-minutes');
 	await page.getByRole('tab', { name: 'Text' }).click();
 	const text = page.getByRole('textbox', { name: 'The sequence as text' });
-	await expect(text).toContainText('soft-tide notation 1');
+	await expect(text).toContainText('soft-tide notation 2');
 	await expect(page.getByText('In step with the list: 12 steps.')).toBeVisible();
 
 	await text.click();
@@ -70,7 +70,7 @@ test('steps go as text through the clipboard into another sequence and back out 
 	await page.keyboard.press('Control+c');
 	await expect
 		.poll(() => page.evaluate(() => navigator.clipboard.readText()))
-		.toMatch(/^soft-tide notation 1\nopen n:terminus/);
+		.toMatch(/^soft-tide notation 2\nopen n:terminus/);
 
 	await page.goto(`${demoURL}/compose/demo-three-minutes`);
 	await page.locator('[data-row]').first().locator('[data-step-button]').click();

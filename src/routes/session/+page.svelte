@@ -13,6 +13,7 @@
 	import { aimRow } from '$lib/core/vocabulary/vocabulary';
 	import { sameDay } from '$lib/ui/parts/dates';
 	import { clock } from '$lib/core/step/describe';
+	import { asTaken, withMet } from '$lib/core/sequence/chosen';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { judge } from '$lib/core/rules/judge';
 	import { CAUTION_LINE } from '$lib/formats/caution';
@@ -20,6 +21,7 @@
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
 	import MeasureTable from '$lib/ui/views/session/MeasureTable.svelte';
+	import TodayAsks from '$lib/ui/views/session/TodayAsks.svelte';
 	import GradeBoard from '$lib/ui/views/session/GradeBoard.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
@@ -44,7 +46,11 @@
 	const ghost = $derived((lookedToday ? sessions.current.at(-2) : last)?.before ?? null);
 	let wished = $state<string | null>(page.url.searchParams.get('sequence'));
 	const sequenceId = $derived(wished ?? last?.sequence?.id ?? sequences.current[0]?.sequence.id ?? null);
-	const sequence = $derived(sequences.current.find((s) => s.sequence.id === sequenceId)?.sequence ?? null);
+	const planned = $derived(sequences.current.find((s) => s.sequence.id === sequenceId)?.sequence ?? null);
+	/** What the sequence left open, as it is answered today. */
+	let met = $state.raw<ReadonlySet<string>>(new Set());
+	let taken = $state.raw<Readonly<Record<string, string>>>({});
+	const sequence = $derived(planned && withMet(asTaken(planned, taken), met));
 	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client) }) : null);
 	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
 
@@ -141,12 +147,25 @@
 					label="Sequence"
 					value={sequenceId ?? ''}
 					options={sequences.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
-					onchange={(id) => (wished = id)}
+					onchange={(id) => {
+						wished = id;
+						met = new Set();
+						taken = {};
+					}}
 					class="min-h-11 w-full text-[15px]"
 				/>
 			{:else}<p class="text-ink2 text-[13px]">
 					None yet. <a class="dotted" href="/compose">Compose one</a>, or only look today.
 				</p>{/if}
+			{#if planned}<div class="mt-3">
+					<TodayAsks
+						sequence={asTaken(planned, taken)}
+						{met}
+						{taken}
+						onmet={(m) => (met = m)}
+						ontake={(group, option) => (taken = { ...taken, [group]: option })}
+					/>
+				</div>{/if}
 			{#if stops}<p class="text-flag mt-1.5 text-[13px]">
 					<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
 					<a class="dotted" href={composeAt(sequenceId!)}>Mend it first.</a>

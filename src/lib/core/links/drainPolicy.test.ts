@@ -5,6 +5,9 @@ import { expand } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { linkRoute } from '../atlas/route';
+import { withText } from '../notation/align';
+import { parse } from '../notation/parse';
+import { print } from '../notation/print';
 import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { DEFAULT_WORKING } from '../working/working.schema';
@@ -112,4 +115,24 @@ test('on any sequence: done twice is done once, links by hand stay, and nothing 
 		}),
 		{ numRuns: 200 }
 	);
+});
+
+test('what the policy set survives a text that is pasted elsewhere, once, and follows a change of school', () => {
+	const steps = [
+		step('a', ['malar', 'zygoma', 'preauricular']),
+		step('b', ['jawline', 'under-jaw', 'n:submandibular'])
+	];
+	const made = { ...sequenceOf(steps, { school: schoolById('rise-and-drain') }), links: 'policy' as const };
+	const kept = applyEdit(made, keepPolicyLinks(made, DEFAULT_WORKING)!);
+	let n = 0;
+	const empty = { ...sequenceOf([]), phases: [] };
+	const pasted = withText(empty, parse(print(kept)), () => `pasted-${n++}`);
+	expect(stepsOf(pasted).map((s) => s.step.id)).not.toContain(FINAL_DRAIN_ID);
+	expect(keepPolicyLinks(pasted, DEFAULT_WORKING)).toBeNull();
+	const other = { ...pasted, school: schoolById('drain-every-move') };
+	const moved = applyEdit(other, keepPolicyLinks(other, DEFAULT_WORKING)!);
+	expect(stepsOf(moved).map((s) => s.step.end.kind)).toEqual(['link', 'link']);
+	const back = { ...moved, school: schoolById('rise-and-drain') };
+	const again = applyEdit(back, keepPolicyLinks(back, DEFAULT_WORKING)!);
+	expect(stepsOf(again).map((s) => s.step.end.kind)).toEqual(['none', 'none', 'link']);
 });

@@ -17,6 +17,13 @@ type Link = Extract<Step['end'], { kind: 'link' }>;
 /** The one step that the policy `end` writes. */
 export const FINAL_DRAIN_ID = 'policy-drain';
 const isPolicyLink = (step: Step): boolean => step.end.kind === 'link' && step.end.by === 'policy';
+/** The final drain, also under another id: a text that was pasted has ids of its own. */
+const isFinalDrain = (step: Step): boolean =>
+	step.id === FINAL_DRAIN_ID ||
+	(isPolicyLink(step) &&
+		step.aim === 'close' &&
+		step.end.kind === 'link' &&
+		step.end.places.every((p) => isOutlet(placeOf(p))));
 
 /** A move on the face that leaves fluid somewhere. */
 const leavesFluid = (step: Step): boolean =>
@@ -47,7 +54,7 @@ const reachesOutlet = (step: Step): boolean =>
 /** The long drain of the policy `end`, and the move after which it stands; null where the user drains herself, or nothing is moved. */
 function finalDrain(sequence: Sequence, working: Working): { step: Step; after: string } | null {
 	if (sequence.links !== 'policy' || sequence.school.drainPolicy !== 'end') return null;
-	const mine = (step: Step) => step.id === FINAL_DRAIN_ID;
+	const mine = isFinalDrain;
 	const steps = stepsOf(sequence).map((s) => s.step);
 	const last = movesOf(sequence)
 		.filter((s) => !mine(s))
@@ -73,13 +80,20 @@ function finalDrain(sequence: Sequence, working: Working): { step: Step; after: 
 function keepFinalDrain(sequence: Sequence, working: Working): Edit | null {
 	const wanted = finalDrain(sequence, working);
 	const steps = stepsOf(sequence);
-	const at = steps.findIndex((s) => s.step.id === FINAL_DRAIN_ID && isPolicyLink(s.step));
+	const all = steps.filter((s) => isFinalDrain(s.step) && isPolicyLink(s.step));
+	const at = all.length ? steps.indexOf(all[0]!) : -1;
 	const now = steps[at];
 	if (!now && !wanted) return null;
 	// A step of that id which the user has made her own stays hers.
 	if (!now && steps.some((s) => s.step.id === FINAL_DRAIN_ID)) return null;
-	if (now && wanted && steps[at - 1]?.step.id === wanted.after && sameDrain(now.step, wanted.step)) return null;
-	const removal = now ? removeSteps(sequence, [FINAL_DRAIN_ID]) : null;
+	const stands = now && wanted && steps[at - 1]?.step.id === wanted.after && sameDrain(now.step, wanted.step);
+	if (stands && all.length === 1) return null;
+	const removal = now
+		? removeSteps(
+				sequence,
+				all.map((s) => s.step.id)
+			)
+		: null;
 	const without = removal ? applyEdit(sequence, removal) : sequence;
 	const insertion = wanted ? insertStep(without, wanted.step, { after: wanted.after }) : null;
 	return joinEdits(
@@ -90,7 +104,7 @@ function keepFinalDrain(sequence: Sequence, working: Working): Edit | null {
 
 /** In a block done side by side it has no side of its own. */
 const sameDrain = (a: Step, b: Step): boolean => {
-	const bare = ({ side: _side, ...rest }: Step) => JSON.stringify(rest);
+	const bare = ({ side: _side, id: _id, ...rest }: Step) => JSON.stringify(Object.entries(rest).sort());
 	return bare(a) === bare(b);
 };
 
@@ -117,7 +131,7 @@ const sameLink = (a: Step['end'], b: Link): boolean =>
 function keepLinks(sequence: Sequence, working: Working): Edit | null {
 	const wanted = sequence.links === 'policy' ? policyLinks(sequence, working) : new Map<string, Link>();
 	const stale = stepsOf(sequence).filter(({ step }) => {
-		if (step.id === FINAL_DRAIN_ID) return false;
+		if (isFinalDrain(step)) return false;
 		const link = wanted.get(step.id);
 		return link ? !sameLink(step.end, link) : isPolicyLink(step);
 	});
@@ -149,9 +163,11 @@ export function withUpkeep(sequence: Sequence, edit: Edit, working: Working): Ed
 
 /** Seconds that the links of the policy take in a sequence, both sides counted as they are done. */
 export function policyLinkSeconds(sequence: Sequence, events: readonly TimedEvent[]): number {
-	const ids = new Set(stepsOf(sequence).flatMap(({ step }) => (isPolicyLink(step) ? [step.id] : [])));
+	const kept = stepsOf(sequence).filter(({ step }) => isPolicyLink(step));
+	const ids = new Set(kept.map(({ step }) => step.id));
+	const final = new Set(kept.flatMap(({ step }) => (isFinalDrain(step) ? [step.id] : [])));
 	return events.reduce((sum, e) => {
-		const counts = e.stepId === FINAL_DRAIN_ID ? ids.has(e.stepId) : e.kind === 'link' && ids.has(e.stepId);
+		const counts = final.has(e.stepId) || (e.kind === 'link' && ids.has(e.stepId));
 		return sum + (counts ? e.endSeconds - e.startSeconds : 0);
 	}, 0);
 }

@@ -87,6 +87,68 @@ describe('a line', () => {
 	});
 });
 
+describe('what is doubled, contradicted or misspelt', () => {
+	const start = (id: string) =>
+		id === 'target' ? 'cleanse' : id === 'strip' ? 'fix chin' : 'drain chin > jawline > under-jaw';
+	test.each(CLAUSES.filter((c) => !c.below && !['next', 'lane'].includes(c.id)))(
+		'$id: said twice it is named with its column, and nothing is dropped',
+		(clause) => {
+			const once = `${start(clause.id)}, ${clause.example}`;
+			expect(trouble(once)).toEqual([]);
+			const [first] = parse(`${once}, ${clause.example}`).troubles;
+			expect(first, clause.id).toMatchObject({ line: 1, column: once.length + 3 });
+			expect(first!.message).toMatch(/said twice|contradicts/);
+		}
+	);
+	test.each([
+		['drain malar > zygoma, light, levels 1 2', /contradicts.*pressure/],
+		['drain malar > zygoma, index hook, with stone plate', /contradicts.*contact/],
+		['drain malar > zygoma, 8 each side, both', /contradicts.*side/],
+		['release temple + malar, pinned circle, 8 at each place, over all', /contradicts.*dose at/],
+		['drain malar > zygoma, end lift, end wiggle', /said twice/]
+	])('%s', (line, message) => {
+		const [first] = parse(line).troubles;
+		expect(first!.message).toMatch(message);
+		expect(first!.column).toBe(line.lastIndexOf(', ') + 3);
+	});
+	test('a wiggle and a drain link go together, whichever is said first', () => {
+		const end = { kind: 'link', places: ['n:terminus'], pumps: 3, by: 'hand', finish: 'wiggle' };
+		expect(readStepLine('drain malar > zygoma, end wiggle, then n:terminus 3 pumps', CONTEXT).end).toEqual(end);
+		expect(readStepLine('drain malar > zygoma, then n:terminus 3 pumps, end wiggle', CONTEXT).end).toEqual(end);
+	});
+	test.each(CLAUSES.filter((c) => !c.below && /^[a-z]/.test(c.example)))(
+		'$id: misspelt it is named where it stands',
+		(clause) => {
+			const line = `${start(clause.id)}, q${clause.example}`;
+			const [first] = parse(line).troubles;
+			expect(first).toMatchObject({ line: 1 });
+			expect(first!.column).toBeGreaterThan(start(clause.id).length);
+		}
+	);
+	test('a medium that nobody knows is asked about; in quotes it is one’s own', () => {
+		expect(trouble('drain malar > zygoma, glide camellia 3 drops')[0]).toMatch(/“camellia” is no medium.*quotes/);
+		expect(readStepLine('drain malar > zygoma, glide "camellia" 3 drops', CONTEXT).medium).toEqual({
+			id: 'camellia',
+			ml: 0.15
+		});
+		expect(readStepLine('drain malar > zygoma, glide light oil 2 pumps', CONTEXT).medium).toEqual({
+			id: 'light-oil',
+			ml: 0.2
+		});
+	});
+	test('plain words mean nodes, skin or the main place; comments are read over; minutes and ranges are understood', () => {
+		const said = (line: string) => readStepLine(line, CONTEXT);
+		expect(said('open collarbone + jaw').places).toEqual(['n:terminus', 'n:submandibular']);
+		expect(said('prepare neck').places).toEqual(['throat', 'sternocleidomastoid', 'nape']);
+		expect(said('drain under the eyes > temple').places[0]).toBe('lower-eyelid');
+		expect(said('drain neck > n:terminus').places[0]).toBe('sternocleidomastoid');
+		expect(said('release masseter, 2 min').dose).toMatchObject({ kind: 'seconds', target: 120 });
+		expect(said('drain malar > zygoma, 8-10').dose).toEqual({ kind: 'reps', min: 8, target: 9, max: 10 });
+		expect(said('drain malar > zygoma, 8 to 10 each side').side).toEqual({ each: true, first: 'left' });
+		expect(parse('# only for me\ndrain malar > zygoma\n# the end').troubles).toEqual([]);
+	});
+});
+
 describe('a whole sequence', () => {
 	test('of any kind is read back as it was, up to ids, history and mutes', () => {
 		fc.assert(

@@ -1,5 +1,6 @@
 import type { Step } from '../step/step.schema';
 import type { Sequence } from './sequence.schema';
+import { stepsOf, type PlacedStep } from './walk';
 
 /** What of a sequence decides which of its steps are done. */
 type Chosen = Pick<Sequence, 'phases'> & Pick<Partial<Sequence>, 'choices'>;
@@ -41,3 +42,37 @@ export function isDone(sequence: Chosen, count: 'min' | 'target' | 'max'): (step
 	const inSitting = isInSitting(sequence);
 	return (step) => inSitting(step) && (step.onlyIf === undefined || count === 'max');
 }
+
+/** The sequence with other options taken of some groups. */
+export const asTaken = (sequence: Sequence, taken: Readonly<Record<string, string>>): Sequence =>
+	Object.keys(taken).length
+		? {
+				...sequence,
+				choices: [
+					...(sequence.choices ?? []).filter((c) => !(c.group in taken)),
+					...Object.entries(taken).map(([group, option]) => ({ group, option }))
+				]
+			}
+		: sequence;
+
+/** Steps that hang on a condition and are done if it is met, in order. */
+export const conditionalSteps = (sequence: Sequence): PlacedStep[] => {
+	const inSitting = isInSitting(sequence);
+	return stepsOf(sequence).filter(({ step }) => step.onlyIf !== undefined && inSitting(step));
+};
+
+/** The sequence with the conditions of some steps met: they are done, and take their time. */
+export const withMet = (sequence: Sequence, met: ReadonlySet<string>): Sequence => ({
+	...sequence,
+	phases: sequence.phases.map((phase) => ({
+		...phase,
+		blocks: phase.blocks.map((block) => ({
+			...block,
+			steps: block.steps.map((step): Step => {
+				if (!met.has(step.id) || step.onlyIf === undefined) return step;
+				const { onlyIf: _met, ...rest } = step;
+				return rest;
+			})
+		}))
+	}))
+});

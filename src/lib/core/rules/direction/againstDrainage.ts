@@ -2,13 +2,21 @@ import { mainReceiver, nodesUnder } from '../../atlas/graph';
 import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceRef } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { strokesOf } from '../../step/parts';
+import { regionOf } from '../../atlas/regionOf';
 import { route } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
 import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
-import { isFluidStroke, pairsOf, withPath } from '../strokes';
+import { isFluidStroke, pairsOf, withPath, type Pair } from '../strokes';
 
 const BAD = ['against', 'watershed', 'valve', 'gap'];
-const badPair = (step: Step) => (isOwnRoute(step) ? undefined : pairsOf(step).find((p) => BAD.includes(p.alignment)));
+const badPair = (step: Step) =>
+	isOwnRoute(step)
+		? undefined
+		: pairsOf(step).find((p) => BAD.includes(p.alignment) && !(p.alignment === 'against' && roundTheEar(p, step)));
+
+/** Round the ear and down behind it is a way out, though the front of the ear drains forwards. */
+const roundTheEar = ({ from, to }: Pair, step: Step): boolean =>
+	!step.reverse && regionOf(from) === 'ear' && regionOf(to) === 'ear' && isExit(step.places.at(-1)!);
 
 /** Places to which fluid may be led: nodes, and the skin over an outlet. */
 const isExit = (ref: PlaceRef): boolean =>

@@ -1,7 +1,11 @@
 import { setStep } from '../../sequence/edits';
 import type { Dose, Step } from '../../step/step.schema';
+import { hasDoseAt } from '../../step/doseAt';
 import { typicalDose } from '../../step/typicalDose';
 import { stepOfFinding, type Rule } from '../rule';
+
+/** How much more a stop counts than the press of one point (working value: 1 to 3 s against 10 and more). */
+const STOPS = 5;
 
 /**
  * What may be meant by a dose: that of one way, that of all lanes or both directions together, and of strokes that stop
@@ -9,7 +13,8 @@ import { stepOfFinding, type Rule } from '../rule';
  */
 function dosesOf(step: Step): number[] {
 	const { target, kind } = step.dose;
-	if (kind !== 'reps') return [target];
+	// Place by place a press is a stop: a few seconds each.
+	if (kind !== 'reps') return hasDoseAt(step) ? [target, target * step.places.length * STOPS] : [target];
 	const ways = step.lanes * (step.reverse ? 2 : 1);
 	const stops = step.stations ? [target * step.stations.places.length] : [];
 	return [target, target * ways, target * (1 + (step.parts?.length ?? 0)), ...stops];

@@ -24,8 +24,9 @@ function counts(step: Step, region: Region, school: School): boolean {
 /** The temple lies on the way from the eye to the ear: but for those who work from the crown it is emptied before the eye. */
 function rankOf(step: Step, region: Region, school: School): number {
 	const order = regionsOf(school);
-	// Under the chin, then along the bone: chin and jaw are one way there.
-	if (school.order === 'nape-first' && region === 'mouth') return order.indexOf('jaw');
+	// Chin and jaw are one way for those who come from below.
+	const fromBelow = school.order === 'nape-first' || school.order === 'chest-up';
+	if (fromBelow && region === 'mouth') return order.indexOf('jaw');
 	const early = zoneOf(step.places[0]!) === 'temple' && school.order !== 'crown-down';
 	return early ? order.indexOf('eye') - 0.5 : order.indexOf(region);
 }

@@ -44,7 +44,7 @@ export const ORDER_WORDS: Words = {
 	},
 	'nearest-first': {
 		say: ({ params: p }) => ({
-			head: `${p.number} drains ${region(p.region)} after ${region(p.after)}.`,
+			head: `${p.number} works ${region(p.region)} after ${region(p.after)}.`,
 			body: 'This school takes them the other way round, so that what comes finds room.'
 		}),
 		fix: 'Move it up'
