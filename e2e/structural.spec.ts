@@ -167,7 +167,10 @@ test('a short version after the neck, the same nodes twice, one side twice, a lo
 	await choose(page, 'knuckle-knead');
 	await inspector(page).getByLabel('Least', { exact: true }).fill('20');
 	await page.keyboard.press('Tab');
-	await pick(page, /^Until: /, 'warm');
+	await inspector(page)
+		.getByRole('button', { name: /^More: / })
+		.click();
+	await inspector(page).getByRole('group', { name: 'Until' }).getByRole('button', { name: 'warm' }).click();
 	await expect(inspector(page).getByLabel('longest time on a side in seconds', { exact: true })).toHaveValue('60');
 	await saved(page);
 	await page.reload();

@@ -49,8 +49,8 @@
 	const planned = $derived(sequences.current.find((s) => s.sequence.id === sequenceId)?.sequence ?? null);
 	/** What the sequence left open, as it is answered today. */
 	let met = $state.raw<ReadonlySet<string>>(new Set());
-	let taken = $state.raw<Readonly<Record<string, string>>>({});
-	const sequence = $derived(planned && withMet(asTaken(planned, taken), met));
+	let options = $state.raw<Readonly<Record<string, string>>>({});
+	const sequence = $derived(planned && withMet(asTaken(planned, options), met));
 	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client) }) : null);
 	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
 
@@ -150,7 +150,7 @@
 					onchange={(id) => {
 						wished = id;
 						met = new Set();
-						taken = {};
+						options = {};
 					}}
 					class="min-h-11 w-full text-[15px]"
 				/>
@@ -159,11 +159,11 @@
 				</p>{/if}
 			{#if planned}<div class="mt-3">
 					<TodayAsks
-						sequence={asTaken(planned, taken)}
+						sequence={asTaken(planned, options)}
 						{met}
-						{taken}
+						taken={options}
 						onmet={(m) => (met = m)}
-						ontake={(group, option) => (taken = { ...taken, [group]: option })}
+						ontake={(group, option) => (options = { ...options, [group]: option })}
 					/>
 				</div>{/if}
 			{#if stops}<p class="text-flag mt-1.5 text-[13px]">

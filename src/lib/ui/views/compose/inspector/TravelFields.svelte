@@ -155,7 +155,7 @@
 		/> the same again the other way round
 	</label>
 {:else if field === 'until'}
-	<div class="flex flex-wrap items-center gap-1.5 text-xs">
+	<div class="flex flex-wrap items-center gap-1.5 text-xs" role="group" aria-label="Until">
 		{#each SIGN_OPTIONS as { value: sign, label } (sign)}
 			{@const on = step.until?.signs.includes(sign) ?? false}
 			<button
