@@ -33,6 +33,16 @@ export function choiceGroups({ phases, choices = [] }: Chosen): ChoiceGroup[] {
  * A sequence without choices and without later steps answers at once.
  */
 export function isInSitting(sequence: Chosen): (step: Step) => boolean {
+	const known = sittings.get(sequence);
+	if (known) return known;
+	const made = sittingOf(sequence);
+	sittings.set(sequence, made);
+	return made;
+}
+/** Sequences never change, so it is found once for each. */
+const sittings = new WeakMap<Chosen, (step: Step) => boolean>();
+
+function sittingOf(sequence: Chosen): (step: Step) => boolean {
 	const chosen = new Map(choiceGroups(sequence).map((g) => [g.group, g.chosen]));
 	return (step) => !step.later && (!step.choice || chosen.get(step.choice.group) === step.choice.option);
 }
@@ -40,7 +50,7 @@ export function isInSitting(sequence: Chosen): (step: Step) => boolean {
 /** Whether a step takes time: of what hangs on a condition, only at the longest. */
 export function isDone(sequence: Chosen, count: 'min' | 'target' | 'max'): (step: Step) => boolean {
 	const inSitting = isInSitting(sequence);
-	return (step) => inSitting(step) && (step.onlyIf === undefined || count === 'max');
+	return count === 'max' ? inSitting : (step) => step.onlyIf === undefined && inSitting(step);
 }
 
 /** The sequence with other options taken of some groups. */

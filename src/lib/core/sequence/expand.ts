@@ -134,32 +134,48 @@ function expandStep(cursor: Cursor, placed: Placed, working: Working, count: Cou
 	else expandAlternate(cursor, placed, side, working, count);
 }
 
+/** What repeats in a stretch, where it is more than one of its length. */
+interface Run {
+	readonly reps: number;
+	readonly paceSeconds: number;
+}
+
+/**
+ * Adds a stretch of time. This is the hottest place of the core: what is known is handed over as it is, for a spread
+ * costs several times as much as the rest.
+ * @param way absent: all places of the step
+ * @param part which stroke of a repetition, from 0
+ */
 function push(
 	cursor: Cursor,
-	{ phase, block, step }: Placed,
-	part: Pick<TimedEvent, 'kind' | 'side'> & Partial<TimedEvent>,
-	seconds: number
+	placed: Placed,
+	kind: EventKind,
+	side: WorkedSide,
+	seconds: number,
+	way?: Way,
+	run?: Run,
+	part = 0
 ): void {
 	if (!(seconds > 0)) return;
+	const { step } = placed;
 	const startSeconds = cursor.seconds;
 	cursor.seconds += seconds;
-	if (!cursor.out) return tally(cursor, phase.id, step.id, seconds);
-	// Written out field by field: this is the hottest place of the core, and a spread costs several times as much.
+	if (!cursor.out) return tally(cursor, placed.phase.id, step.id, seconds);
 	cursor.out.push({
 		stepId: step.id,
-		blockId: block.id,
-		phaseId: phase.id,
-		kind: part.kind,
-		side: part.side,
-		lane: part.lane ?? 1,
-		direction: part.direction ?? 'forward',
-		part: part.part ?? 0,
-		reps: part.reps ?? 1,
-		paceSeconds: part.paceSeconds ?? seconds,
+		blockId: placed.block.id,
+		phaseId: placed.phase.id,
+		kind,
+		side,
+		lane: way ? way.lane : 1,
+		direction: way ? way.direction : 'forward',
+		part,
+		reps: run ? run.reps : 1,
+		paceSeconds: run ? run.paceSeconds : seconds,
 		startSeconds,
 		endSeconds: cursor.seconds,
-		places: part.places ?? step.places,
-		levels: part.levels ?? levelsOf(step)
+		places: way ? way.places : step.places,
+		levels: way ? way.levels : levelsOf(step)
 	});
 }
 
@@ -189,37 +205,37 @@ function payTransitions(cursor: Cursor, placed: Placed, side: WorkedSide, workin
 	const topsUp = step.medium && step.aim !== 'prepare';
 	if (topsUp && !cursor.begun.has(step.id)) seconds += working.topUpSeconds;
 	cursor.begun.add(step.id);
-	push(cursor, placed, { kind: 'transition', side }, seconds);
+	push(cursor, placed, 'transition', side, seconds);
 }
 
 /** One repetition by itself: its stroke, the stations on its way, and its further parts. */
 function pushRepetition(
 	cursor: Cursor,
 	placed: Placed,
-	part: Pick<TimedEvent, 'kind' | 'side' | 'paceSeconds'> & Way,
+	side: WorkedSide,
+	way: Way,
+	paceSeconds: number,
 	working: Working
 ): void {
 	const { step } = placed;
-	push(cursor, placed, part, part.paceSeconds);
-	if (step.stations) pushStations(cursor, placed, part, working);
+	push(cursor, placed, kindOf(step), side, paceSeconds, way);
+	if (step.stations) pushStations(cursor, placed, side, way, working);
 	step.parts?.forEach((own, i) => {
-		const { places, levels } = { places: own.places ?? part.places, levels: levelsOf(partAs(step, i)) };
-		const { side, lane, direction } = part;
-		push(cursor, placed, { kind: 'work', side, lane, direction, places, levels, part: i + 1 }, own.seconds);
+		const { lane, direction } = way;
+		const at = { lane, direction, places: own.places ?? way.places, levels: levelsOf(partAs(step, i)) };
+		push(cursor, placed, 'work', side, own.seconds, at, undefined, i + 1);
 	});
 }
 
 function expandPass(cursor: Cursor, placed: Placed, side: WorkedSide, working: Working, count: CountChoice): void {
 	payTransitions(cursor, placed, side, working);
 	const { step } = placed;
-	const { reps, paceSeconds } = beatOf(step, working, count);
+	const beat = beatOf(step, working, count);
 	const start = cursor.seconds;
-	const kind = kindOf(step);
-	for (const way of waysOf(step)) {
-		const part = { kind, side, paceSeconds, ...way };
-		if (isTold(step)) for (let rep = 0; rep < reps; rep++) pushRepetition(cursor, placed, part, working);
-		else push(cursor, placed, { ...part, reps }, reps * paceSeconds);
-	}
+	const [kind, told] = [kindOf(step), isTold(step)];
+	for (const way of waysOf(step))
+		if (!told) push(cursor, placed, kind, side, beat.reps * beat.paceSeconds, way, beat);
+		else for (let rep = 0; rep < beat.reps; rep++) pushRepetition(cursor, placed, side, way, beat.paceSeconds, working);
 	keepToCap(cursor, placed, start, step.until?.capSeconds, count);
 	pushPose(cursor, placed, side);
 	pushLink(cursor, placed, side, working);
@@ -229,24 +245,24 @@ function expandPass(cursor: Cursor, placed: Placed, side: WorkedSide, working: W
 function pushPose(cursor: Cursor, placed: Placed, side: WorkedSide): void {
 	const { step } = placed;
 	if (step.poseSeconds === undefined) return;
-	const [place, level] = [step.places.at(-1), levelsOf(step).at(-1)!];
-	const at = place === undefined ? {} : { places: [place], levels: [level] };
-	push(cursor, placed, { kind: 'station', side, ...at }, step.poseSeconds);
+	const place = step.places.at(-1);
+	const at = place && spotWay(place, levelsOf(step).at(-1)!);
+	push(cursor, placed, 'station', side, step.poseSeconds, at);
 }
 
-function pushStations(
-	cursor: Cursor,
-	placed: Placed,
-	part: Pick<TimedEvent, 'side' | 'lane' | 'direction'>,
-	working: Working
-): void {
+const spotWay = (place: PlaceRef, level: Level, from?: Way): Way => ({
+	lane: from?.lane ?? 1,
+	direction: from?.direction ?? 'forward',
+	places: [place],
+	levels: [level]
+});
+
+function pushStations(cursor: Cursor, placed: Placed, side: WorkedSide, way: Way, working: Working): void {
 	const { step } = placed;
 	const levels = levelsOf(step);
 	for (const place of step.stations!.places) {
 		const level = levels[step.places.indexOf(place)] ?? levels[0]!;
-		const { side, lane, direction } = part;
-		const at = { side, lane, direction, places: [place], levels: [level] };
-		push(cursor, placed, { ...at, kind: 'station' }, holdSeconds(step, working));
+		push(cursor, placed, 'station', side, holdSeconds(step, working), spotWay(place, level, way));
 	}
 }
 
@@ -285,12 +301,9 @@ function pushLink(cursor: Cursor, placed: Placed, side: WorkedSide, working: Wor
 	const { end } = placed.step;
 	if (end.kind !== 'link') return;
 	const levels: Level[] = end.places.map(() => 1);
-	push(
-		cursor,
-		placed,
-		{ kind: 'link', side, reps: end.pumps, places: end.places, levels },
-		end.places.length * working.linkPlaceSeconds + end.pumps * working.linkPumpSeconds
-	);
+	const seconds = end.places.length * working.linkPlaceSeconds + end.pumps * working.linkPumpSeconds;
+	const run = { reps: end.pumps, paceSeconds: seconds };
+	push(cursor, placed, 'link', side, seconds, { lane: 1, direction: 'forward', places: end.places, levels }, run);
 }
 
 /** Left and right in turn, after each repetition or after so many. The hands change without a pause. */
@@ -306,19 +319,17 @@ function expandAlternate(
 	const { reps, paceSeconds } = beatOf(step, working, count);
 	const sides = [first, otherSide(first)];
 	const start = cursor.seconds;
-	const kind = kindOf(step);
-	for (const way of waysOf(step)) {
-		const part = { kind, paceSeconds, ...way };
-		if (every === 1 && !isTold(step))
-			push(cursor, placed, { ...part, side: `in-turn-${first}`, reps: 2 * reps }, 2 * reps * paceSeconds);
+	const [kind, told] = [kindOf(step), isTold(step)];
+	const inTurn = { reps: 2 * reps, paceSeconds };
+	for (const way of waysOf(step))
+		if (every === 1 && !told) push(cursor, placed, kind, `in-turn-${first}`, 2 * reps * paceSeconds, way, inTurn);
 		else
 			for (let done = 0; done < reps; done += every)
 				for (const side of sides) {
 					const turn = Math.min(every, reps - done);
-					if (!isTold(step)) push(cursor, placed, { ...part, side, reps: turn }, turn * paceSeconds);
-					else for (let rep = 0; rep < turn; rep++) pushRepetition(cursor, placed, { ...part, side }, working);
+					if (!told) push(cursor, placed, kind, side, turn * paceSeconds, way, { reps: turn, paceSeconds });
+					else for (let rep = 0; rep < turn; rep++) pushRepetition(cursor, placed, side, way, paceSeconds, working);
 				}
-	}
 	// The cap holds on each side; done in turn, both together take twice as long.
 	const cap = step.until && 2 * step.until.capSeconds;
 	keepToCap(cursor, placed, start, cap, count);
