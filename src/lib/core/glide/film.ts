@@ -100,13 +100,13 @@ function keysOf(
 	sides: readonly Side[],
 	whole: readonly ZoneId[] = FACE_AND_NECK
 ): readonly Key[] {
-	if (!refs.length) return allKeys(whole, sides);
-	const bySides = keysByPath.get(refs) ?? new Map<string, readonly Key[]>();
-	keysByPath.set(refs, bySides);
+	const path = refs.length ? refs : whole;
+	const bySides = keysByPath.get(path) ?? new Map<string, readonly Key[]>();
+	keysByPath.set(path, bySides);
 	const name = sides.length === 2 ? 'both' : sides[0]!;
 	const known = bySides.get(name);
 	if (known) return known;
-	const keys = zonesUnder(refs).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides));
+	const keys = zonesUnder(path).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides));
 	bySides.set(name, keys);
 	return keys;
 }
@@ -124,9 +124,13 @@ const WHOLE: Pick<Step, 'places' | 'side'> = { places: [], side: 'both' };
 
 /** Zones that a sequence works: what names no place covers face and neck, and the chest where it is worked. */
 function workedZones(byId: ReadonlyMap<string, PlacedStep>): readonly ZoneId[] {
-	const zones = new Set<ZoneId>();
-	for (const { step } of byId.values()) for (const ref of step.places) zones.add(zoneOf(ref));
-	return ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest' || zones.has(z));
+	const chest = new Set<ZoneId>();
+	for (const { step } of byId.values())
+		for (const ref of step.places) {
+			const zone = zoneOf(ref);
+			if (ZONE_GROUP[zone] === 'chest') chest.add(zone);
+		}
+	return chest.size ? ZONE_IDS.filter((z) => ZONE_GROUP[z] !== 'chest' || chest.has(z)) : FACE_AND_NECK;
 }
 
 function apply(

@@ -1,4 +1,4 @@
-import { expand, secondsOf, type ExpandContext, type TimedEvent } from './expand';
+import { expand, secondsOf, type ExpandContext, type Seconds, type TimedEvent } from './expand';
 import type { Sequence } from './sequence.schema';
 
 export interface Span {
@@ -26,25 +26,20 @@ export function timingOf(
 ): Timing {
 	const low = secondsOf(sequence, context, 'min');
 	const high = secondsOf(sequence, context, 'max');
-	const steps = new Map<string, Writable<Span> & { startSeconds: number; endSeconds: number }>();
+	const steps = new Map<string, Place>();
 	const phases = new Map<string, Writable<Span>>();
-	const spanOf = (id: string, of: 'steps' | 'phases') => ({
-		minSeconds: low[of].get(id) ?? 0,
-		expectedSeconds: 0,
-		maxSeconds: high[of].get(id) ?? 0
-	});
 	let [lastStep, lastPhase] = ['', ''];
-	let step = { ...spanOf('', 'steps'), startSeconds: 0, endSeconds: 0 };
-	let phase = spanOf('', 'phases');
+	let step = placeAt('', 0, low, high);
+	let phase = phaseSpan('', low, high);
 	for (const { stepId, phaseId, startSeconds, endSeconds } of expected) {
 		// Events of a step mostly follow each other: the maps are asked only where that changes.
 		if (stepId !== lastStep) {
-			step = steps.get(stepId) ?? { ...spanOf(stepId, 'steps'), startSeconds, endSeconds };
+			step = steps.get(stepId) ?? placeAt(stepId, startSeconds, low, high);
 			steps.set(stepId, step);
 			lastStep = stepId;
 		}
 		if (phaseId !== lastPhase) {
-			phase = phases.get(phaseId) ?? spanOf(phaseId, 'phases');
+			phase = phases.get(phaseId) ?? phaseSpan(phaseId, low, high);
 			phases.set(phaseId, phase);
 			lastPhase = phaseId;
 		}
@@ -52,7 +47,7 @@ export function timingOf(
 		step.endSeconds = endSeconds;
 		phase.expectedSeconds += endSeconds - startSeconds;
 	}
-	standStill(sequence, steps, spanOf);
+	standStill(sequence, steps, low, high);
 	return {
 		minSeconds: low.total,
 		expectedSeconds: expected.at(-1)?.endSeconds ?? 0,
@@ -62,18 +57,30 @@ export function timingOf(
 	};
 }
 
+type Place = Writable<Span> & { startSeconds: number; endSeconds: number };
+
+/** Written out field by field, here and below: a spread a step costs more than all the sums. */
+const placeAt = (id: string, seconds: number, low: Seconds, high: Seconds): Place => ({
+	minSeconds: low.steps.get(id) ?? 0,
+	expectedSeconds: 0,
+	maxSeconds: high.steps.get(id) ?? 0,
+	startSeconds: seconds,
+	endSeconds: seconds
+});
+const phaseSpan = (id: string, low: Seconds, high: Seconds): Writable<Span> => ({
+	minSeconds: low.phases.get(id) ?? 0,
+	expectedSeconds: 0,
+	maxSeconds: high.phases.get(id) ?? 0
+});
+
 /** Steps that take no time now, for a later sitting or until their condition is met: they stand where the one before ends. */
-function standStill(
-	sequence: Sequence,
-	steps: Map<string, Writable<Span> & { startSeconds: number; endSeconds: number }>,
-	spanOf: (id: string, of: 'steps') => Span
-): void {
+function standStill(sequence: Sequence, steps: Map<string, Place>, low: Seconds, high: Seconds): void {
 	let at = 0;
 	for (const phase of sequence.phases)
 		for (const block of phase.blocks)
 			for (const { id } of block.steps) {
 				const known = steps.get(id);
 				if (known) at = known.endSeconds;
-				else steps.set(id, { ...spanOf(id, 'steps'), startSeconds: at, endSeconds: at });
+				else steps.set(id, placeAt(id, at, low, high));
 			}
 }

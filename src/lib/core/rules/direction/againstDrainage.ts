@@ -1,5 +1,5 @@
 import { mainReceiver, nodesUnder } from '../../atlas/graph';
-import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceRef } from '../../atlas/places';
+import { isOutlet, isZone, nodeOf, ownSideOf, placeOf, type PlaceId, type PlaceRef } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { strokesOf } from '../../step/parts';
 import { regionOf } from '../../atlas/regionOf';
@@ -9,10 +9,13 @@ import { stepOfFinding, type JudgeContext, type Rule } from '../rule';
 import { isFluidStroke, pairsOf, withPath, type Pair } from '../strokes';
 
 const BAD = ['against', 'watershed', 'valve', 'gap'];
-const badPair = (step: Step) =>
-	isOwnRoute(step)
-		? undefined
-		: pairsOf(step).find((p) => BAD.includes(p.alignment) && !(p.alignment === 'against' && roundTheEar(p, step)));
+/** Ways are only sought where a pair is bad, which most are not, and never over a gap, which no way has. */
+function badPair(step: Step): Pair | undefined {
+	const bad = pairsOf(step).filter(
+		(p) => BAD.includes(p.alignment) && !(p.alignment === 'against' && roundTheEar(p, step))
+	);
+	return bad.length && (bad.some((p) => p.alignment === 'gap') || !isOwnRoute(step)) ? bad[0] : undefined;
+}
 
 /** Round the ear and down behind it is a way out, though the front of the ear drains forwards. */
 const roundTheEar = ({ from, to }: Pair, step: Step): boolean =>
@@ -27,9 +30,17 @@ const isExit = (ref: PlaceRef): boolean =>
 function isOwnRoute({ places, reverse }: Step): boolean {
 	const [from, to] = [places[0]!, places.at(-1)!];
 	if (reverse || !isExit(to) || places.some((ref) => ownSideOf(ref) !== null)) return false;
-	return (['either', 'outward', 'downward'] as const).some(
-		(cheek) => route(placeOf(from), placeOf(to), cheek).join() === places.join()
-	);
+	return waysBetween(placeOf(from), placeOf(to)).includes(places.join());
+}
+
+/** Ways are few, steps may be thousands. */
+const knownWays = new Map<string, readonly string[]>();
+function waysBetween(from: PlaceId, to: PlaceId): readonly string[] {
+	const name = `${from} ${to}`;
+	const ways =
+		knownWays.get(name) ?? (['either', 'outward', 'downward'] as const).map((cheek) => route(from, to, cheek).join());
+	knownWays.set(name, ways);
+	return ways;
 }
 
 /** Other paths for the stroke, the nearest to what was meant first. */

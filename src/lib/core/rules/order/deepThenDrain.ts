@@ -1,5 +1,5 @@
 import { drainageOf } from '../../atlas/graph';
-import { placeOf } from '../../atlas/places';
+import { placeOf, type PlaceId } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { insertStep } from '../../sequence/edits';
 import { fillPath, linkRoute } from '../../atlas/route';
@@ -8,21 +8,31 @@ import { makeStep } from '../../technique/makeStep';
 import { isInside, zonesAtLeast } from '../facts';
 import { type JudgeContext, type Rule } from '../rule';
 import { freeId } from '../../sequence/freeId';
-import { goesOver, strokesOf } from '../../step/parts';
+import { placesTouched, strokesOf } from '../../step/parts';
 import { isFluidStroke, opensNodes } from '../strokes';
 
-/** Whether something after a step carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
-function drainedLater(context: JudgeContext, zone: ZoneId, number: number): boolean {
-	const receivers = new Set<string>(drainageOf(zone).map((e) => `n:${e.to}`));
-	const takes = (place: string) => place === zone || receivers.has(place);
-	return context.steps.some(({ step, number: n }) => {
-		if (n < number) return false;
-		if (step.end.kind === 'link' && step.places.some((p) => takes(placeOf(p)))) return true;
-		// A pump that opens makes room; it carries nothing off.
-		const carries = strokesOf(step).some((s) => isFluidStroke(s) || (step.aim === 'close' && opensNodes(s)));
-		return n > number && carries && goesOver(step, takes);
-	});
+/** The last steps, by number, that carry fluid from a place, and that end there in a link. */
+interface Last {
+	readonly carried: ReadonlyMap<PlaceId, number>;
+	readonly linked: ReadonlyMap<PlaceId, number>;
 }
+
+/** Read once for all deep steps. A pump that opens makes room; it carries nothing off. */
+function lastOf(context: JudgeContext): Last {
+	const [carried, linked] = [new Map<PlaceId, number>(), new Map<PlaceId, number>()];
+	for (const { step, number } of context.steps) {
+		if (step.end.kind === 'link') for (const ref of step.places) linked.set(placeOf(ref), number);
+		if (strokesOf(step).some((s) => isFluidStroke(s) || (step.aim === 'close' && opensNodes(s))))
+			for (const ref of placesTouched(step)) carried.set(placeOf(ref), number);
+	}
+	return { carried, linked };
+}
+
+/** Whether something from a step on carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
+const drainedLater = ({ carried, linked }: Last, zone: ZoneId, number: number): boolean =>
+	[zone, ...drainageOf(zone).map((e): PlaceId => `n:${e.to}`)].some(
+		(place) => (carried.get(place) ?? 0) > number || (linked.get(place) ?? 0) >= number
+	);
 
 /** What deep work sets free is carried away afterwards. */
 export const deepThenDrain: Rule = {
@@ -33,9 +43,10 @@ export const deepThenDrain: Rule = {
 	ceiling: 'caution',
 	safe: true,
 	check(context) {
+		const last = lastOf(context);
 		return context.steps.flatMap(({ step, number }) => {
 			if (step.by === 'client' || isInside(step)) return [];
-			const zone = zonesAtLeast(step, context.working.deepLevel).find((z) => !drainedLater(context, z, number));
+			const zone = zonesAtLeast(step, context.working.deepLevel).find((z) => !drainedLater(last, z, number));
 			return zone ? [{ stepIds: [step.id], place: zone, params: { number } }] : [];
 		});
 	},

@@ -32,11 +32,11 @@ const sideAt = (spot: Spot): Side => (spot & 1 ? 'right' : 'left');
 /** Where fluid from each worked zone waits: spot -> zone and side it came from -> step that left it there. */
 type Waiting = Map<Spot, Map<Spot, string>>;
 
-function take(waiting: Waiting, place: PlaceId, side: Side, into: Map<Spot, string>): void {
-	const here = waiting.get(at(place, side));
+function take(waiting: Waiting, spot: Spot, into: Map<Spot, string>): void {
+	const here = waiting.get(spot);
 	if (!here) return;
 	for (const [origin, stepId] of here) into.set(origin, stepId);
-	waiting.delete(at(place, side));
+	waiting.delete(spot);
 }
 
 /** At an outlet nothing waits, nor in the skin over it. */
@@ -52,17 +52,21 @@ function aboveNodes(nodes: readonly NodeId[]): ReadonlySet<NodeId> {
 	}
 	return found;
 }
-const ABOVE = new Map<ZoneId, readonly PlaceId[]>();
-/** What a stroke over a zone of the neck collects: the nodes above it that pass on to those under it, and the skin over them. */
+/**
+ * What a hand on a place collects beside what waits right there: the node groups under the skin; on the side of the neck,
+ * whether the way names the skin or the nodes, those above that pass on to them, and the skin over these. By place and side.
+ */
+const COLLECTED: readonly (readonly Spot[])[] = PLACE_IDS.flatMap((place) => {
+	const under: PlaceId[] = isZone(place) ? nodesUnder(place as ZoneId).map((node): PlaceId => `n:${node}`) : [];
+	const places = [...new Set([place, ...aboveZone(zoneOf(place)), ...under])];
+	return (['left', 'right'] as const).map((side) => places.map((p) => at(p, side)));
+});
+/** The nodes above a zone of the neck that pass on to those under it, and the skin over them. */
 function aboveZone(zone: ZoneId): readonly PlaceId[] {
-	const known = ABOVE.get(zone);
-	if (known) return known;
 	const under = ZONE_GROUP[zone] === 'neck' ? nodesUnder(zone).filter((node) => !isOutlet(`n:${node}`)) : [];
-	const list = under.length
+	return under.length
 		? [...aboveNodes(under)].flatMap((node): PlaceId[] => [`n:${node}`, NODE_CONTACTS[node][0]!])
 		: [];
-	ABOVE.set(zone, list);
-	return list;
 }
 
 function leave(waiting: Waiting, place: PlaceId, side: Side, carried: Map<Spot, string>): void {
@@ -77,13 +81,9 @@ function strokeAlong(waiting: Waiting, step: Step, refs: readonly PlaceRef[], si
 	const carried = new Map<Spot, string>();
 	for (const ref of refs) {
 		const place = placeOf(ref);
-		const here = ownSideOf(ref) ?? side;
-		take(waiting, place, here, carried);
-		// A hand on the side of the neck collects what waits above it, whether the way names the skin or the nodes.
-		for (const above of aboveZone(zoneOf(place))) take(waiting, above, here, carried);
-		if (!isZone(place)) continue;
-		for (const node of nodesUnder(place as ZoneId)) take(waiting, `n:${node}`, here, carried);
-		carried.set(at(place, here), step.id);
+		const here = at(place, ownSideOf(ref) ?? side);
+		if (waiting.size) for (const spot of COLLECTED[here]!) take(waiting, spot, carried);
+		if (isZone(place)) carried.set(here, step.id);
 	}
 	for (const origin of carried.keys()) carried.set(origin, step.id);
 	const last = refs.at(-1)!;
@@ -96,8 +96,8 @@ function pumpAt(waiting: Waiting, ref: PlaceRef, side: Side): void {
 	if (!node) return;
 	const here = ownSideOf(ref) ?? side;
 	const carried = new Map<Spot, string>();
-	for (const zone of NODE_CONTACTS[node]) take(waiting, zone, here, carried);
-	take(waiting, `n:${node}`, here, carried);
+	for (const zone of NODE_CONTACTS[node]) take(waiting, at(zone, here), carried);
+	take(waiting, at(`n:${node}`, here), carried);
 	const next = mainReceiver(`n:${node}`);
 	if (next) leave(waiting, `n:${next}`, here, carried);
 }
@@ -106,7 +106,7 @@ function linkAlong(waiting: Waiting, step: Step, side: Side): void {
 	if (step.end.kind !== 'link') return;
 	const start = step.places.length ? endPlace(step) : step.end.places[0]!;
 	const carried = new Map<Spot, string>();
-	for (const ref of [start, ...step.end.places]) take(waiting, placeOf(ref), ownSideOf(ref) ?? side, carried);
+	for (const ref of [start, ...step.end.places]) take(waiting, at(placeOf(ref), ownSideOf(ref) ?? side), carried);
 	leave(waiting, placeOf(step.end.places.at(-1)!), side, carried);
 }
 
