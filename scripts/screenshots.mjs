@@ -20,6 +20,8 @@ const shot = async (name) => {
 	taken.add(name);
 	console.log(name);
 };
+const PARTS =
+	'lift nasolabial > malar > zygoma, three pads, press hold, 5 each side, pace 1 s, next sweep nasolabial > malar > zygoma for 2 s, next sweep zygoma > preauricular > n:preauricular light for 2 s';
 /** Every view of the list that names a picture has one. */
 const views = JSON.parse(readFileSync(`${root}src/lib/ui/parts/shell/views.json`, 'utf8'));
 const taken = new Set();
@@ -46,11 +48,16 @@ try {
 	await page.locator('[data-row="s12"] [data-step-button]').click();
 	await shot('compose-text');
 	await page.getByRole('tab', { name: 'Step' }).click();
-	await page.locator('[data-row="s18"] [data-step-button]').click();
+	// A repetition of several strokes, typed and then undone.
+	await page.keyboard.press('/');
+	await page.getByRole('textbox', { name: 'Type a step' }).waitFor();
+	await page.keyboard.insertText(PARTS);
+	await page.keyboard.press('Control+Enter');
 	await page.getByRole('radio', { name: 'Profile' }).click();
-	await page.locator('[data-row="s9"] [data-step-button]').click();
-	for (let i = 0; i < 4; i++) await clock.press('ArrowRight');
+	await page.getByRole('textbox', { name: 'And then' }).scrollIntoViewIfNeeded();
 	await shot('compose-profile');
+	await page.getByRole('button', { name: /^Undo: / }).click();
+	await page.getByText('Saved').waitFor();
 	await open('/compose/demo-stone-knuckle');
 	await page.locator('[data-ribbon]').first().waitFor();
 	await page.getByRole('tab', { name: /Findings/ }).click();
@@ -59,10 +66,6 @@ try {
 	for (let i = 0; i < 140; i++) await clock.press('ArrowLeft');
 	await shot('compose-evening');
 	await page.getByRole('radio', { name: 'Day' }).click();
-	await open('/compose');
-	await page.getByRole('button', { name: 'New sequence' }).click();
-	await page.getByText('Nothing here yet').waitFor();
-	await shot('compose-empty');
 	await open('/session?sequence=demo-bakers-dawn');
 	for (const [place, side, taps] of [
 		['lower-eyelid', 'left', 3],
@@ -95,7 +98,12 @@ try {
 	await open('/library?move=under-eye-out');
 	await page.locator('[data-move]').first().waitFor();
 	await page.getByRole('button', { name: 'drain', exact: true }).click();
+	await page.getByRole('button', { name: 'Play it' }).click();
+	await page.waitForTimeout(2200);
 	await shot('library');
+	await open('/library/sequences');
+	await page.locator('[data-ready]').first().waitFor();
+	await shot('ready');
 	await open('/library/model');
 	await shot('tide-explained');
 	await open('/compose/tide?ids=demo-bakers-dawn,demo-glass-jaw');

@@ -16,6 +16,8 @@
 	const label = $derived(optionOf(field).label);
 	const form = $derived(fieldForm(field));
 	const said = $derived(fieldText(step, field));
+	/** Letters that one line of the field holds: it is as high as what it says. */
+	const LINE = 34;
 	let trouble = $state('');
 	const id = $props.id();
 	function keep(text: string) {
@@ -26,8 +28,9 @@
 </script>
 
 <div class="w-full text-xs">
-	<input
-		class="field min-h-7 w-full py-0.5 text-xs"
+	<textarea
+		class="field block min-h-7 w-full resize-none py-1 text-xs leading-4"
+		rows={Math.min(6, Math.max(1, Math.ceil(said.length / LINE)))}
 		aria-label={label}
 		aria-describedby="{id}-form"
 		aria-invalid={trouble ? 'true' : undefined}
@@ -35,8 +38,7 @@
 		title={form.says}
 		value={said}
 		onchange={(e) => keep(e.currentTarget.value)}
-		onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-	/>
+		onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}></textarea>
 	<p id="{id}-form" class="pt-0.5 leading-4 {trouble ? 'text-flag' : 'sr-only'}" role={trouble ? 'alert' : undefined}>
 		{trouble || form.form}
 	</p>

@@ -85,7 +85,7 @@
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
 	<span class="pointer-events-none flex min-w-0 items-center"
 		><span class="truncate"><PathText {step} /></span>{#if step.parts}<span
-				class="text-ink2 text-[11px]"
+				class="text-ink2 ml-1 text-[11px]"
 				title="further strokes of each repetition">+{step.parts.length}</span
 			>{/if}{#if step.end.kind === 'link'}<LinkGlyph />{/if}{#if hangs}<span class="text-ink2 truncate text-[11.5px] italic">{hangs}</span
 			>{/if}</span
