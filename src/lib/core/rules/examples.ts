@@ -77,6 +77,12 @@ const EXAMPLES: Record<string, Example> = {
 		rows: [...open(ROUTE), along('neck-side-down', 'sternocleidomastoid supraclavicular n:terminus')],
 		then: [CHEEK]
 	},
+	'exit-after-neck': {
+		rows: [along('neck-side-down', 'sternocleidomastoid supraclavicular n:terminus'), usual('closing-pump')],
+		then: [CHEEK],
+		school: 'rise-and-drain'
+	},
+	'school-floor': { rows: [EYE], policy: { severities: { 'eye-cap': 'advice' } } },
 	'against-drainage': { rows: [along('light-stroke', 'jawline chin', BOTH)] },
 	'throat-straight-down': { rows: [along('light-stroke', 'throat supraclavicular n:terminus', BOTH)] },
 	'jaw-short': { rows: [along('light-stroke', 'chin jawline', BOTH)] },

@@ -32,7 +32,9 @@ import { insideLicence } from './inside/insideLicence';
 import { insideTime } from './inside/insideTime';
 import { closingPump } from './order/closingPump';
 import { deepThenDrain } from './order/deepThenDrain';
+import { exitAfterNeck } from './order/exitAfterNeck';
 import { exitOpen } from './order/exitOpen';
+import { schoolFloor } from './school/schoolFloor';
 import { layersMixed } from './order/layersMixed';
 import { nearestFirst } from './order/nearestFirst';
 import { neckFirst } from './order/neckFirst';
@@ -76,14 +78,15 @@ export const RULES: readonly Rule[] = [
 	],
 	...[insideGloves, insideAfter, insideTime, insideLicence],
 	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
-	...[deepThenDrain, stranded, closingPump, exitOpen],
+	...[deepThenDrain, stranded, closingPump, exitOpen, exitAfterNeck],
 	...[againstDrainage, throatStraightDown, jawShort, liftDown, mouthEndsDown, neckDirection],
 	...[noGlide, filmSpent, tapeOnOil, dryAfterOil, scentNearEye, unknownMedium],
 	...[tapeWear, tapedSkin, tapeOpposed, tapeInSchool],
 	...[twoHands, selfReach, exerciseBy, jawClenched, eyesOpen],
 	...[unevenSides, deepTooLong, skinRubbed, rushedDrain, doseRange, coldTooLong, contradiction, overBudget],
 	...[handsClean, toolsClean],
-	...[toolSwaps, backAndForth]
+	...[toolSwaps, backAndForth],
+	schoolFloor
 ];
 
 const byId = new Map(RULES.map((rule) => [rule.id, rule]));

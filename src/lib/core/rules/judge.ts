@@ -38,6 +38,13 @@ export interface JudgeInput extends ExpandContext {
 	readonly client?: ClientFacts | null;
 }
 
+/** The rules that a school would have lighter or graver than they may become, and names that are no rule. */
+const overruledBy = (school: School): string[] =>
+	Object.entries(school.severities).flatMap(([id, wish]) => {
+		const rule = ruleById(id);
+		return rule && severityIn(rule, { stepIds: [] }, school) === wish ? [] : [id];
+	});
+
 export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 	const events = expand(sequence, given);
 	const all = stepsOf(sequence);
@@ -53,6 +60,7 @@ export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 		school: sequence.school,
 		steps,
 		over: computable(sequence) === sequence ? [] : overLimits(sequence),
+		overruled: overruledBy(sequence.school),
 		byId,
 		events,
 		passes,

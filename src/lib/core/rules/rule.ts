@@ -22,6 +22,8 @@ export interface JudgeContext extends ExpandContext {
 	readonly steps: readonly PlacedStep[];
 	/** Where it asks for more than is reckoned with; the events are cut there. */
 	readonly over: readonly OverLimit[];
+	/** Rules whose severity the school wishes otherwise than it may: the rule keeps it. */
+	readonly overruled: readonly string[];
 	readonly byId: ReadonlyMap<string, PlacedStep>;
 	readonly events: readonly TimedEvent[];
 	readonly passes: readonly Pass[];
@@ -44,6 +46,7 @@ export const RULE_KINDS = {
 	hygiene: 'Hygiene',
 	effort: 'Effort',
 	body: 'Body and hands',
+	school: 'The school',
 	client: 'This client'
 } as const;
 export type RuleKind = keyof typeof RULE_KINDS;

@@ -7,7 +7,8 @@ import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { checkAnswer } from './answer';
 import { RULES, ruleById } from './index';
-import { judge } from './judge';
+import { applyEdit } from '../sequence/edits';
+import { fixIn, judge } from './judge';
 import { bySeverity, findingKey, graver, lighter, severityIn } from './rule';
 import { fixLabel, sentenceOf } from './wording';
 
@@ -34,6 +35,17 @@ describe('severities', () => {
 			const stops = findings.filter((f) => f.severity === 'stop').map((f) => `${f.ruleId} ${f.stepIds[0]}`);
 			expect(stops.sort()).toEqual(['eye-cap e', 'neck-both-sides n', 'throat-cap n']);
 		}
+	});
+	test('a wish beyond floor or ceiling, or for no rule, is told by name and can be let go', () => {
+		const severities = { 'eye-cap': 'advice', 'tool-swaps': 'stop', 'no-glide': 'advice', invented: 'stop' } as const;
+		const sequence = sequenceOf([pump('o', 'terminus')], { school: { ...SCHOOLS[0]!, severities } });
+		const { findings, context } = judge(sequence, CONTEXT);
+		const told = findings.find((f) => f.ruleId === 'school-floor')!;
+		expect(told.params).toEqual({ rules: 'eye-cap tool-swaps invented', count: 3 });
+		expect(sentenceOf(told).body).toContain('“invented”');
+		const after = applyEdit(sequence, fixIn(context, told)!);
+		expect(after.school.severities).toEqual({ 'no-glide': 'advice' });
+		expect(judge(after, CONTEXT).findings.map((f) => f.ruleId)).not.toContain('school-floor');
 	});
 	test('order helpers', () => {
 		expect(graver('advice', 'stop')).toBe('stop');

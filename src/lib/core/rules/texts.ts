@@ -125,6 +125,14 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'A short version is closed, too',
 		why: 'Where a phase is marked as a place to stop, the outlet is pumped before it, so that the shorter work is whole.'
 	},
+	'exit-after-neck': {
+		title: 'A short version as the school has it',
+		why: 'Some schools let a short session end after the neck; others hold that it should reach the face.'
+	},
+	'school-floor': {
+		title: 'What a school may not change',
+		why: 'Each rule says how light and how grave a school may make it. A wish beyond that, mostly from a file, is kept in the school and not followed.'
+	},
 	'against-drainage': {
 		title: 'Stroke with the drainage',
 		why: 'Vessels have valves and watersheds. A light stroke moves most along the way the fluid takes by itself, less across it, and little against it.'

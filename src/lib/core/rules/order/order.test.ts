@@ -163,6 +163,13 @@ describe('a short version', () => {
 	test('without any drain there is nothing to close', () => {
 		expect(found('exit-open', [], OUTLET, phases(true, [KNEAD]))).toEqual([]);
 	});
+	test('ends after the neck where the school foresees that, else it is told once', () => {
+		const rising = schoolById('rise-and-drain');
+		expect(found('exit-after-neck', [], OUTLET, phases(true, [NECK]))).toEqual([]);
+		expect(found('exit-after-neck', [], rising, phases(true, [NECK])).map((f) => f.stepIds)).toEqual([['neck']]);
+		expect(found('exit-after-neck', [], rising, phases(true, [NECK, JAW]))).toEqual([]);
+		expect(found('exit-after-neck', [], rising, phases(false, [NECK]))).toEqual([]);
+	});
 });
 
 test('a closed group is told at each stroke; a school that opens nothing on purpose is not told', () => {

@@ -1,7 +1,11 @@
 import { REGIONS, type Region } from '../../atlas/regions';
+import { RULE_TEXTS } from '../texts';
 import { at, label, the, type Words } from './phrases';
 
 const region = (id: string | number | undefined): string => `the ${REGIONS[String(id) as Region].toLowerCase()}`;
+
+/** A file may name a rule that does not exist. */
+const ruleName = (id: string): string => `“${RULE_TEXTS[id]?.title ?? id}”`;
 
 export const ORDER_WORDS: Words = {
 	'outlet-closed': {
@@ -83,5 +87,19 @@ export const ORDER_WORDS: Words = {
 			body: 'Whoever stops there should have closed the work so far.'
 		}),
 		fix: 'Close it there'
+	},
+	'exit-after-neck': {
+		say: ({ params: p }) => ({
+			head: `The short version ends after “${p.phase}”, before the face.`,
+			body: 'This school foresees none that ends after the neck.'
+		}),
+		fix: 'No short version there'
+	},
+	'school-floor': {
+		say: ({ params: p }) => ({
+			head: `The school wishes ${p.count === 1 ? 'a severity' : `${p.count} severities`} that no school may set.`,
+			body: `Not followed for ${String(p.rules).split(' ').map(ruleName).join(', ')}: judged as gravely or lightly as the rule allows.`
+		}),
+		fix: 'Leave it to the rules'
 	}
 };
