@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { beginDemo, demoURL } from './support';
+import { beginDemo, demoURL, expectAccessible, saved } from './support';
 
 /** Until the page's own clock is so much later: its frames may stand still meanwhile. */
 async function untilLater(page: Page, ms: number): Promise<void> {
@@ -88,4 +88,51 @@ test('no refusal of the content policy, and nothing comes from elsewhere', async
 	}
 	expect(trouble).toEqual([]);
 	expect(foreign).toEqual([]);
+});
+
+test('what hangs on a condition is asked before and on the stage, and done once it is so', async ({ page }) => {
+	await beginDemo(page, '/compose/demo-three-minutes');
+	await page.locator('[data-row]').first().locator('[data-step-button]').click();
+	for (const words of ['the jaw is tight', 'the temple is tender']) {
+		await page.keyboard.press('/');
+		const line = page.getByRole('textbox', { name: 'Type a step' });
+		await expect(line).toBeFocused();
+		const where = words.includes('jaw') ? 'masseter' : 'temple';
+		await page.keyboard.insertText(
+			`release ${where}, three pads, pinned circle, medium, 10, pace 1 s, only if "${words}"`
+		);
+		await page.keyboard.press('Control+Enter');
+		await page.keyboard.press('Escape');
+	}
+	await expect(page.locator('[data-row]')).toHaveCount(14);
+	await saved(page);
+	await page.goto(`${demoURL}/session?sequence=demo-three-minutes`);
+	const before = page.getByRole('region', { name: 'Asked today' });
+	await expect(before.getByText('If the jaw is tight:')).toBeVisible();
+	const start = page.getByRole('button', { name: /^Start, / });
+	const without = await start.innerText();
+	await before
+		.getByRole('group', { name: /the temple is tender/ })
+		.getByText('It is so')
+		.click();
+	await expect(start).not.toHaveText(without);
+	await expectAccessible(page);
+	await start.click();
+	await page.getByRole('button', { name: /^Begin/ }).waitFor();
+	// Met on the Before page, the temple is no question any more; the jaw is asked where its place comes.
+	const asked = page.getByRole('list', { name: 'Asked now' });
+	await expect(asked).toBeHidden();
+	for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');
+	await expect(asked.getByRole('listitem')).toHaveCount(1);
+	await expect(asked).toContainText('If the jaw is tight:');
+	await expectAccessible(page);
+	await page.keyboard.press('y');
+	await expect(asked).toBeHidden();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
+	// What is kept is the sequence as it is performed now: a page that is loaded again stands where it stood.
+	await page.reload();
+	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('heading', { name: 'Temple' })).toBeVisible();
 });

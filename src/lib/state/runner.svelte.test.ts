@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
+import { metNow } from '../core/perform/asks';
 import { cuesOf } from '../core/perform/cues';
 import type { RunEvent } from '../core/records/runEntry';
 import { stepsOf } from '../core/sequence/walk';
@@ -50,6 +51,35 @@ test.each(TEMPLATES.map((s) => [s.title, s] as const))(
 			expect([done.skipped, done.leftReps - done.rightReps], done.stepId).toEqual([false, 0]);
 	}
 );
+
+test('a condition met in the middle: what was done stays, the step is next, and is counted', () => {
+	const at = stepsOf(sequence)[0]!;
+	const loose = step('loose', ['masseter'], { aim: 'release', motion: 'knead', onlyIf: 'it is loose' });
+	const whole = {
+		...sequence,
+		phases: [
+			{ ...at.phase, blocks: [{ ...at.block, steps: [...at.block.steps.slice(0, 1), loose, at.block.steps[1]!] }] }
+		]
+	};
+	const planOf = (s: typeof sequence) => {
+		const list = expand(s, CONTEXT);
+		return { events: list, cues: cuesOf(list, new Map(stepsOf(s).map((x) => [x.step.id, x])), CONTEXT.working) };
+	};
+	const before = planOf(whole);
+	const r = new Runner({ ...before, clock: () => ms, now: () => ms });
+	r.go();
+	ms = 5000;
+	r.tick();
+	const total = r.total;
+	r.follow(planOf(metNow(whole, 'loose', before.events, r.position.index, CONTEXT)!));
+	expect([r.seconds, r.position.event!.stepId, r.total > total]).toEqual([5, 'a', true]);
+	r.skip();
+	while (r.position.event?.stepId === 'a') r.skip();
+	expect(r.position.event!.stepId).toBe('loose');
+	ms += 1000 * (r.total - r.seconds);
+	r.tick();
+	expect(r.done().find((d) => d.stepId === 'loose')).toMatchObject({ skipped: false });
+});
 
 describe('the stage clock', () => {
 	test('follows the clock even if nobody looked for eleven seconds, as in a hidden tab', () => {

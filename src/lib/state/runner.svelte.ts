@@ -4,9 +4,11 @@ import { cutAt, replay, type Stretch } from '../core/perform/run';
 import type { RunEvent } from '../core/records/runEntry';
 import type { TimedEvent } from '../core/sequence/expand';
 
-interface Options {
+interface Plan {
 	readonly events: readonly TimedEvent[];
 	readonly cues: readonly Cue[];
+}
+interface Options extends Plan {
 	/** Milliseconds of a clock that goes on in a hidden tab, such as performance.now. */
 	readonly clock: () => number;
 	/** Milliseconds since 1970, for the log. */
@@ -30,14 +32,15 @@ export class Runner {
 	#haltAtMs: number | null = null;
 	#played: Stretch[] = [];
 	#beat = -1;
-	readonly #beats: readonly Cue[];
+	#plan = $state.raw() as Plan;
+	readonly #beats = $derived(this.#plan.cues.filter((c) => BEATS.includes(c.kind)));
 	readonly #byKind = new Map<CueKind, readonly Cue[]>();
 	readonly #options: Options;
-	position = $derived.by(() => positionAt(this.#options.events, this.seconds));
+	position = $derived.by(() => positionAt(this.#plan.events, this.seconds));
 
 	constructor(options: Options) {
 		this.#options = options;
-		this.#beats = options.cues.filter((c) => BEATS.includes(c.kind));
+		this.#plan = options;
 		const { seconds, played, haltedSeconds, begun } = replay(options.log ?? []);
 		this.seconds = seconds;
 		this.haltedSeconds = haltedSeconds;
@@ -45,13 +48,19 @@ export class Runner {
 		this.begun = begun;
 	}
 
+	/** Goes on by another plan, which is the same up to the event at hand: a condition was met. */
+	follow(plan: Plan): void {
+		this.#plan = plan;
+		this.#byKind.clear();
+	}
+
 	get total(): number {
-		return this.#options.events.at(-1)?.endSeconds ?? 0;
+		return this.#plan.events.at(-1)?.endSeconds ?? 0;
 	}
 
 	/** The last cues of a kind at this moment: those that were given together. */
 	said(kind: CueKind): readonly Cue[] {
-		const cues = this.#byKind.get(kind) ?? this.#options.cues.filter((c) => c.kind === kind);
+		const cues = this.#byKind.get(kind) ?? this.#plan.cues.filter((c) => c.kind === kind);
 		this.#byKind.set(kind, cues);
 		const index = lastCueIndex(cues, this.seconds);
 		const last = cues[index];
@@ -108,11 +117,11 @@ export class Runner {
 	}
 
 	skip(): void {
-		this.#jump(nextStepSeconds(this.#options.events, this.seconds));
+		this.#jump(nextStepSeconds(this.#plan.events, this.seconds));
 	}
 
 	back(): void {
-		this.#jump(previousStepSeconds(this.#options.events, this.seconds));
+		this.#jump(previousStepSeconds(this.#plan.events, this.seconds));
 	}
 
 	#jump(to: number): void {
@@ -136,7 +145,7 @@ export class Runner {
 
 	/** What was really done of each step. */
 	done(): DoneCount[] {
-		return doneCounts(this.#options.events, this.#stretches());
+		return doneCounts(this.#plan.events, this.#stretches());
 	}
 
 	get workedSeconds(): number {

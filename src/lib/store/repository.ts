@@ -165,6 +165,12 @@ export class Repository {
 			return saved;
 		});
 	}
+	/** Keeps a sequence as it is performed from now on, for a session to refer to. */
+	async keepPerformed(sequence: Sequence): Promise<Session['sequence']> {
+		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));
+		await this.#table('snapshot').put(snapshot);
+		return refTo(snapshot);
+	}
 	/** The sequence of a session as it was performed; null where there was none. */
 	performed = async ({ sequence }: Pick<Session, 'sequence'>): Promise<Sequence | null> =>
 		sequence ? ((await this.#table('snapshot').get(sequence.snapshot))?.sequence ?? null) : null;

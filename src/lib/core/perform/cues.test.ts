@@ -70,6 +70,15 @@ describe('cues', () => {
 		]);
 		expect(of('end')).toEqual([[39, 'All is done.']]);
 	});
+	test('what waits for a condition, or for another sitting, does not come next', () => {
+		const words = (change: object) =>
+			cuesIn(sequenceOf([pump('o', 'terminus'), step('a', ['chin', 'jawline'], change), step('b', ['malar'])]))
+				.cues.filter((c) => c.kind === 'next')
+				.map((c) => c.words);
+		expect(words({})).toEqual(['Next Chin to jawline', 'Next Apple of the cheek', 'Then it is done']);
+		for (const change of [{ onlyIf: 'it is loose' }, { later: true }])
+			expect(words(change)).toEqual(['Next Apple of the cheek', 'Then it is done']);
+	});
 	test('on any sequence they ascend, and there is a beat for each repetition that the position counts', () => {
 		fc.assert(
 			fc.property(anySequence, (any) => {

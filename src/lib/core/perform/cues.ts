@@ -86,20 +86,26 @@ function breathsOf(event: TimedEvent, step: Step, halfSeconds: number): Cue[] {
 	}));
 }
 
+/** The step that is done after the one at hand: what waits for a condition, or for another day, is none. */
+function nextStep(events: readonly TimedEvent[], index: number, byId: ById): Step | null {
+	let at = index + 1;
+	while (events[at]?.stepId === events[index]!.stepId) at++;
+	return events[at] ? byId.get(events[at]!.stepId)!.step : null;
+}
+
 /** All cues of a sequence in the order of their time: beats, captions, what to mind, breath, what comes next. */
 export function cuesOf(
 	events: readonly TimedEvent[],
 	byId: ById,
 	working: Pick<Working, 'cueBreathHalfSeconds'>
 ): Cue[] {
-	const steps = [...byId.values()];
 	let stepId = '';
 	const cues = events.flatMap((event, i): Cue[] => {
-		const { step, number } = byId.get(event.stepId)!;
+		const { step } = byId.get(event.stepId)!;
 		const at = { atSeconds: event.startSeconds, stepId: step.id };
 		const begins = event.stepId !== stepId;
 		stepId = event.stepId;
-		const next = steps[number]?.step;
+		const next = begins ? nextStep(events, i, byId) : null;
 		const opening: Cue[] = begins
 			? [
 					...mindWords(step).map((words) => ({ ...at, kind: 'mind' as const, words })),

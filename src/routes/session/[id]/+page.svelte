@@ -3,6 +3,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import { askedNow, metNow } from '$lib/core/perform/asks';
 	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
 	import { factsOf } from '$lib/core/client/clientFacts';
 	import type { Client } from '$lib/core/records/client';
@@ -62,6 +63,20 @@
 			onlog: (event) => note(id, event),
 			oncue: ({ kind }) => app.settings?.tone !== false && tones.play(kind as CueKind & ('step' | 'side' | 'stroke'))
 		});
+	}
+	const here = $derived(runner?.position.index ?? 0);
+	const asks = $derived(
+		sequence && judgement ? askedNow(sequence, judgement.events, here, (id) => judgement!.context.byId.get(id)!.number, app.context) : []
+	);
+	/** A condition is met: the step is done next, and the session keeps the sequence as it is performed now. */
+	async function meet(stepId: string) {
+		const next = sequence && judgement && metNow(sequence, stepId, judgement.events, here, app.context);
+		if (!next || !runner) return;
+		sequence = next;
+		judgement = judge(next, { ...app.context, client: factsOf(client) });
+		runner.follow({ events: judgement.events, cues: cuesOf(judgement.events, judgement.context.byId, app.working) });
+		const kept = await app.run(() => app.repo.keepPerformed(next));
+		if (kept) await draft?.change({ sequence: kept });
 	}
 	/** Lines of the log are written one after the other, in their order. */
 	let writing: Promise<unknown> = Promise.resolve();
@@ -138,7 +153,17 @@
 		<a class="btn" href="/session">Begin a session</a>
 	</div>
 {:else if session && performing && judgement && sequence && runner}
-	<Stage {runner} {judgement} {sequence} clientName={client?.name ?? ''} working={app.context.working} onend={end} onwake={wake} />
+	<Stage
+		{runner}
+		{judgement}
+		{sequence}
+		{asks}
+		onmet={meet}
+		clientName={client?.name ?? ''}
+		working={app.context.working}
+		onend={end}
+		onwake={wake}
+	/>
 {:else if session}
 	<div class="px-5"><SecondVersions kind="session" id={session.id} onsettled={() => load(session.id)} /></div>
 	<AfterBoard

@@ -8,9 +8,11 @@
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
 	import type { Runner } from '$lib/state/runner.svelte';
+	import StageAsks from './StageAsks.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
@@ -28,11 +30,14 @@
 		sequence: Sequence;
 		clientName: string;
 		working: Working;
+		/** Steps that are done next if their condition is met. */
+		asks: readonly PlacedStep[];
+		onmet: (stepId: string) => void;
 		onend: () => void;
 		/** A touch or key has come: sound and a waking screen are allowed from now on. */
 		onwake: () => void;
 	}
-	let { runner, judgement, sequence, clientName, working, onend, onwake }: Props = $props();
+	let { runner, judgement, sequence, clientName, working, asks, onmet, onend, onwake }: Props = $props();
 
 	let width = $state(1280);
 	const context = $derived(judgement.context);
@@ -102,6 +107,7 @@
 			PageDown: unasked(() => runner.skip()),
 			ArrowLeft: unasked(() => runner.back()),
 			PageUp: unasked(() => runner.back()),
+			y: unasked(() => asks[0] && onmet(asks[0].step.id)),
 			e: unasked(() => !runner.playing && onend())
 		});
 		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
@@ -168,6 +174,7 @@
 				>
 			</div>
 			<StepWaves events={run} seconds={runner.seconds} width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)} />
+			<StageAsks {asks} {onmet} />
 			<p class="text-ink2 truncate pb-2 text-[20px]">
 				{#if nextUp.startsWith('Next ')}Next <b class="text-ink font-semibold">{nextUp.slice(5)}</b>{:else}{nextUp}{/if}
 			</p>

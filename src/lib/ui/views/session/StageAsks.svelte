@@ -1,0 +1,32 @@
+<script lang="ts">
+	import { stepTitle } from '$lib/core/step/describe';
+	import type { PlacedStep } from '$lib/core/sequence/walk';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
+
+	interface Props {
+		asks: readonly PlacedStep[];
+		onmet: (stepId: string) => void;
+	}
+	let { asks, onmet }: Props = $props();
+</script>
+
+<!-- What is done next only if it is so: one touch, no answer needed where it is not. -->
+{#if asks.length}
+	<ul class="space-y-1 pb-1 text-[20px] leading-6" aria-label="Asked now">
+		{#each asks as { step, number }, i (step.id)}
+			<li class="flex items-center gap-3">
+				<button
+					type="button"
+					class="btn min-h-12 shrink-0 px-4 text-[18px]"
+					aria-label="It is so: {step.onlyIf}"
+					onclick={() => onmet(step.id)}
+					>It is so{#if i === 0}<kbd class="text-ink2 pl-2 text-[14px]">Y</kbd>{/if}</button
+				>
+				<span class="min-w-0"
+					><b class="font-semibold">If {step.onlyIf}:</b>
+					<span class="text-ink2">{number}, {AIMS[step.aim].toLowerCase()} {stepTitle(step).toLowerCase()}</span></span
+				>
+			</li>
+		{/each}
+	</ul>
+{/if}
