@@ -141,6 +141,9 @@ describe('what is doubled, contradicted or misspelt', () => {
 		expect(said('open collarbone + jaw').places).toEqual(['n:terminus', 'n:submandibular']);
 		expect(said('prepare neck').places).toEqual(['throat', 'sternocleidomastoid', 'nape']);
 		expect(said('drain under the eyes > temple').places[0]).toBe('lower-eyelid');
+		expect(said('release base of the skull').places).toEqual(['nape']);
+		expect(said('open base of the skull, 5').places).toEqual(['n:occipital']);
+		expect(said('lift smile lines > cheekbones').places).toEqual(['nasolabial', 'malar', 'zygoma']);
 		expect(said('drain neck > n:terminus').places[0]).toBe('sternocleidomastoid');
 		expect(said('release masseter, 2 min').dose).toMatchObject({ kind: 'seconds', target: 120 });
 		expect(said('drain malar > zygoma, 8-10').dose).toEqual({ kind: 'reps', min: 8, target: 9, max: 10 });

@@ -37,7 +37,20 @@ const SETS: Readonly<Record<string, PlaceSet>> = {
 	mouth: set('marionette', ['upper-lip', 'lower-lip', 'marionette']),
 	forehead: set('forehead-medial', ['forehead-medial', 'forehead-lateral']),
 	chest: set('decollete', ['decollete'], ['n:axillary']),
-	armpit: set('axilla', ['axilla'], ['n:axillary'])
+	armpit: set('axilla', ['axilla'], ['n:axillary']),
+	armpits: set('axilla', ['axilla'], ['n:axillary']),
+	collarbones: set('supraclavicular', ['supraclavicular'], ['n:terminus']),
+	'back-of-the-neck': set('nape', ['nape'], ['n:posterior-cervical']),
+	'skull-base': set('nape', ['nape'], ['n:occipital']),
+	'base-of-the-skull': set('nape', ['nape'], ['n:occipital']),
+	shoulders: set('shoulder', ['shoulder']),
+	temples: set('temple', ['temple']),
+	brows: set('brow', ['brow']),
+	cheekbones: set('zygoma', ['zygoma']),
+	'smile-folds': set('nasolabial', ['nasolabial']),
+	'smile-lines': set('nasolabial', ['nasolabial']),
+	'side-of-the-nose': set('nose-wing', ['nose-bridge', 'nose-wing']),
+	'chewing-muscles': set('masseter', ['masseter'])
 };
 /** Words for parts of the body; what is the id or the label of one place means that place. */
 export const SET_WORDS: ReadonlyMap<string, PlaceSet> = new Map(
