@@ -220,6 +220,20 @@ describe('what a session performed', () => {
 		await removeRecord(db, 'session', 'b');
 		expect(await repo.counts()).toMatchObject({ session: 1, snapshot: 1 });
 	});
+	test('performed otherwise from the middle on, the session keeps that, and the other goes with the next sweep', async () => {
+		const db = opened();
+		const repo = new Repository(db, () => new Date(NOW), stamp.newId);
+		await repo.saveClient(CLIENT);
+		for (const id of ['a', 'b']) await repo.startSession(session(id), sequence);
+		const kept = await repo.keepPerformed({ ...sequence, title: 'As performed' });
+		await repo.saveSession({ ...(await repo.session('a')), sequence: kept });
+		const titles = async () =>
+			Promise.all(['a', 'b'].map(async (id) => (await repo.performed((await repo.session(id))!))!.title));
+		expect(await titles()).toEqual(['As performed', sequence.title]);
+		await removeRecord(db, 'session', 'b');
+		expect(await repo.counts()).toMatchObject({ session: 1, snapshot: 1 });
+		expect((await repo.performed((await repo.session('a'))!))!.title).toBe('As performed');
+	});
 	test('a stage keeps a log that is only added to, and it goes when the stage is over', async () => {
 		const repo = new Repository(opened(), () => new Date(NOW), stamp.newId);
 		await repo.saveClient(CLIENT);
