@@ -13,7 +13,7 @@ import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { DEFAULT_WORKING } from '../working/working.schema';
 import { FINAL_DRAIN_ID, keepPolicyLinks, policyLinks, policyLinkSeconds } from './drainPolicy';
 import type { School } from '../school/school.schema';
-import { schoolById } from '../school/schools';
+import { schoolById, SCHOOLS } from '../school/schools';
 
 const school = (drainPolicy: School['drainPolicy'], change: Partial<School> = {}): School => ({
 	...schoolById('outlet-first'),
@@ -115,6 +115,17 @@ test('on any sequence: done twice is done once, links by hand stay, and nothing 
 		}),
 		{ numRuns: 200 }
 	);
+});
+
+test('a closing stroke of the user that ends beside an outlet is linked to it, and never taken for the drain of the policy', () => {
+	const close = step('close', ['temple', 'preauricular', 'sternocleidomastoid', 'supraclavicular', 'shoulder'], {
+		aim: 'close'
+	});
+	for (const school of SCHOOLS) {
+		const once = kept({ ...sequenceOf([...FACE, close], { school }), links: 'policy' });
+		const again = keepPolicyLinks(once, DEFAULT_WORKING);
+		expect([again, stepsOf(once).filter((s) => s.step.id === 'close').length], school.id).toEqual([null, 1]);
+	}
 });
 
 test('what the policy set survives a text that is pasted elsewhere, once, and follows a change of school', () => {

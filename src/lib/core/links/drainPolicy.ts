@@ -17,11 +17,16 @@ type Link = Extract<Step['end'], { kind: 'link' }>;
 /** The one step that the policy `end` writes. */
 export const FINAL_DRAIN_ID = 'policy-drain';
 const isPolicyLink = (step: Step): boolean => step.end.kind === 'link' && step.end.by === 'policy';
-/** The final drain, also under another id: a text that was pasted has ids of its own. */
+/**
+ * The final drain, also under another id: a text that was pasted has ids of its own. It alone strokes to the outlet and
+ * has a link there too; a move that the policy links ends elsewhere.
+ */
 const isFinalDrain = (step: Step): boolean =>
 	step.id === FINAL_DRAIN_ID ||
 	(isPolicyLink(step) &&
 		step.aim === 'close' &&
+		step.places.length > 0 &&
+		isOutlet(placeOf(endPlace(step))) &&
 		step.end.kind === 'link' &&
 		step.end.places.every((p) => isOutlet(placeOf(p))));
 
