@@ -157,16 +157,14 @@ export class Repository {
 	}
 	/** Begins a session with a sequence: it is stored as it is now, and the log of the stage gets its first line. */
 	async startSession(draft: Omit<Session, 'sequence' | 'order'>, sequence: unknown): Promise<Saved<Session>> {
-		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));
 		return this.db.transaction('rw', this.db.tables, async () => {
-			await this.#table('snapshot').put(snapshot);
-			const saved = await this.saveSession({ ...draft, sequence: refTo(snapshot) });
+			const saved = await this.saveSession({ ...draft, sequence: await this.keepPerformed(sequence) });
 			await this.logRun(draft.id, { kind: 'begin', seconds: 0, atMs: this.clock().getTime() });
 			return saved;
 		});
 	}
 	/** Keeps a sequence as it is performed from now on, for a session to refer to. */
-	async keepPerformed(sequence: Sequence): Promise<Session['sequence']> {
+	async keepPerformed(sequence: unknown): Promise<Session['sequence']> {
 		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));
 		await this.#table('snapshot').put(snapshot);
 		return refTo(snapshot);

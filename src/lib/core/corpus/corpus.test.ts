@@ -31,51 +31,20 @@ test('thirty routines and more, of every school, with every aim and tool, and ne
 	expect(Object.keys(TOOLS).filter((t) => t !== 'spoon' && !steps.some((s) => s.tool?.id === t))).toEqual([]);
 	const motions = new Set(steps.flatMap((s) => [s.motion, ...(s.parts ?? []).map((p) => p.motion)]));
 	expect(Object.keys(MOTIONS).filter((m) => !motions.has(m as never))).toEqual([]);
-	const has = (what: string, found: boolean) => expect(found, what).toBe(true);
-	has(
-		'parts',
-		steps.some((s) => s.parts)
-	);
-	has(
-		'an own way for a lane',
-		steps.some((s) => s.laneWays)
-	);
-	has(
-		'a second path',
-		steps.some((s) => s.beside)
-	);
-	has(
-		'a condition',
-		steps.some((s) => s.onlyIf)
-	);
-	has(
-		'a choice',
-		steps.some((s) => s.choice)
-	);
-	has(
-		'a later sitting',
-		steps.some((s) => s.later)
-	);
-	has(
-		'a rising hold',
-		steps.some((s) => s.risesTo)
-	);
-	has(
-		'a pose',
-		steps.some((s) => s.poseSeconds)
-	);
-	has(
-		'a phase done twice',
-		all.some((s) => s.phases.some((p) => p.passes === 2))
-	);
-	has(
-		'a named exit',
-		all.some((s) => s.phases.some((p) => p.exitTitle))
-	);
-	has(
-		'a course',
-		all.some((s) => s.course)
-	);
+	const has: Record<string, boolean> = {
+		parts: steps.some((s) => s.parts),
+		'an own way for a lane': steps.some((s) => s.laneWays),
+		'a second path': steps.some((s) => s.beside),
+		'a condition': steps.some((s) => s.onlyIf),
+		'a choice': steps.some((s) => s.choice),
+		'a later sitting': steps.some((s) => s.later),
+		'a rising hold': steps.some((s) => s.risesTo),
+		'a pose': steps.some((s) => s.poseSeconds),
+		'a phase done twice': all.some((s) => s.phases.some((p) => p.passes === 2)),
+		'a named exit': all.some((s) => s.phases.some((p) => p.exitTitle)),
+		'a course': all.some((s) => s.course)
+	};
+	expect(Object.keys(has).filter((what) => !has[what])).toEqual([]);
 });
 
 describe.each(ROUTINES.map((r) => [r.id, r] as const))('%s', (_, routine) => {

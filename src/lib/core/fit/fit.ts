@@ -6,7 +6,7 @@ import { applyEdit, makeEdit, type Edit } from '../sequence/edits';
 import { secondsOf, type ExpandContext } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Dose, Step } from '../step/step.schema';
-import { stepsOf } from '../sequence/walk';
+import { mapSteps, stepsOf } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 
 export interface FitChange {
@@ -44,19 +44,8 @@ export function scaledDose(dose: Dose, share: number): Dose {
 	return { ...dose, target: share > 0 ? Math.max(dose.target, target) : target } as Dose;
 }
 
-const withSteps = (sequence: Sequence, change: (step: Step) => Step | null): Sequence => ({
-	...sequence,
-	phases: sequence.phases.map((phase) => ({
-		...phase,
-		blocks: phase.blocks.map((block) => ({
-			...block,
-			steps: block.steps.flatMap((s) => change(s) ?? [])
-		}))
-	}))
-});
-
 function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>, working: Working): Sequence {
-	const changed = withSteps(sequence, (s) => {
+	const changed = mapSteps(sequence, (s) => {
 		if (without.has(s.id)) return null;
 		return isFixed(s) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) };
 	});
@@ -81,7 +70,7 @@ function filled(sequence: Sequence, seconds: number, timeOf: (s: Sequence) => nu
 		.sort((a, b) => worthOf(b, sequence.goals) - worthOf(a, sequence.goals));
 	for (const { id } of order) {
 		if (time >= seconds * (1 - CLOSE_ENOUGH)) break;
-		const raised = withSteps(now, (s) =>
+		const raised = mapSteps(now, (s) =>
 			s.id === id ? { ...s, dose: { ...s.dose, target: Math.min(s.dose.max, s.dose.target + 1) } as Dose } : s
 		);
 		const after = timeOf(raised);

@@ -1,6 +1,6 @@
 import type { Step } from '../step/step.schema';
 import type { Sequence } from './sequence.schema';
-import { stepsOf, type PlacedStep } from './walk';
+import { mapSteps, stepsOf, type PlacedStep } from './walk';
 
 /** What of a sequence decides which of its steps are done. */
 type Chosen = Pick<Sequence, 'phases'> & Pick<Partial<Sequence>, 'choices'>;
@@ -72,17 +72,9 @@ export const conditionalSteps = (sequence: Sequence): PlacedStep[] => {
 };
 
 /** The sequence with the conditions of some steps met: they are done, and take their time. */
-export const withMet = (sequence: Sequence, met: ReadonlySet<string>): Sequence => ({
-	...sequence,
-	phases: sequence.phases.map((phase) => ({
-		...phase,
-		blocks: phase.blocks.map((block) => ({
-			...block,
-			steps: block.steps.map((step): Step => {
-				if (!met.has(step.id) || step.onlyIf === undefined) return step;
-				const { onlyIf: _met, ...rest } = step;
-				return rest;
-			})
-		}))
-	}))
-});
+export const withMet = (sequence: Sequence, met: ReadonlySet<string>): Sequence =>
+	mapSteps(sequence, (step) => {
+		if (!met.has(step.id) || step.onlyIf === undefined) return step;
+		const { onlyIf: _met, ...rest } = step;
+		return rest;
+	});

@@ -1,4 +1,5 @@
 import type { Sequence } from './sequence.schema';
+import { stepsInPhase } from './walk';
 import type { Timing } from './timing';
 
 /** A place where a short version may end, and what is then left out. */
@@ -19,7 +20,7 @@ export function exitsOf({ phases }: Sequence, timing: Timing): Exit[] {
 	return phases.flatMap((phase, i): Exit[] => {
 		const after = phases.slice(i + 1);
 		if (!phase.exitAfter || !after.length) return [];
-		const steps = after.flatMap((p) => p.blocks.flatMap((b) => b.steps)).length;
+		const steps = after.flatMap(stepsInPhase).length;
 		const drops = { steps, seconds: secondsOf(after), phases: after.map((p) => p.title) };
 		return [{ phaseId: phase.id, title: phase.exitTitle ?? null, seconds: secondsOf(phases.slice(0, i + 1)), drops }];
 	});

@@ -24,3 +24,15 @@ export function stepsOf(sequence: Sequence): PlacedStep[] {
 
 export const findStep = (sequence: Sequence, stepId: string): PlacedStep | undefined =>
 	stepsOf(sequence).find((s) => s.step.id === stepId);
+
+/** The steps of one phase, in order. */
+export const stepsInPhase = (phase: Phase): Step[] => phase.blocks.flatMap((b) => b.steps);
+
+/** The sequence with each step changed, or left out where the change is null. */
+export const mapSteps = (sequence: Sequence, change: (step: Step) => Step | null): Sequence => ({
+	...sequence,
+	phases: sequence.phases.map((phase) => ({
+		...phase,
+		blocks: phase.blocks.map((block) => ({ ...block, steps: block.steps.flatMap((s) => change(s) ?? []) }))
+	}))
+});

@@ -8,7 +8,7 @@ import type { Severity } from '../school/school.schema';
 import { differences, headDifferences, type Difference } from '../sequence/difference';
 import type { ExpandContext } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
-import { stepsOf } from '../sequence/walk';
+import { mapSteps, stepsOf } from '../sequence/walk';
 
 /** What a sequence comes to, in figures that two of them can be held against each other by. */
 export interface Figures {
@@ -65,13 +65,7 @@ export function withIdsOf(first: Sequence, second: Sequence): Sequence {
 	const ids = new Map(
 		stepsOf(second).map(({ step }, i) => [step.id, from[i]! < 0 ? `new-${i}` : old[from[i]!]!.step.id])
 	);
-	return {
-		...second,
-		phases: second.phases.map((p) => ({
-			...p,
-			blocks: p.blocks.map((b) => ({ ...b, steps: b.steps.map((s) => ({ ...s, id: ids.get(s.id)! })) }))
-		}))
-	};
+	return mapSteps(second, (s) => ({ ...s, id: ids.get(s.id)! }));
 }
 
 /** Two sequences held against each other: figures, time on each zone, findings, and the difference in words. */

@@ -1,13 +1,12 @@
 import { isFace, regionOf } from '../../atlas/regionOf';
 import { makeEdit } from '../../sequence/edits';
+import { stepsInPhase } from '../../sequence/walk';
 import { placesTouched } from '../../step/parts';
 import type { Phase } from '../../sequence/sequence.schema';
-import type { Step } from '../../step/step.schema';
 import type { Rule } from '../rule';
 
-const stepsIn = (phase: Phase): readonly Step[] => phase.blocks.flatMap((b) => b.steps);
 const reachesFace = (phase: Phase): boolean =>
-	stepsIn(phase).some((step) => placesTouched(step).some((ref) => isFace(regionOf(ref))));
+	stepsInPhase(phase).some((step) => placesTouched(step).some((ref) => isFace(regionOf(ref))));
 
 /** A short version ends after the neck only where the school foresees one. Openings on the face count as the face. */
 export const exitAfterNeck: Rule = {
@@ -23,7 +22,7 @@ export const exitAfterNeck: Rule = {
 		const face = phases.findIndex(reachesFace);
 		// Where the face is never worked, the neck is all that there is.
 		return phases.slice(0, Math.max(0, face)).flatMap((phase) => {
-			const last = stepsIn(phase).at(-1);
+			const last = stepsInPhase(phase).at(-1);
 			return phase.exitAfter && last ? [{ stepIds: [last.id], params: { phase: phase.title } }] : [];
 		});
 	},

@@ -1,6 +1,7 @@
 import { isOutlet, placeOf } from '../../atlas/places';
 import { insertStep } from '../../sequence/edits';
 import type { Phase } from '../../sequence/sequence.schema';
+import { stepsInPhase } from '../../sequence/walk';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { type Rule } from '../rule';
@@ -9,7 +10,7 @@ import { isFluidStroke, opensNodes } from '../strokes';
 
 /** Whether the last fluid stroke of a phase is followed, in it, by a pump at the outlet. */
 function closes(phase: Phase): boolean {
-	const steps = phase.blocks.flatMap((b) => b.steps);
+	const steps = stepsInPhase(phase);
 	const last = steps.findLastIndex(isFluidStroke);
 	if (last < 0) return true;
 	const pumped = (s: (typeof steps)[number]) =>
@@ -31,7 +32,7 @@ export const exitOpen: Rule = {
 			.slice(0, -1)
 			.filter((p) => p.exitAfter && !closes(p))
 			.map((p) => ({
-				stepIds: [p.blocks.flatMap((b) => b.steps).findLast(isFluidStroke)!.id],
+				stepIds: [stepsInPhase(p).findLast(isFluidStroke)!.id],
 				params: { phase: p.title }
 			}));
 	},

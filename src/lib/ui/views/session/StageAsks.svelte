@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { stepTitle } from '$lib/core/step/describe';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { AIMS } from '$lib/core/vocabulary/vocabulary';
+	import AskedStep from './AskedStep.svelte';
 
 	interface Props {
 		asks: readonly PlacedStep[];
@@ -13,19 +12,16 @@
 <!-- What is done next only if it is so: one touch, no answer needed where it is not. -->
 {#if asks.length}
 	<ul class="space-y-1 pb-1 text-[20px] leading-6" aria-label="Asked now">
-		{#each asks as { step, number }, i (step.id)}
+		{#each asks as placed, i (placed.step.id)}
 			<li class="flex items-center gap-3">
 				<button
 					type="button"
 					class="btn min-h-12 shrink-0 px-4 text-[18px]"
-					aria-label="It is so: {step.onlyIf}"
-					onclick={() => onmet(step.id)}
+					aria-label="It is so: {placed.step.onlyIf}"
+					onclick={() => onmet(placed.step.id)}
 					>It is so{#if i === 0}<kbd class="text-ink2 pl-2 text-[14px]">Y</kbd>{/if}</button
 				>
-				<span class="min-w-0"
-					><b class="font-semibold">If {step.onlyIf}:</b>
-					<span class="text-ink2">{number}, {AIMS[step.aim].toLowerCase()} {stepTitle(step).toLowerCase()}</span></span
-				>
+				<span class="min-w-0"><AskedStep {placed} /></span>
 			</li>
 		{/each}
 	</ul>

@@ -1,9 +1,8 @@
 <script lang="ts">
 	import { choiceGroups, conditionalSteps } from '$lib/core/sequence/chosen';
-	import { stepTitle } from '$lib/core/step/describe';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import Segmented from '../../parts/controls/Segmented.svelte';
+	import AskedStep from './AskedStep.svelte';
 
 	interface Props {
 		sequence: Sequence;
@@ -41,21 +40,18 @@
 				/>
 			</div>
 		{/each}
-		{#each asked as { step, number } (step.id)}
+		{#each asked as placed (placed.step.id)}
 			<div class="flex flex-wrap items-center gap-2">
-				<span class="min-w-0 flex-1"
-					><b class="font-semibold">If {step.onlyIf}:</b>
-					<span class="text-ink2">{number}, {AIMS[step.aim].toLowerCase()} {stepTitle(step).toLowerCase()}</span></span
-				>
+				<span class="min-w-0 flex-1"><AskedStep {placed} /></span>
 				<Segmented
 					large
-					label="Is it so: {step.onlyIf}"
-					value={met.has(step.id) ? 'yes' : 'no'}
+					label="Is it so: {placed.step.onlyIf}"
+					value={met.has(placed.step.id) ? 'yes' : 'no'}
 					options={[
 						{ value: 'no', label: 'Not today' },
 						{ value: 'yes', label: 'It is so' }
 					]}
-					onchange={(v) => answer(step.id, v === 'yes')}
+					onchange={(v) => answer(placed.step.id, v === 'yes')}
 				/>
 			</div>
 		{/each}

@@ -7,12 +7,10 @@
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
-	import { BREATH_OPTIONS, MOUTH_OPTIONS, POSTURE_OPTIONS } from '../../../parts/steps/options';
+	import { BREATH_OPTIONS, LEVEL_OPTIONS, MOUTH_OPTIONS, POSTURE_OPTIONS } from '../../../parts/steps/options';
 	import MediumField from './MediumField.svelte';
-
 	import type { Level } from '$lib/core/step/levels';
 	import { levelsOf } from '$lib/core/step/levelsOf';
-	import { LEVEL_OPTIONS } from '../../../parts/steps/options';
 	import SaidField from './SaidField.svelte';
 
 	interface Props {

@@ -9,6 +9,7 @@
 	import { removePhase, renamePhase, setExit } from '$lib/core/sequence/edits';
 	import { setExitTitle, setPasses } from '$lib/core/sequence/versionEdits';
 	import type { Phase, Sequence } from '$lib/core/sequence/sequence.schema';
+	import { stepsInPhase } from '$lib/core/sequence/walk';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
 
 	interface Props {
@@ -20,7 +21,7 @@
 		onedit: (edit: Edit) => void;
 	}
 	let { phase, sequence, seconds, open, ontoggle, onedit }: Props = $props();
-	const steps = $derived(phase.blocks.flatMap((b) => b.steps));
+	const steps = $derived(stepsInPhase(phase));
 	const times = $derived(phase.passes ?? 1);
 	const later = $derived(sequence.phases.slice(sequence.phases.indexOf(phase) + 1));
 	/** What a version that ends here leaves out. */
