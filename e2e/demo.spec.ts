@@ -55,6 +55,7 @@ test('two windows on one sequence: both versions are kept and offered side by si
 	await expect(dialog).toContainText('Stone, mine');
 	await expect(dialog).toContainText('Stone, yours');
 	await dialog.getByRole('button', { name: 'Keep both as two sequences' }).click();
+	await expect(dialog).toBeHidden();
 	await other.goto(`${demoURL}/compose`);
 	await expect(other.getByText('Stone, mine')).toBeVisible();
 	await expect(other.getByText('Stone, yours (second version)')).toBeVisible();
