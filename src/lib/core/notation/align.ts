@@ -108,17 +108,18 @@ export function withText(previous: Sequence, parsed: Parsed, newId: () => string
 			...(block.passes === undefined ? {} : { passes: block.passes }),
 			steps: block.steps.map((s) => stepOf(s.step))
 		}));
-		const { title, exitAfter, exitTitle, passes } = phase;
+		const { title, exitAfter, exitTitle, passes, comment } = phase;
 		return {
 			id: known?.id ?? newId(),
 			title,
 			exitAfter,
 			...(exitTitle === undefined ? {} : { exitTitle }),
 			...(passes === undefined ? {} : { passes }),
+			...(comment === undefined ? {} : { comment }),
 			blocks
 		};
 	});
-	const { leastSeconds: _l, choices: _c, course: _o, changed: _m, ...rest } = previous;
+	const { leastSeconds: _l, choices: _c, course: _o, changed: _m, comment: _n, ...rest } = previous;
 	const { title, school, budgetSeconds } = previous;
 	return { ...rest, ...PLAIN_HEAD, title, school, budgetSeconds, ...parsed.head, phases };
 }

@@ -28,6 +28,7 @@ export type Head = Pick<
 	| 'links'
 	| 'goals'
 	| 'notes'
+	| 'comment'
 	| 'techniques'
 	| 'media'
 >;

@@ -105,7 +105,8 @@ describe('what is doubled, contradicted or misspelt', () => {
 		['drain malar > zygoma, index hook, with stone plate', /contradicts.*contact/],
 		['drain malar > zygoma, 8 each side, both', /contradicts.*side/],
 		['release temple + malar, pinned circle, 8 at each place, over all', /contradicts.*dose at/],
-		['drain malar > zygoma, end lift, end wiggle', /said twice/]
+		['drain malar > zygoma, end lift, end wiggle', /said twice/],
+		['lift malar > zygoma, 3 lanes, lane chin > jawline', /path for each further lane is needed: 2, not 1/]
 	])('%s', (line, message) => {
 		const [first] = parse(line).troubles;
 		expect(first!.message).toMatch(message);
@@ -136,7 +137,7 @@ describe('what is doubled, contradicted or misspelt', () => {
 			ml: 0.2
 		});
 	});
-	test('plain words mean nodes, skin or the main place; comments are read over; minutes and ranges are understood', () => {
+	test('plain words mean nodes, skin or the main place; minutes and ranges are understood', () => {
 		const said = (line: string) => readStepLine(line, CONTEXT);
 		expect(said('open collarbone + jaw').places).toEqual(['n:terminus', 'n:submandibular']);
 		expect(said('prepare neck').places).toEqual(['throat', 'sternocleidomastoid', 'nape']);
@@ -146,9 +147,21 @@ describe('what is doubled, contradicted or misspelt', () => {
 		expect(said('lift smile lines > cheekbones').places).toEqual(['nasolabial', 'malar', 'zygoma']);
 		expect(said('drain neck > n:terminus').places[0]).toBe('sternocleidomastoid');
 		expect(said('release masseter, 2 min').dose).toMatchObject({ kind: 'seconds', target: 120 });
+		expect(said('release chin + jaw, half a minute a place')).toMatchObject({
+			dose: { kind: 'seconds', target: 30 },
+			doseAt: 'each-place'
+		});
 		expect(said('drain malar > zygoma, 8-10').dose).toEqual({ kind: 'reps', min: 8, target: 9, max: 10 });
 		expect(said('drain malar > zygoma, 8 to 10 each side').side).toEqual({ each: true, first: 'left' });
-		expect(parse('# only for me\ndrain malar > zygoma\n# the end').troubles).toEqual([]);
+	});
+	test('a comment stays with the step or the phase below it, and the last with the sequence', () => {
+		const { troubles, head, phases } = parse('# why\n~ Face\n#once\n#\n# twice\ndrain malar > zygoma\n# the end');
+		expect(troubles).toEqual([]);
+		expect(phases[0]!.comment).toBe('why');
+		expect(phases[0]!.blocks[0]!.steps[0]!.step.comment).toBe('once\n\ntwice');
+		expect(head.comment).toBe('the end');
+		const long = parse(`# ${'a'.repeat(1500)}\n# ${'a'.repeat(600)}\ndrain malar > zygoma`).troubles;
+		expect(long.map(troubleText)).toEqual([expect.stringMatching(/Line 2, column 1: At most 2000 characters/)]);
 	});
 });
 
@@ -167,6 +180,7 @@ describe('a whole sequence', () => {
 			{
 				note: text,
 				why: text,
+				comment: fc.constantFrom('slowly here', 'first\n\n  then', '# twice marked'),
 				reason: text,
 				replaces: text,
 				techniqueId: fc.string({ minLength: 1, maxLength: 20 }),
@@ -228,14 +242,15 @@ describe('a whole sequence', () => {
 				budgetSeconds: 605,
 				orientation: 'head-end',
 				performer: 'self',
-				links: 'policy'
+				links: 'policy',
+				comment: 'behind the last step'
 			}
 		);
 		const first = sequence.phases[0]!;
 		const all = {
 			...sequence,
 			phases: [
-				{ ...first, exitAfter: true, title: ' spaced' },
+				{ ...first, exitAfter: true, title: ' spaced', comment: 'what the neck is for' },
 				{ id: 'p2', title: 'Nothing', exitAfter: false, blocks: [] },
 				{
 					id: 'p3',

@@ -72,7 +72,8 @@ export function notationDoc(): string {
 				],
 				[code('~~ nothing'), 'The phase has no block at all.'],
 				[code('<aim> <way>, <clause>, <clause> …'), 'A step. Clauses come in any order, each once.'],
-				[code('.. <clause>'), 'Goes on with the step above: its texts stand there.']
+				[code('.. <clause>'), 'Goes on with the step above: its texts stand there.'],
+				[code('# <anything>'), 'A comment. It goes with the step or the phase below it, and is kept with the sequence.']
 			]
 		),
 		'',

@@ -1,4 +1,4 @@
-import { MAX_TITLE } from '../step/common.schema';
+import { MAX_TEXT, MAX_TITLE } from '../step/common.schema';
 import type { Block } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { MAX_STEPS } from '../sequence/sequence.schema';
@@ -31,6 +31,7 @@ export interface ParsedPhase {
 	readonly exitAfter: boolean;
 	readonly exitTitle?: string;
 	readonly passes?: number;
+	readonly comment?: string;
 	readonly blocks: ParsedBlock[];
 }
 export interface Parsed {
@@ -62,7 +63,9 @@ class Parser {
 	troubles: Trouble[] = [];
 	#count = 0;
 	/** The step line whose texts may still follow. */
-	#open: { line: number; text: string; from: number; below: Reader[] } | null = null;
+	#open: { line: number; text: string; from: number; below: Reader[]; comment?: string } | null = null;
+	/** Comment lines: they go with the step or the phase that follows. */
+	#comment: string[] = [];
 
 	constructor(private readonly options: ParseOptions) {}
 
@@ -71,8 +74,8 @@ class Parser {
 			// A mail program puts signs of quotation before what it hands on.
 			const from = /^[\s>\u200b\ufeff]*/.exec(text)![0].length;
 			const body = text.slice(from).trimEnd();
-			// A comment is for whoever reads the text; it is no part of the sequence.
-			if (!body || body.startsWith('#')) return;
+			if (!body) return;
+			if (body.startsWith('#')) return this.#note(body, from);
 			if (body.startsWith('..')) return this.#below(number, text, from + 2);
 			this.finish();
 			if (/^soft-tide\b/i.test(body)) return this.#version(body, from);
@@ -80,10 +83,24 @@ class Parser {
 			if (body.startsWith('~')) return this.#phase(body.slice(1), from + 1);
 			const key = HEAD_LINES.find((h) => new RegExp(`^${h.key}(?=[\\s"{])`, 'i').test(body));
 			if (key) return this.#headLine(key, body.slice(key.key.length), from + key.key.length);
-			this.#open = { line: number, text: text.trimEnd(), from, below: [] };
+			this.#open = { line: number, text: text.trimEnd(), from, below: [], ...this.#noted() };
 		} catch (error) {
 			this.#trouble(number, error);
 		}
+	}
+
+	/** @throws {Misread} where the comment grows too long */
+	#note(body: string, from: number): void {
+		this.#comment.push(body.slice(1).replace(/^ /, ''));
+		if (this.#comment.join('\n').length > MAX_TEXT)
+			throw new Misread(`At most ${MAX_TEXT} characters are allowed in a comment.`, from + 1, from + body.length + 1);
+	}
+
+	/** The comment that goes with what stands here, if there is one. */
+	#noted(): { comment?: string } {
+		const comment = this.#comment.join('\n');
+		this.#comment = [];
+		return comment ? { comment } : {};
 	}
 
 	/**
@@ -106,7 +123,8 @@ class Parser {
 			});
 			if (++this.#count > MAX_STEPS)
 				throw new Misread(`At most ${MAX_STEPS} steps are allowed in a sequence.`, 1, open.text.length + 1);
-			block.steps.push({ step, line: open.line });
+			const { comment } = open;
+			block.steps.push({ step: comment === undefined ? step : { ...step, comment }, line: open.line });
 		} catch (error) {
 			this.#trouble(open.line, error);
 		}
@@ -161,7 +179,7 @@ class Parser {
 			throw new Misread(`A title has 1 to ${MAX_TITLE} characters.`, from + 1, from + rest.length + 1, ['a title']);
 		const passes = times === undefined ? {} : { passes: this.#times(Number(times), from, rest) };
 		const exitTitle = named === undefined ? {} : { exitTitle: readTitle(named, from + rest.length - named.length) };
-		this.phases.push({ title, exitAfter: exit !== undefined, ...passes, ...exitTitle, blocks: [] });
+		this.phases.push({ title, exitAfter: exit !== undefined, ...passes, ...exitTitle, ...this.#noted(), blocks: [] });
 	}
 
 	/** @throws {Misread} where it is not done at least once, or more often than is allowed */
@@ -219,7 +237,7 @@ class Parser {
 		for (const phase of this.phases)
 			if (!phase.blocks.length && !this.#emptyPhases.has(phase))
 				phase.blocks.push({ title: '', sides: 'asSteps', steps: [] });
-		return { head: this.head, phases: this.phases, troubles: this.troubles };
+		return { head: { ...this.head, ...this.#noted() }, phases: this.phases, troubles: this.troubles };
 	}
 }
 

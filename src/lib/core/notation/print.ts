@@ -15,15 +15,22 @@ function blockLine(block: Phase['blocks'][number]): string {
 const exitWord = ({ exitAfter, exitTitle }: Phase): string =>
 	exitAfter ? `, may end here${exitTitle === undefined ? '' : ` as ${titleWord(exitTitle)}`}` : '';
 
+/** Comment lines as they stand in a text, before what they belong to. */
+const commentLines = (comment: string | undefined): string[] =>
+	comment?.split('\n').map((line) => (line ? `# ${line}` : '#')) ?? [];
+
+const stepLines = (step: Step): string[] => [...commentLines(step.comment), ...writeStep(step)];
+
 /** The lines of a phase: its title, its blocks where there is something to say of them, its steps. */
 export function writePhase(phase: Phase): string[] {
 	const [only] = phase.blocks;
 	const plain =
 		phase.blocks.length === 1 && only!.sides === 'asSteps' && only!.title === '' && only!.passes === undefined;
 	return [
+		...commentLines(phase.comment),
 		`~ ${titleWord(phase.title)}${phase.passes === undefined ? '' : `, ${phase.passes} times`}${exitWord(phase)}`,
 		...(phase.blocks.length ? [] : ['~~ nothing']),
-		...phase.blocks.flatMap((block) => [...(plain ? [] : [blockLine(block)]), ...block.steps.flatMap(writeStep)])
+		...phase.blocks.flatMap((block) => [...(plain ? [] : [blockLine(block)]), ...block.steps.flatMap(stepLines)])
 	];
 }
 
@@ -33,8 +40,14 @@ export const writeHead = (sequence: Sequence): string[] =>
 
 /** A whole sequence as text: everything but ids, history and mutes. */
 export const print = (sequence: Sequence): string =>
-	[NOTATION_LINE, ...writeHead(sequence), ...sequence.phases.flatMap((p) => ['', ...writePhase(p)]), ''].join('\n');
+	[
+		NOTATION_LINE,
+		...writeHead(sequence),
+		...sequence.phases.flatMap((p) => ['', ...writePhase(p)]),
+		'',
+		...commentLines(sequence.comment)
+	].join('\n');
 
 /** Some steps as text for the clipboard; with the version, so that another Soft Tide knows what it reads. */
 export const printSteps = (steps: readonly Step[]): string =>
-	[NOTATION_LINE, ...steps.flatMap(writeStep), ''].join('\n');
+	[NOTATION_LINE, ...steps.flatMap(stepLines), ''].join('\n');

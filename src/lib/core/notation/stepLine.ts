@@ -98,6 +98,8 @@ export function readStep(
 		for (const field of fields) said.set(field, clause.id);
 		step = { ...step, ...(joined || change) };
 	}
+	// Ways of lanes are counted, unless the line counts them; then the two must agree.
+	if (said.has('laneWays') && !said.has('lanes')) step = { ...step, lanes: step.laneWays!.length + 1 };
 	if (context.version === 1) step = asInVersion1(step, said);
 	if (context.inBlock && step.side !== undefined)
 		throw misreadOf(

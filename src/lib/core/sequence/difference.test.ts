@@ -93,7 +93,8 @@ const CHANGES: { readonly [K in StepFieldId]: (step: Step) => Step[K] } = {
 	optional: (s) => !s.optional,
 	reason: (s) => `${s.reason ?? ''} fuller`,
 	note: (s) => `${s.note} slower`,
-	why: (s) => `${s.why} thin skin`
+	why: (s) => `${s.why} thin skin`,
+	comment: (s) => `${s.comment ?? ''} as for me`
 };
 
 test('change any one field of a step, and the difference names it, before and after', () => {

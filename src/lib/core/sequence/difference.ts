@@ -42,6 +42,7 @@ const none = (texts: readonly string[]): string => texts.join(', ') || 'none';
 const HEAD_PARTS = {
 	title: { part: 'title', says: (s) => s.title },
 	notes: { part: 'notes', says: (s) => s.notes || 'none' },
+	comment: { part: 'comment lines at the end', says: (s) => s.comment ?? 'none' },
 	budgetSeconds: { part: 'time', says: (s) => clock(s.budgetSeconds) },
 	leastSeconds: {
 		part: 'shortest',

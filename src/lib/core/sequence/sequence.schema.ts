@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MediumSchema } from '../medium/medium.schema';
 import { SchoolSchema } from '../school/school.schema';
-import { IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
+import { CommentSchema, IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
 import { SideIdSchema, StepSchema } from '../step/step.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { limitWords, overLimits } from './cost';
@@ -38,7 +38,8 @@ export const PhaseSchema = z.strictObject({
 	exitAfter: z.boolean().default(false),
 	/** What that short version is called. */
 	exitTitle: TitleSchema.optional(),
-	passes: PassesSchema.optional()
+	passes: PassesSchema.optional(),
+	comment: CommentSchema.optional()
 });
 export type Phase = z.infer<typeof PhaseSchema>;
 
@@ -61,6 +62,8 @@ const SequenceFieldsSchema = z.strictObject({
 	updatedAt: z.iso.datetime(),
 	title: TitleSchema,
 	notes: TextSchema.default(''),
+	/** Comment lines behind the last step. */
+	comment: CommentSchema.optional(),
 	goals: z
 		.array(z.strictObject({ id: z.enum(GOAL_IDS), weight: z.number().min(0).max(1) }))
 		.max(19)

@@ -7,6 +7,11 @@ import { idsOf, MOTIONS, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/v
 export const MAX_TEXT = 2000;
 export const IdSchema = z.string().min(1).max(80);
 export const TextSchema = z.string().max(MAX_TEXT, `at most ${MAX_TEXT} characters are allowed here`);
+/** Comment lines of the notation: for whoever reads the text; nothing is computed from them. */
+export const CommentSchema = TextSchema.min(1).refine(
+	(comment) => comment.split('\n').every((line) => line === line.trimEnd()),
+	'no spaces are allowed at the ends of its lines'
+);
 /** Longest title, characters. */
 export const MAX_TITLE = 200;
 export const TitleSchema = z.string().min(1).max(MAX_TITLE);

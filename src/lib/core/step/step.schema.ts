@@ -3,6 +3,7 @@ import { isMidlinePlace } from '../atlas/midline';
 import { ownSideOf } from '../atlas/places';
 import { POINT_CODES } from '../point/codes';
 import {
+	CommentSchema,
 	DoseSchema,
 	IdSchema,
 	MAX_PARTS,
@@ -111,7 +112,8 @@ const StepFieldsSchema = z.strictObject({
 	/** Why only one side is worked. */
 	reason: TextSchema.optional(),
 	note: TextSchema.default(''),
-	why: TextSchema.default('')
+	why: TextSchema.default(''),
+	comment: CommentSchema.optional()
 });
 export type Step = z.infer<typeof StepFieldsSchema>;
 export type Dose = Step['dose'];

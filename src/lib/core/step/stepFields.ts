@@ -305,7 +305,8 @@ export const STEP_FIELDS = {
 	},
 	reason: { part: 'reason', clause: 'because', says: (s) => s.reason ?? 'none' },
 	note: { part: 'note', clause: 'note', says: (s) => s.note || 'none' },
-	why: { part: 'why', clause: 'why', says: (s) => s.why || 'not said' }
+	why: { part: 'why', clause: 'why', says: (s) => s.why || 'not said' },
+	comment: { part: 'comment lines', clause: null, says: (s) => s.comment ?? 'none' }
 } as const satisfies Record<Exclude<keyof Step, 'id'>, StepField>;
 export type StepFieldId = keyof typeof STEP_FIELDS;
 

@@ -83,6 +83,13 @@ function readDose(reader: Reader): Dose {
 	return { kind, min, target, max };
 }
 
+/** What may follow an amount: at each place or over all, and the side. */
+function placedAndSided(reader: Reader): Partial<Step> {
+	const doseAt = readDoseAt(reader);
+	const side = readSide(reader);
+	return { ...(doseAt ? { doseAt } : {}), ...(side ? { side } : {}) };
+}
+
 export const dose: Clause = {
 	id: 'dose',
 	form: '<count> | <n> s | <n> min | <n> breaths | <least> to <most> …, then (<least> to <most>), a place and a side',
@@ -91,11 +98,11 @@ export const dose: Clause = {
 	fields: ['dose', 'doseAt', 'side'],
 	words: ['8 each side', '8', '8 to 10', '20 s', '5 min', '3 breaths', '10 at each place'],
 	read: (reader) => {
+		const half = reader.eat('half', 'a', 'minute');
+		if (half) return { dose: rangeOf('seconds', 30), ...placedAndSided(reader) };
 		if (reader.next?.kind !== 'number' || reader.rest[1]?.value.toLowerCase().startsWith('lane')) return null;
 		const made = readDose(reader);
-		const at = readDoseAt(reader);
-		const side = readSide(reader);
-		return { dose: made, ...(at ? { doseAt: at } : {}), ...(side ? { side } : {}) };
+		return { dose: made, ...placedAndSided(reader) };
 	},
 	write: ({ step }) =>
 		`${writeDose(step.dose)}${step.side === undefined || step.side === 'both' ? '' : ` ${writeSide(step.side)}`}`

@@ -120,15 +120,12 @@ export const lane: Clause = {
 	form: 'lane <way>',
 	says: 'The way of a further lane, where it does not lie beside the first; several stand in their order.',
 	example: 'lane marionette > buccal > zygoma',
-	fields: ['laneWays', 'lanes'],
+	fields: ['laneWays'],
 	words: ['lane'],
-	joins: ({ laneWays = [] }, { laneWays: more = [] }) => {
-		const all = [...laneWays, ...more];
-		return { laneWays: all, lanes: all.length + 1 };
-	},
+	joins: ({ laneWays = [] }, { laneWays: more = [] }) => ({ laneWays: [...laneWays, ...more] }),
 	read: (reader, { cheekRoute }) => {
 		if (!reader.eat('lane')) return null;
-		return { laneWays: [readWay(reader, { cheekRoute })], lanes: 2 };
+		return { laneWays: [readWay(reader, { cheekRoute })] };
 	},
 	write: ({ step: { laneWays } }) => laneWays?.map((way) => `lane ${writeWay(way)}`).join(', ') ?? null
 };
@@ -165,7 +162,9 @@ export const support: Clause = {
 	fields: ['support'],
 	words: ['support', 'support stays', 'support own thumb', 'support head resists'],
 	read: (reader) => {
-		if (!reader.eat('support')) return null;
+		// “Head resists” is said without the word before it, too.
+		const told = reader.eat('support') || (reader.next?.value.toLowerCase() === 'head' && reader.rest.length === 2);
+		if (!told) return null;
 		const thumb = reader.eat('own', 'thumb') ? true : reader.eat('other', 'hand') ? false : undefined;
 		const place = reader.eat('at') ? readPlace(reader) : undefined;
 		const stays = reader.eat('stays');

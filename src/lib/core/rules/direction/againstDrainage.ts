@@ -26,10 +26,14 @@ const isExit = (ref: PlaceRef): boolean =>
 	nodeOf(placeOf(ref)) !== null ||
 	(isZone(placeOf(ref)) && nodesUnder(placeOf(ref) as ZoneId).some((n) => isOutlet(`n:${n}`)));
 
+/** Skin at the ear under which nodes lie: a good end of a stroke over the cheek. */
+const isEarEnd = (ref: PlaceRef): boolean =>
+	isZone(placeOf(ref)) && regionOf(ref) === 'ear' && nodesUnder(placeOf(ref) as ZoneId).length > 0;
+
 /** A way to an exit that `route` itself takes is the best that there is from here: it is never against the drainage. */
 function isOwnRoute({ places, reverse }: Step): boolean {
 	const [from, to] = [places[0]!, places.at(-1)!];
-	if (reverse || !isExit(to) || places.some((ref) => ownSideOf(ref) !== null)) return false;
+	if (reverse || !(isExit(to) || isEarEnd(to)) || places.some((ref) => ownSideOf(ref) !== null)) return false;
 	return waysBetween(placeOf(from), placeOf(to)).includes(places.join());
 }
 
@@ -38,7 +42,14 @@ const knownWays = new Map<string, readonly string[]>();
 function waysBetween(from: PlaceId, to: PlaceId): readonly string[] {
 	const name = `${from} ${to}`;
 	const ways =
-		knownWays.get(name) ?? (['either', 'outward', 'downward'] as const).map((cheek) => route(from, to, cheek).join());
+		knownWays.get(name) ??
+		(['either', 'outward', 'downward'] as const).flatMap((cheek) => [
+			route(from, to, cheek).join(),
+			// From the middle of the face outwards over the cheekbone, as many lead the cheek.
+			...(regionOf(from) === 'middle'
+				? [[...route(from, 'zygoma', cheek), ...route('zygoma', to, cheek).slice(1)].join()]
+				: [])
+		]);
 	knownWays.set(name, ways);
 	return ways;
 }

@@ -48,6 +48,19 @@ describe('a stroke along the jaw', () => {
 	});
 });
 
+describe('against the drainage', () => {
+	test.each([
+		[['nasolabial', 'malar', 'zygoma', 'preauricular'], false],
+		[['nose-wing', 'malar', 'zygoma', 'preauricular', 'n:preauricular'], false],
+		[['chin', 'jawline', 'masseter', 'preauricular'], false],
+		[['nasolabial', 'malar'], true],
+		[['preauricular', 'zygoma', 'malar', 'nasolabial'], true],
+		[['zygoma', 'malar', 'zygoma', 'preauricular'], true]
+	] as const)('%j: %o', (places, against) => {
+		expect(found('against-drainage', step('a', [...places]))).toHaveLength(against ? 1 : 0);
+	});
+});
+
 describe('up and down', () => {
 	test('rise: from the place where it starts to where it ends; none with the way back, or where it stays', () => {
 		expect(riseOf(step('a', ['chin', 'malar']))).toBeGreaterThan(0);
