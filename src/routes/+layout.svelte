@@ -46,7 +46,7 @@
 <svelte:head><title>{[app.title || view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
 <Tooltip.Provider>
 	{#if ready && app.known}
-		<div class="flex min-h-full flex-col {bare ? '' : 'lg:h-full'}">
+		<div class="flex min-h-full flex-col {view?.full ? 'h-dvh' : bare ? '' : 'lg:h-full'}">
 			{#if !bare}
 				<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
 				<Header />

@@ -14,6 +14,7 @@ import {
 import { linkRoute } from '../core/atlas/route';
 import type { Step, StepSide } from '../core/step/step.schema';
 import { modalOpen } from './modal';
+import type { Preset } from './room.svelte';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
 interface Actions {
@@ -28,6 +29,9 @@ interface Actions {
 	sheet: () => void;
 	print: () => void;
 	letGo: () => void;
+	room: (preset: Preset) => void;
+	/** Folds the score, or unfolds it. */
+	fold: () => void;
 }
 
 const SIDE_ROUND: readonly StepSide[] = ['both', { each: true, first: 'left' }, { each: true, first: 'right' }];
@@ -42,7 +46,7 @@ export function isBusy(e: Event): boolean {
 	const at = e.target as Element | null;
 	return Boolean(
 		at?.closest?.(
-			'input, textarea, select, [contenteditable], [data-editor], [role="menu"], [role="listbox"], [role="dialog"], [role="slider"], [role="radio"]'
+			'input, textarea, select, [contenteditable], [data-editor], [role="menu"], [role="listbox"], [role="dialog"], [role="slider"], [role="separator"], [role="radio"]'
 		)
 	);
 }
@@ -149,6 +153,11 @@ export function composeKeys(actions: Actions): () => void {
 		// On keyboards where the stroke needs Shift.
 		'Shift+/': when(actions.command),
 		p: when(actions.print),
+		'Alt+Digit1': when(() => actions.room('even')),
+		'Alt+Digit2': when(() => actions.room('face')),
+		'Alt+Digit3': when(() => actions.room('steps')),
+		'Alt+Digit4': when(() => actions.room('score')),
+		k: when(actions.fold),
 		'Shift+?': when(actions.sheet),
 		'?': when(actions.sheet),
 		Escape: (e) => {

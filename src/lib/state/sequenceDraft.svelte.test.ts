@@ -178,7 +178,9 @@ describe('keys', () => {
 			play: call('play'),
 			sheet: call('sheet'),
 			print: call('print'),
-			letGo: call('letGo')
+			letGo: call('letGo'),
+			room: (preset) => void called.push(preset),
+			fold: call('fold')
 		});
 		return { draft, called, stop };
 	}

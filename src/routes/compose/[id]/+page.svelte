@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { idIn, printAt, sessionWith } from '$lib/ui/parts/shell/addresses';
+	import Printer from '@lucide/svelte/icons/printer';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { untrack } from 'svelte';
@@ -95,7 +96,7 @@
 
 {#snippet extra()}
 	{#if draft}
-		<span class="text-ink3 text-[11.5px]" role="status">{saved}</span>
+		<span class="text-ink3 text-[11.5px] whitespace-nowrap max-sm:sr-only" role="status">{saved}</span>
 		{#if draft.saving.state === 'trouble'}<button type="button" class="btn" onclick={exportIt}>Export it</button><button
 				type="button"
 				class="btn"
@@ -107,8 +108,10 @@
 		<TipButton tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'} disabled={!draft.redoLabel} onclick={() => draft?.redo()}
 			><Redo2 size={16} /></TipButton
 		>
-		<a class="btn" href={printAt(draft.sequence.id)}>Print</a>
-		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)}>Start session</a>
+		<a class="btn max-sm:w-9 max-sm:px-0" href={printAt(draft.sequence.id)}
+			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
+		>
+		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)}>Start<span class="max-sm:hidden"> session</span></a>
 	{/if}
 {/snippet}
 

@@ -12,16 +12,18 @@
 		onchange: (value: T) => void;
 		/** Drawn before each label. */
 		mark?: Snippet<[T]>;
+		/** The mark alone stands for the choice: where room is scarce. */
+		bare?: boolean;
 		class?: string;
 	}
-	let { value, options, label, onchange, mark, class: extra = '' }: Props = $props();
+	let { value, options, label, onchange, mark, bare = false, class: extra = '' }: Props = $props();
 	const chosen = $derived(options.find((o) => o.value === value));
 </script>
 
 <Select.Root type="single" {value} onValueChange={(v) => v && v !== value && onchange(v as T)} items={[...options]}>
 	<Select.Trigger class="btn max-w-full justify-between px-2 {extra}" aria-label="{label}: {chosen?.label ?? 'none'}" title={label}>
 		{#if mark}{@render mark(value)}{/if}
-		<span class="truncate">{chosen?.label ?? '–'}</span>
+		{#if !bare}<span class="truncate">{chosen?.label ?? '–'}</span>{/if}
 		<ChevronDown size={14} class="flex-none" />
 	</Select.Trigger>
 	<Select.Portal>
@@ -30,7 +32,7 @@
 				{#each options as option (option.value)}
 					<Select.Item value={option.value} label={option.label} class="floating-item">
 						{#snippet children({ selected })}
-							{#if mark}{@render mark(option.value)}{/if}
+							{#if mark && !bare}{@render mark(option.value)}{/if}
 							<span class="flex-1">{option.label}</span>
 							{#if selected}<Check size={14} />{/if}
 						{/snippet}

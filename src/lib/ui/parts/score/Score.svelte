@@ -18,7 +18,7 @@
 	import Textures from './Textures.svelte';
 	import { ScoreDrag } from './scoreDrag.svelte';
 	import { bandRows } from './scoreBands';
-	import { FULL_HEIGHTS, secondsAt, xAt, type ScoreFrame } from './scoreGeometry';
+	import { fullLayout, secondsAt, xAt, type ScoreFrame } from './scoreGeometry';
 	import { keepSame, scorePhases, scoreSteps, type ScoreStep } from './scoreLayout';
 	import { SILHOUETTE_FROM, silhouettes, stepsInSight, widthFor, zoomed } from './scoreView';
 	import { scoreWords } from './scoreWords';
@@ -54,6 +54,10 @@
 		below?: Snippet<[ScoreFrame, number, number]>;
 		beside?: Snippet<[number]>;
 		belowHeight?: number;
+		/** px that the swells have beyond their usual height, or fall short of it. */
+		extra?: number;
+		/** Told: px of bands and axis. */
+		restPx?: number;
 	}
 	let {
 		events,
@@ -77,7 +81,9 @@
 		onwords,
 		below,
 		beside,
-		belowHeight = 0
+		belowHeight = 0,
+		extra = 0,
+		restPx = $bindable(60)
 	}: Props = $props();
 
 	/** Fetched with the first step that is chosen. */
@@ -96,13 +102,25 @@
 	});
 	const phases = $derived(scorePhases(events, phaseTitles));
 	const bands = $derived(bandRows(steps));
-	const axisY = $derived(190 + 14 * bands.length);
+	const layout = $derived(fullLayout(extra));
+	const axisY = $derived(layout.land + 14 * bands.length);
 	const height = $derived(axisY + 26);
+	$effect(() => {
+		restPx = height + 6 - layout.land;
+	});
 	const selected = $derived(steps.find((s) => s.placed.step.id === selectedId));
 	const shown = $derived(seconds ?? total);
 	const whole = $derived(shown >= total);
 	const width = $derived(widthFor(viewWidth, total, shown));
-	const frame = $derived<ScoreFrame>({ seconds: total, x0: 22, x1: width - 34, mid: 104, bar: 16, heights: FULL_HEIGHTS, swing: 1 });
+	const frame = $derived<ScoreFrame>({
+		seconds: total,
+		x0: 22,
+		x1: width - 34,
+		mid: layout.mid,
+		bar: 16,
+		heights: layout.heights,
+		swing: 1
+	});
 	const inSight = $derived(whole ? steps : stepsInSight(steps, frame, scrollLeft, viewWidth));
 	const coarse = $derived(inSight.length > SILHOUETTE_FROM);
 
@@ -162,10 +180,16 @@
 	const gapX = $derived(drag.held?.moved ? xAt(frame, drag.held.to?.startSeconds ?? total) : null);
 </script>
 
-<div class="relative flex" style="height: {height + 6 + belowHeight}px">
+<div class="relative flex flex-none" style="height: {height + 6 + belowHeight}px">
 	{#if below}<div class="sea absolute inset-x-0 bottom-0" style="top: {axisY + 8}px"></div>{/if}
 	<div class="relative flex-none">
-		<ScoreGutter mid={frame.mid} {height} filmY={film.points.some(([, share]) => share > 0) ? 188 : null} {bands} bandsY={190} />
+		<ScoreGutter
+			{frame}
+			{height}
+			filmY={film.points.some(([, share]) => share > 0) ? layout.land - 2 : null}
+			{bands}
+			bandsY={layout.land}
+		/>
 		{@render beside?.(height)}
 	</div>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -209,7 +233,7 @@
 								selected={step.placed.step.id === selectedId}
 								faint={drag.held?.moved && drag.held.step.key === step.key}
 								seaUp={28}
-								seaDown={182}
+								seaDown={layout.land - 8}
 							/>
 						{/each}
 					{/if}
@@ -220,7 +244,7 @@
 					x={frame.x0}
 					y="20"
 					width={frame.x1 - frame.x0}
-					height="164"
+					height={layout.land - 26}
 					fill="transparent"
 					role="presentation"
 					onclick={(e) => onscrub(secondsUnder(e.clientX))}
@@ -256,8 +280,8 @@
 				<path d="M{gapX} 22V{axisY - 6}" stroke="var(--ink)" stroke-width="3" stroke-linecap="round" />
 				<path d="M{gapX - 5} 22h10M{gapX - 5} {axisY - 6}h10" stroke="var(--ink)" stroke-width="2" />
 			{/if}
-			<FilmLineMark {film} {dry} {frame} foot={187} />
-			<ScoreBands rows={bands} {frame} y={190} />
+			<FilmLineMark {film} {dry} {frame} foot={layout.land - 3} />
+			<ScoreBands rows={bands} {frame} y={layout.land} />
 			<ScoreAxis {frame} y={axisY} cursorSeconds={underThumb} />
 		</svg>
 		{#if total > 0}{@render below?.(frame, width, height)}{/if}

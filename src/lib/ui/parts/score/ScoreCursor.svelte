@@ -25,7 +25,7 @@
 >
 	<path d="M0 24V{foot}" stroke="var(--ink)" stroke-width="1.2" />
 	<circle cy="24" r="3" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.3" />
-	<text x={leftward ? -7 : 7} y={frame.mid + 70} class="caption" text-anchor={leftward ? 'end' : 'start'}>{caption}</text>
+	<text x={leftward ? -7 : 7} y={frame.mid + frame.heights[4] + 3} class="caption" text-anchor={leftward ? 'end' : 'start'}>{caption}</text>
 </svg>
 
 <style>

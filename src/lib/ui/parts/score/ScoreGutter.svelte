@@ -1,27 +1,29 @@
 <script lang="ts">
 	import type { BandRow } from './scoreBands';
-	import { FULL_HEIGHTS } from './scoreGeometry';
+	import type { ScoreFrame } from './scoreGeometry';
 
 	interface Props {
-		/** Centre of the shore, px. */
-		mid: number;
+		frame: ScoreFrame;
 		height: number;
 		/** px; null where there is no film. */
 		filmY: number | null;
 		bands: readonly BandRow[];
 		bandsY: number;
 	}
-	let { mid, height, filmY, bands, bandsY }: Props = $props();
+	let { frame, height, filmY, bands, bandsY }: Props = $props();
+	/** Figures closer than their height are left out in turn. */
+	const lead = $derived(Math.min(46, 14 + frame.heights[4] / 2));
+	const roomy = $derived(frame.heights[4] - frame.heights[3] >= 10);
 </script>
 
 <svg width="96" {height} class="flex-none" aria-hidden="true">
-	<text x="16" y="62" class="client">Client’s</text><text x="16" y="76" class="side">left</text>
-	<text x="16" y="140" class="client">Client’s</text><text x="16" y="154" class="side">right</text>
+	<text x="16" y={frame.mid - lead} class="client">Client’s</text><text x="16" y={frame.mid - lead + 14} class="side">left</text>
+	<text x="16" y={frame.mid + lead - 10} class="client">Client’s</text><text x="16" y={frame.mid + lead + 4} class="side">right</text>
 	{#if filmY !== null}<text x="16" y={filmY} class="client">film</text>{/if}
 	{#each bands as row, i (row.id)}<text x="16" y={bandsY + 14 * i + 10.5} class="client">{row.title}</text>{/each}
 	{#each [1, 2, 3, 4] as level (level)}
 		{#each [-1, 1] as dir (dir)}
-			<text x="88" y={mid + dir * (8 + FULL_HEIGHTS[level]!) + 4} class="level">{level}</text>
+			{#if level % 2 === 0 || roomy}<text x="88" y={frame.mid + dir * (8 + frame.heights[level]!) + 4} class="level">{level}</text>{/if}
 		{/each}
 	{/each}
 </svg>

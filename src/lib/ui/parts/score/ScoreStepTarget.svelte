@@ -2,7 +2,7 @@
 	import type { Severity } from '$lib/core/school/school.schema';
 	import PennantMark from '../glyphs/PennantMark.svelte';
 	import GateMark from './GateMark.svelte';
-	import { FULL_HEIGHTS, swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
+	import { swell, undulation, xAt, yUp, type ScoreFrame } from './scoreGeometry';
 	import type { ScoreStep } from './scoreLayout';
 	import { scoreWords } from './scoreWords';
 
@@ -31,7 +31,7 @@
 		const span = step.spans.find((s) => s.dir < 0);
 		if (!span) return { x, y: yUp(frame, x) - 14 };
 		const [a, b] = [xAt(frame, span.startSeconds), xAt(frame, span.endSeconds)];
-		const top = step.gate ? frame.mid - 8 - FULL_HEIGHTS[1] : swell(frame, a, b, step.level, -1, step.hold).top;
+		const top = step.gate ? frame.mid - 8 - frame.heights[1] : swell(frame, a, b, step.level, -1, step.hold).top;
 		return { x: (a + b) / 2, y: top - 14 };
 	});
 </script>
@@ -59,7 +59,7 @@
 		<text {x} y={y + 4} class="number" class:gate={step.gate && !selected} class:on={selected}>{step.placed.number}</text>
 	{/if}
 	{#each { length: Math.min(step.breaths, Math.max(1, Math.floor(wide / 8))) } as _, k (k)}
-		{@const top = frame.mid - 8 - FULL_HEIGHTS[step.level] - 6}
+		{@const top = frame.mid - 8 - frame.heights[step.level] - 6}
 		<path
 			d="M{x + (k - (step.breaths - 1) / 2) * 8 - 2.6} {top}q2.6 -5 5.2 0"
 			fill="none"

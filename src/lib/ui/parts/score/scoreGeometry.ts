@@ -16,6 +16,24 @@ export interface ScoreFrame {
 }
 
 export const FULL_HEIGHTS = [14, 30, 43, 55, 67] as const;
+/** px from the top of the full score to the centre of its shore, and on to where the swells end. */
+const FULL_MID = 104;
+const FULL_LAND = 190;
+/** The full score in more or less room than it usually has: the swells take it. @param extra px, from −72 */
+export function fullLayout(extra: number): {
+	readonly mid: number;
+	readonly heights: ScoreFrame['heights'];
+	/** px from the top, where the swells end and the bands begin. */
+	readonly land: number;
+} {
+	const scale = (FULL_HEIGHTS[4] + extra / 2) / FULL_HEIGHTS[4];
+	const [touch, light, medium, firm, deep] = FULL_HEIGHTS;
+	return {
+		mid: FULL_MID + extra / 2,
+		heights: [touch * scale, light * scale, medium * scale, firm * scale, deep * scale],
+		land: FULL_LAND + extra
+	};
+}
 export const HORIZON_HEIGHTS = [6, 12, 18, 24, 29] as const;
 export const MINI_HEIGHTS = [3, 6, 9, 12, 14.5] as const;
 

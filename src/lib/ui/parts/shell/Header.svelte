@@ -1,10 +1,15 @@
 <script lang="ts">
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import { Popover } from 'bits-ui';
+	import { MediaQuery } from 'svelte/reactivity';
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { VIEWS } from './views';
 	import Segmented from '../controls/Segmented.svelte';
 
 	const app = useApp();
+	const wide = new MediaQuery('min-width: 1024px', true);
+	let open = $state(false);
 	const PLACES = VIEWS.filter((v) => v.nav);
 	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
 	const shown = $derived(
@@ -16,39 +21,71 @@
 	);
 </script>
 
-<header class="border-hair no-print flex min-h-10 flex-wrap items-center gap-y-1 border-b px-4">
-	<a href="/" class="flare mr-6 flex items-center gap-2 text-[15px] font-[560]">
+{#snippet theme()}
+	<Segmented
+		label="Theme"
+		value={shown}
+		options={[
+			{ value: 'day', label: 'Day' },
+			{ value: 'evening', label: 'Evening' }
+		]}
+		onchange={(theme) => app.save({ theme })}
+	/>
+{/snippet}
+
+<header class="border-hair no-print flex min-h-10 flex-none items-center gap-y-1 border-b px-2 lg:px-4">
+	<a href="/" class="flare flex items-center gap-2 text-[15px] font-[560] lg:mr-6" aria-label="Soft Tide">
 		<svg width="30" height="22" viewBox="0 0 30 22" fill="none" stroke-linecap="round" stroke-width="1.8" aria-hidden="true">
 			<path d="M1 11C7 11 7 3 13 3S18 11 29 11" stroke="var(--drain)" />
 			<path d="M1 11C12 11 12 18 17.4 18S23 11 29 11" stroke="var(--lift)" />
 			<path d="M1 11H29" stroke="var(--ink)" stroke-width="1.2" />
 		</svg>
-		Soft Tide
+		<span class="hidden lg:inline">Soft Tide</span>
 	</a>
-	<nav class="flex flex-wrap self-stretch" aria-label="Views">
-		{#each PLACES as place (place.path)}
-			<a
-				href={place.path}
-				class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.path) ? 'here text-ink font-semibold' : ''}"
-				aria-current={here(place.path) ? 'page' : undefined}
-			>
-				{place.label}
-			</a>
-		{/each}
-	</nav>
-	<div class="ml-auto flex items-center gap-2 py-1">
+	{#if wide.current}
+		<nav class="flex self-stretch" aria-label="Views">
+			{#each PLACES as place (place.path)}
+				<a
+					href={place.path}
+					class="text-ink2 hover:text-ink relative flex min-h-10 items-center px-2.5 {here(place.path)
+						? 'here text-ink font-semibold'
+						: ''}"
+					aria-current={here(place.path) ? 'page' : undefined}
+				>
+					{place.label}
+				</a>
+			{/each}
+		</nav>
+	{:else}
+		<!-- One slim line that names the page; the others are in its menu. -->
+		<nav aria-label="Views" class="ml-1">
+			<Popover.Root bind:open>
+				<Popover.Trigger class="flex min-h-11 items-center gap-1.5 px-2 text-[15px] font-semibold"
+					><span class="sr-only">Views, here: </span>{PLACES.find((p) => here(p.path))?.label ?? 'Views'}<ChevronDown
+						size={16}
+					/></Popover.Trigger
+				>
+				<Popover.Portal>
+					<Popover.Content class="floating !max-h-[88vh] !min-w-[220px]" sideOffset={2} collisionPadding={8} aria-label="Views">
+						{#each PLACES as place (place.path)}
+							<a
+								href={place.path}
+								class="floating-item !min-h-11 text-[15px] {here(place.path) ? 'font-semibold' : ''}"
+								aria-current={here(place.path) ? 'page' : undefined}
+								onclick={() => (open = false)}>{place.label}</a
+							>
+						{/each}
+						<div class="border-hair mt-1 border-t p-2">{@render theme()}</div>
+					</Popover.Content>
+				</Popover.Portal>
+			</Popover.Root>
+		</nav>
+	{/if}
+	<div class="ml-auto flex min-w-0 items-center gap-1 py-1 lg:gap-2">
 		{#if app.headerExtra}{@render app.headerExtra()}{:else}
-			<span class="text-ink3 text-[11.5px]">Everything stays on this computer</span>
+			<span class="text-ink3 hidden text-[11.5px] sm:inline">Everything stays on this computer</span>
 		{/if}
-		<Segmented
-			label="Theme"
-			value={shown}
-			options={[
-				{ value: 'day', label: 'Day' },
-				{ value: 'evening', label: 'Evening' }
-			]}
-			onchange={(theme) => app.save({ theme })}
-		/>
+		{#if wide.current}{@render theme()}{/if}
 	</div>
 </header>
 

@@ -11,6 +11,8 @@ export interface View {
 	readonly nav?: boolean;
 	/** A sheet or a stage of its own, without navigation. */
 	readonly bare?: boolean;
+	/** It fills the window at every size, and its parts scroll. */
+	readonly full?: boolean;
 	/** It lives from records: without a store there is nothing to show. What holds a draft of its own stays. */
 	readonly records?: boolean;
 	/** An address of the demo practice that shows it, where the path alone does not. */

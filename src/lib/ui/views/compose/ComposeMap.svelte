@@ -16,7 +16,7 @@
 	import { fingerAt } from '../../parts/map/finger';
 	import { frameFor, LOOK_WORDS, LOOKS, type LookAt } from '../../parts/map/lookAt';
 	import type { Pick } from '../../parts/map/mapTypes';
-	import { ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
+	import { frameOf, ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
@@ -42,6 +42,8 @@
 	let view = $state<View>('front');
 	let room = $state(316);
 	let tall = $state(420);
+	/** A low, wide room has one row of controls. */
+	const oneRow = $derived(room >= 560);
 	/** Where one looks: as the user wishes, else down to the chest when the step lies there. */
 	let lookWish = $state<LookAt | null>(null);
 	const TRUNK = ['decollete', 'shoulder', 'axilla', 'n:axillary'];
@@ -49,6 +51,10 @@
 	const lookAt = $derived<LookAt>(lookWish ?? (onTrunk ? 'chest' : 'head'));
 	const orientation = $derived(draft.sequence.orientation);
 	const focus = $derived(frameFor(lookAt, view, orientation));
+	const shown = $derived(focus ?? frameOf(view, lookAt === 'chest'));
+	/** px beside the head as it is drawn in this room: where figures fit. */
+	const corner = $derived(Math.max(64, Math.min(150, (room - (tall * shown.width) / shown.height) / 2 + 60)));
+	const roomy = $derived(!focus && corner > 110 && tall > 300);
 	/** What the user wants to see; until then the tide, which begins with what was felt. */
 	let layerWish = $state<Layer | null>(null);
 	let waters = $state.raw<typeof import('./tide/mapParts') | null>(null);
@@ -111,16 +117,21 @@
 		);
 </script>
 
-<section
-	class="relative flex min-h-[380px] flex-1 flex-col overflow-hidden lg:min-h-0"
-	aria-label="Map"
-	data-tour="map"
-	bind:clientWidth={room}
-	bind:clientHeight={tall}
->
-	<div class="pointer-events-none absolute inset-x-3 top-2.5 z-10 flex items-start justify-between *:pointer-events-auto">
+{#snippet lower()}
+	<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layerWish = l)} />
+	<Select
+		label="How you stand"
+		value={orientation}
+		options={ORIENTATIONS}
+		onchange={(o) => draft.do(setHead(draft.sequence, { orientation: o }, 'Turn the map'))}
+	>
+		{#snippet mark()}<FlipHorizontal2 size={14} />{/snippet}
+	</Select>
+{/snippet}
+
+<section class="flex min-h-0 flex-1 flex-col overflow-hidden" aria-label="Map" data-tour="map">
+	<div class="flex flex-none flex-wrap items-center gap-1.5 px-3 pt-1.5 pb-1">
 		<Segmented
-			vertical
 			label="View"
 			value={view}
 			options={[
@@ -129,72 +140,72 @@
 			]}
 			onchange={(v) => (view = v)}
 		/>
-		<div class="!pointer-events-none flex flex-col items-end gap-1.5 *:pointer-events-auto">
-			<Select
-				label="Look at"
-				value={lookAt}
-				options={LOOKS.map((value) => ({ value, label: LOOK_WORDS[value] }))}
-				onchange={(l) => (lookWish = l)}
-				class="max-w-28 text-xs"
-			/>
-			<PictureMenu label="Export the map" title="{draft.sequence.title} step {draft.selected?.number ?? ''}" {picture}
-				><Download size={15} /></PictureMenu
+		<Select
+			label="Look at"
+			value={lookAt}
+			options={LOOKS.map((value) => ({ value, label: LOOK_WORDS[value] }))}
+			onchange={(l) => (lookWish = l)}
+			class="min-w-0 text-xs {oneRow ? '' : 'flex-1'}"
+		/>
+		<PictureMenu label="Export the map" title="{draft.sequence.title} step {draft.selected?.number ?? ''}" {picture}
+			><Download size={15} /></PictureMenu
+		>
+		{#if oneRow}{@render lower()}{/if}
+	</div>
+	<!-- Sides stand in the corners over the shoulders of the frame, beside the head, never over it. -->
+	<div class="relative flex min-h-0 flex-1 flex-col" bind:clientWidth={room} bind:clientHeight={tall}>
+		{#if view === 'front' && focus}
+			<!-- A close look fills its frame: the sides stand above it. -->
+			<p class="flex flex-none justify-between px-3 text-xs font-semibold">
+				{#each left === 'left' ? SIDES : [...SIDES].reverse() as side (side)}<span>Client’s {side}</span>{/each}
+			</p>
+		{:else if view === 'front'}
+			{#each SIDES as side (side)}
+				<div
+					class="pointer-events-none absolute top-0 z-10 text-[11px] {side === left ? 'left-3' : 'right-3 text-right'}"
+					style="width: {corner}px"
+				>
+					<b class="text-ink block text-xs leading-[15px]">Client’s<br />{side}</b>
+					{#each roomy ? readoutOf(tints, side) : [] as row (row.zone)}
+						<span class="text-ink2 flex justify-between gap-1 leading-[15px]"
+							><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span></span
+						>
+					{/each}
+				</div>
+			{/each}
+		{:else}
+			<p class="text-ink2 pointer-events-none absolute top-0 left-3 z-10 w-20 text-[11px] leading-[14px]">
+				<b class="text-ink block text-xs">Client’s left</b>the right is its mirror image
+			</p>
+		{/if}
+		<div class="min-h-0 flex-1 pt-1">
+			<FaceMap
+				{view}
+				wide={lookAt === 'chest'}
+				{focus}
+				fill={false}
+				layered
+				{orientation}
+				{tints}
+				{open}
+				{filled}
+				step={chosen.length ? null : (draft.selected?.step ?? null)}
+				{now}
+				{finger}
+				cheekRoute={draft.sequence.school.cheekRoute}
+				selected={chosen.map((ref) => ({ place: ref as Pick['place'], side: chosenSide }))}
+				label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
+				{onpick}
+				{onstroke}
 			>
+				{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
+							{view}
+							tide={run}
+							seconds={draft.lookSeconds}
+						/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
+			</FaceMap>
 		</div>
 	</div>
-	<div class="min-h-0 flex-1 pt-1">
-		<FaceMap
-			{view}
-			wide={lookAt === 'chest'}
-			{focus}
-			fill={false}
-			layered
-			{orientation}
-			{tints}
-			{open}
-			{filled}
-			step={chosen.length ? null : (draft.selected?.step ?? null)}
-			{now}
-			{finger}
-			cheekRoute={draft.sequence.school.cheekRoute}
-			selected={chosen.map((ref) => ({ place: ref as Pick['place'], side: chosenSide }))}
-			label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
-			{onpick}
-			{onstroke}
-		>
-			{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
-						{view}
-						tide={run}
-						seconds={draft.lookSeconds}
-					/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
-		</FaceMap>
-	</div>
-	{#if room < 290}<!-- no room for figures -->{:else if view === 'front'}
-		{#each SIDES as side (side)}
-			<div class="pointer-events-none absolute bottom-[60px] w-[112px] text-[11px] {side === left ? 'left-3' : 'right-3'}">
-				<b class="text-ink block text-xs">Client’s {side}</b>
-				{#each tall < 390 ? [] : readoutOf(tints, side) as row (row.zone)}
-					<span class="text-ink2 flex justify-between gap-1 leading-[15px]"
-						><span class="water truncate">{row.zone}</span><span class="text-ink font-[560]">{row.value}</span></span
-					>
-				{/each}
-			</div>
-		{/each}
-	{:else}
-		<p class="text-ink2 absolute bottom-[60px] left-3 text-[11px]">
-			<b class="text-ink block text-xs">Client’s left</b>the right is its mirror image
-		</p>
-	{/if}
-	{#if tall > 410}<MapLegend {layer} />{/if}
-	<div class="flex flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-2">
-		<Select label="Tint by" value={layer} options={LAYERS} onchange={(l) => (layerWish = l)} />
-		<Select
-			label="How you stand"
-			value={orientation}
-			options={ORIENTATIONS}
-			onchange={(o) => draft.do(setHead(draft.sequence, { orientation: o }, 'Turn the map'))}
-		>
-			{#snippet mark()}<FlipHorizontal2 size={14} />{/snippet}
-		</Select>
-	</div>
+	{#if tall > 380}<MapLegend {layer} />{/if}
+	{#if !oneRow}<div class="flex flex-none flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-1.5">{@render lower()}</div>{/if}
 </section>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { sameDay } from '../../parts/dates';
 	import { onMount, tick, untrack } from 'svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
 	import type { Client } from '$lib/core/records/client';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
@@ -13,6 +14,7 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { copySteps, pasteSteps } from '$lib/state/clipboardEvents';
 	import { composeKeys, focusRow } from '$lib/state/composeKeys';
+	import { Room } from '$lib/state/room.svelte';
 	import { Player } from '$lib/state/player.svelte';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { TideState } from '$lib/state/tide.svelte';
@@ -25,6 +27,7 @@
 	import ComposeHead from './ComposeHead.svelte';
 	import ComposeMap from './ComposeMap.svelte';
 	import InspectorTabs, { type InspectorTab } from './inspector/InspectorTabs.svelte';
+	import RoomPanes from './RoomPanes.svelte';
 	import ScorePanel from './ScorePanel.svelte';
 
 	/** Panels that are not on the screen at first are fetched when they are asked for: the page is there sooner. */
@@ -58,6 +61,10 @@
 	let typing = $state(false);
 	let sheet = $state(false);
 	let touring = $state(false);
+	const room = new Room();
+	/** Side by side from here on; below, one part at a time over the score as a strip. */
+	const wide = new MediaQuery('min-width: 1024px', true);
+	let narrowUnfolded = $state(false);
 
 	/** The modelled tide: fetched after the page is there, for it brings a worker. */
 	let tide = $state.raw<TideState | null>(null);
@@ -74,13 +81,6 @@
 				() => draft.judgement.timing.expectedSeconds
 			)
 	);
-	/** The text stands beside the steps: it takes room from the map. */
-	const columns = $derived(
-		tab === 'text' && !adding
-			? 'lg:grid-cols-[250px_minmax(0,1fr)_440px] 2xl:grid-cols-[380px_minmax(0,1fr)_620px]'
-			: 'lg:grid-cols-[316px_minmax(0,1fr)_350px] 2xl:grid-cols-[420px_minmax(0,1fr)_400px]'
-	);
-
 	function pick({ place, side }: Pick) {
 		const again = chosen.length === 1 && chosen[0] === place;
 		// A path is worked on one side; a place on the other side begins anew.
@@ -141,6 +141,8 @@
 			play: () => player.toggle(),
 			sheet: () => (sheet = true),
 			print: onprint,
+			room: (preset) => room.take(preset),
+			fold: () => (wide.current ? room.fold() : (narrowUnfolded = !narrowUnfolded)),
 			letGo
 		});
 		const soon = setTimeout(() => (settled = true), 300);
@@ -150,7 +152,6 @@
 			player.stop();
 		};
 	});
-	const show = (name: typeof narrowTab) => (narrowTab === name ? 'flex' : 'hidden');
 </script>
 
 <svelte:document
@@ -160,23 +161,11 @@
 />
 
 <p class="sr-only" role="status">{draft.said}</p>
-<div class="border-hair border-b p-2 lg:hidden">
-	<Segmented
-		label="Part of Compose"
-		value={narrowTab}
-		options={[
-			{ value: 'map', label: 'Map' },
-			{ value: 'steps', label: 'Steps' },
-			{ value: 'inspector', label: 'Inspector' }
-		]}
-		onchange={(t) => (narrowTab = t)}
-	/>
-</div>
-<div class="grid min-h-0 flex-1 grid-cols-1 {columns}">
-	<div class="{show('map')} min-h-0 flex-col lg:flex">
-		<ComposeMap {draft} {assessment} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
-	</div>
-	<section class="{show('steps')} border-hair min-h-0 min-w-0 flex-col px-3 lg:flex lg:border-x" aria-label="Sequence" data-tour="steps">
+{#snippet map()}
+	<ComposeMap {draft} {assessment} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
+{/snippet}
+{#snippet steps()}
+	<section class="flex min-h-0 min-w-0 flex-1 flex-col px-3" aria-label="Sequence" data-tour="steps">
 		<ComposeHead {draft} {clients} {client} {newId} {onclient} />
 		{#if draft.refusal || draft.saving.trouble}<p class="text-flag py-1 text-xs" role="alert">
 				{draft.refusal || draft.saving.trouble}
@@ -190,7 +179,9 @@
 				/>{/await}{/if}
 		<CommandBar {draft} {library} {newId} bind:open={typing} />
 	</section>
-	<aside class="{show('inspector')} min-h-0 flex-col overflow-y-auto px-4 pt-2 pb-3 lg:flex" aria-label="Inspector" data-tour="inspector">
+{/snippet}
+{#snippet inspector()}
+	<aside class="flex min-h-0 flex-1 flex-col px-4 pt-2" aria-label="Inspector" data-tour="inspector">
 		{#if adding}
 			{#await addPanel() then { default: AddPanel }}
 				<AddPanel
@@ -207,13 +198,48 @@
 			<InspectorTabs {draft} {tide} {library} {newId} bind:tab />
 		{/if}
 	</aside>
-</div>
+{/snippet}
+{#snippet score(height: number)}
+	<ScorePanel {draft} {flags} {player} {tide} {when} {height} {room} onsheet={() => (sheet = true)} />
+{/snippet}
+
+{#if wide.current}
+	<RoomPanes {room} withText={tab === 'text' && !adding} {map} {steps} {inspector} {score} />
+{:else}
+	<div class="border-hair flex items-center gap-2 border-b px-2 py-1">
+		<Segmented
+			label="Part of Compose"
+			value={narrowTab}
+			options={[
+				{ value: 'map', label: 'Map' },
+				{ value: 'steps', label: 'Steps' },
+				{ value: 'inspector', label: adding ? 'Moves' : 'Step' }
+			]}
+			onchange={(t) => (narrowTab = t)}
+		/>
+	</div>
+	<div class="flex min-h-0 flex-1 flex-col">
+		{@render (narrowTab === 'map' ? map : narrowTab === 'steps' ? steps : inspector)()}
+	</div>
+	<div class={narrowUnfolded ? 'max-h-[60%] flex-none overflow-y-auto' : 'flex-none'}>
+		<ScorePanel
+			{draft}
+			{flags}
+			{player}
+			{tide}
+			{when}
+			height={narrowUnfolded ? 420 : 0}
+			{room}
+			onfold={() => (narrowUnfolded = !narrowUnfolded)}
+			onsheet={() => (sheet = true)}
+		/>
+	</div>
+{/if}
 {#if settled}{#await tideSource() then { default: TideSource }}{#key draft}<TideSource
 				{draft}
 				{assessment}
 				onready={(t) => (tide = t)}
 			/>{/key}{/await}{/if}
-<ScorePanel {draft} {flags} {player} {tide} {when} onsheet={() => (sheet = true)} />
 {#if sheet}{#await shortcutSheet() then { default: ShortcutSheet }}<ShortcutSheet
 			bind:open={sheet}
 			ontour={() => {

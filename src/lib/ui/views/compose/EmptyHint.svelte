@@ -42,8 +42,7 @@
 		<li class="way border-hair border-b">
 			<BookOpen size={20} />
 			<span
-				><b>Begin from a ready one</b><span class="text-ink2"
-					>Twenty-two sequences of six schools, from 3 to 30 minutes, to copy and change.</span
+				><b>Begin from a ready one</b><span class="text-ink2">Sequences of six schools, from 3 to 30 minutes, to copy and change.</span
 				></span
 			>
 			<a class="btn" href="/library/sequences">Choose</a>

@@ -1,5 +1,7 @@
 <script lang="ts">
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import Download from '@lucide/svelte/icons/download';
+	import LayoutPanelTop from '@lucide/svelte/icons/layout-panel-top';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Pause from '@lucide/svelte/icons/pause';
 	import Play from '@lucide/svelte/icons/play';
@@ -24,7 +26,10 @@
 	import Score from '../../parts/score/Score.svelte';
 	import type { ScoreFrame } from '../../parts/score/scoreGeometry';
 	import { zoomed } from '../../parts/score/scoreView';
+	import { PRESETS, type Preset, type Room } from '$lib/state/room.svelte';
+	import Select from '../../parts/controls/Select.svelte';
 	import ScoreLegend from './ScoreLegend.svelte';
+	import ScoreStrip from './ScoreStrip.svelte';
 
 	interface Props {
 		draft: SequenceDraft;
@@ -34,10 +39,27 @@
 		tide: TideState | null;
 		/** When the client was felt, in words. */
 		when: string;
+		/** px that the panel has; of a fold only its strip is shown. */
+		height: number;
+		room: Room;
+		/** Folds it where the room does not. */
+		onfold?: () => void;
 		onsheet: () => void;
 	}
-	let { draft, flags, player, tide, when, onsheet }: Props = $props();
+	let { draft, flags, player, tide, when, height, room, onfold = () => room.fold(), onsheet }: Props = $props();
+	const folded = $derived(height < 100);
+	let headPx = $state(36);
+	let stripPx = $state(0);
+	/** px of the score besides its swells: bands, axis. */
+	let restPx = $state(60);
+	/** What the swells have beyond their usual room, in steps so that a drag stays light. */
+	const extra = $derived.by(() => {
+		const free = height - headPx - stripPx - tideHeight - LAND_PX - restPx;
+		return Math.round(Math.min(200, Math.max(-72, free)) / 4) * 4;
+	});
 
+	/** Usual height of the swells, px. */
+	const LAND_PX = 190;
 	type Zoom = 'whole' | 'phase' | 'step' | 'own';
 	let zoom = $state<Zoom>('whole');
 	let own = $state(60);
@@ -81,6 +103,7 @@
 		own = wish;
 		zoom = wish >= total ? 'whole' : 'own';
 	}
+	const ROOMS = (Object.keys(PRESETS) as Preset[]).map((value) => ({ value, label: PRESETS[value].label }));
 	const step = (id: string) => findStep(draft.sequence, id)?.step;
 	const picture = () => import('../../parts/picture/scorePicture').then((m) => m.scorePicture(draft.sequence, draft.context));
 </script>
@@ -102,89 +125,119 @@
 {/snippet}
 {#snippet names(top: number)}{#if parts && run}<parts.TideNames tide={run} {ribbons} {top} />{/if}{/snippet}
 
-<section class="border-hair bg-sheet border-t" aria-label="Score" data-tour="score">
-	<div class="flex min-h-8 flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-1">
-		<h3 class="text-[13.5px] font-semibold">Score</h3>
-		<Segmented
-			label="Zoom of the score"
-			value={zoom === 'own' ? '' : zoom}
-			options={[
-				{ value: 'whole', label: 'Whole' },
-				{ value: 'phase', label: 'Phase' },
-				{ value: 'step', label: 'Step' }
-			]}
-			onchange={(z) => (zoom = z)}
+<section
+	class="border-hair bg-sheet flex min-h-0 flex-1 flex-col overflow-x-hidden border-t lg:border-t-0 {folded ? '' : 'overflow-y-auto'}"
+	aria-label="Score"
+	data-tour="score"
+>
+	{#if folded}
+		<ScoreStrip
+			events={judgement.events}
+			{byId}
+			{total}
+			{caption}
+			cursorSeconds={draft.cursorSeconds}
+			running={player.running}
+			onplay={() => player.toggle()}
+			onscrub={(s) => draft.scrub(s)}
+			{onfold}
 		/>
-		<span class="flex">
-			<TipButton tip="Less of the time, larger (Ctrl and wheel)" onclick={() => zoomTo(zoomed(seconds ?? total, total, 1))}
-				><ZoomIn size={15} /></TipButton
+	{:else}
+		<div class="flex min-h-8 flex-none flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-1" bind:clientHeight={headPx}>
+			<TipButton tip="Fold the score (K)" onclick={onfold}><ChevronDown size={16} /></TipButton>
+			<h3 class="-ml-2 text-[13.5px] font-semibold">Score</h3>
+			<Segmented
+				label="Zoom of the score"
+				value={zoom === 'own' ? '' : zoom}
+				options={[
+					{ value: 'whole', label: 'Whole' },
+					{ value: 'phase', label: 'Phase' },
+					{ value: 'step', label: 'Step' }
+				]}
+				onchange={(z) => (zoom = z)}
+			/>
+			<span class="flex">
+				<TipButton tip="Less of the time, larger (Ctrl and wheel)" onclick={() => zoomTo(zoomed(seconds ?? total, total, 1))}
+					><ZoomIn size={15} /></TipButton
+				>
+				<TipButton
+					tip="More of the time, smaller"
+					disabled={(seconds ?? total) >= total}
+					onclick={() => zoomTo(zoomed(seconds ?? total, total, -1))}><ZoomOut size={15} /></TipButton
+				>
+				<TipButton tip={player.running ? 'Halt (R)' : 'Play at its pace (R)'} disabled={!total} onclick={() => player.toggle()}
+					>{#if player.running}<Pause size={15} />{:else}<Play size={15} />{/if}</TipButton
+				>
+			</span>
+			<span class="text-ink2 flex items-center gap-2 text-[11.5px]"
+				><SideGlyph side="both" /><span
+					>left <b class="text-ink">{clock(load.left.seconds)}</b>, right
+					<b class="text-ink">{clock(load.right.seconds)}</b></span
+				></span
 			>
-			<TipButton
-				tip="More of the time, smaller"
-				disabled={(seconds ?? total) >= total}
-				onclick={() => zoomTo(zoomed(seconds ?? total, total, -1))}><ZoomOut size={15} /></TipButton
+			<PictureMenu label="Export the score" title={draft.sequence.title} {picture} disabled={!total}><Download size={15} /></PictureMenu>
+			<TipButton tip="Keys in Compose" onclick={onsheet}><Keyboard size={16} /></TipButton>
+			<Select
+				label="Room of Compose (Alt 1 to 4)"
+				value={room.preset}
+				options={ROOMS}
+				onchange={(p) => p && room.take(p)}
+				class="hidden !min-h-[26px] !px-1.5 text-xs lg:inline-flex"
+				bare>{#snippet mark()}<LayoutPanelTop size={15} />{/snippet}</Select
 			>
-			<TipButton tip={player.running ? 'Halt (R)' : 'Play at its pace (R)'} disabled={!total} onclick={() => player.toggle()}
-				>{#if player.running}<Pause size={15} />{:else}<Play size={15} />{/if}</TipButton
-			>
-		</span>
-		<span class="text-ink2 flex items-center gap-2 text-[11.5px]"
-			><SideGlyph side="both" /><span
-				>left <b class="text-ink">{clock(load.left.seconds)}</b>, right
-				<b class="text-ink">{clock(load.right.seconds)}</b></span
-			></span
-		>
-		<PictureMenu label="Export the score" title={draft.sequence.title} {picture} disabled={!total}><Download size={15} /></PictureMenu>
-		<TipButton tip="Keys in Compose" onclick={onsheet}><Keyboard size={16} /></TipButton>
-		{#if words}<p class="text-ink2 ml-auto min-w-0 truncate text-[11.5px]">{words}</p>{:else}<ScoreLegend {aims} />{/if}
-	</div>
-	<Score
-		events={judgement.events}
-		{byId}
-		{phaseTitles}
-		{flags}
-		{film}
-		dry={judgement.context.film.dry}
-		selectedId={draft.selectedId}
-		chosen={draft.chosen.ids}
-		cursorSeconds={draft.cursorSeconds}
-		{caption}
-		{seconds}
-		onzoom={zoomTo}
-		onselect={(id, e) => {
-			if (e?.shiftKey) draft.chosen.extendTo(id);
-			else if (e?.ctrlKey || e?.metaKey) draft.chosen.toggle(id);
-			else draft.select(id);
-		}}
-		onscrub={(s) => draft.scrub(s)}
-		oncount={(id, target) =>
-			draft.adjust((base) => {
-				const { dose } = findStep(base, id)!.step;
-				return setStep(base, id, { dose: withTarget(dose, target) });
-			})}
-		onlevel={(id, level) => draft.adjust((base) => setStep(base, id, { pressure: level, levels: undefined }))}
-		onsettle={() => draft.settle()}
-		onmove={(id, before) => {
-			const last = draft.steps.at(-1)?.step.id;
-			if (step(id) && last)
-				draft.attempt(() =>
-					moveSteps(draft.sequence, draft.chosen.has(id) ? draft.chosen.ids : new Set([id]), before ? { before } : { after: last })
-				);
-		}}
-		onwords={(said) => (words = said)}
-		below={tideHeight ? waters : undefined}
-		beside={tideHeight ? names : undefined}
-		belowHeight={tideHeight}
-	/>
-	{#if parts && tide && (run || tide.trouble)}
-		<parts.TideStrip
-			state={tide}
-			cursorSeconds={draft.lookSeconds}
-			sequenceId={draft.sequence.id}
-			{when}
-			all={allWaters && total > 0}
-			more={hasMore && total > 0}
-			onall={() => (allWaters = !allWaters)}
+			{#if words}<p class="text-ink2 ml-auto min-w-0 truncate text-[11.5px]">{words}</p>{:else}<ScoreLegend {aims} />{/if}
+		</div>
+		<Score
+			events={judgement.events}
+			{byId}
+			{phaseTitles}
+			{flags}
+			{film}
+			dry={judgement.context.film.dry}
+			selectedId={draft.selectedId}
+			chosen={draft.chosen.ids}
+			cursorSeconds={draft.cursorSeconds}
+			{caption}
+			{seconds}
+			onzoom={zoomTo}
+			onselect={(id, e) => {
+				if (e?.shiftKey) draft.chosen.extendTo(id);
+				else if (e?.ctrlKey || e?.metaKey) draft.chosen.toggle(id);
+				else draft.select(id);
+			}}
+			onscrub={(s) => draft.scrub(s)}
+			oncount={(id, target) =>
+				draft.adjust((base) => {
+					const { dose } = findStep(base, id)!.step;
+					return setStep(base, id, { dose: withTarget(dose, target) });
+				})}
+			onlevel={(id, level) => draft.adjust((base) => setStep(base, id, { pressure: level, levels: undefined }))}
+			onsettle={() => draft.settle()}
+			onmove={(id, before) => {
+				const last = draft.steps.at(-1)?.step.id;
+				if (step(id) && last)
+					draft.attempt(() =>
+						moveSteps(draft.sequence, draft.chosen.has(id) ? draft.chosen.ids : new Set([id]), before ? { before } : { after: last })
+					);
+			}}
+			onwords={(said) => (words = said)}
+			below={tideHeight ? waters : undefined}
+			beside={tideHeight ? names : undefined}
+			belowHeight={tideHeight}
+			{extra}
+			bind:restPx
 		/>
+		{#if parts && tide && (run || tide.trouble)}<div class="flex-none" bind:clientHeight={stripPx}>
+				<parts.TideStrip
+					state={tide}
+					cursorSeconds={draft.lookSeconds}
+					sequenceId={draft.sequence.id}
+					{when}
+					all={allWaters && total > 0}
+					more={hasMore && total > 0}
+					onall={() => (allWaters = !allWaters)}
+				/>
+			</div>
+		{/if}
 	{/if}
 </section>

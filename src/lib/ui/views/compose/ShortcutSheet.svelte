@@ -44,6 +44,9 @@
 				['Ctrl Z', 'undo'],
 				['Ctrl Shift Z', 'do again'],
 				['P', 'print'],
+				['Alt 1 to 4', 'room: even, face large, steps long, score tall'],
+				['K', 'fold the score, unfold it'],
+				['Tab to a divider, arrows', 'move it'],
 				['?', 'this sheet']
 			]
 		},

@@ -33,7 +33,7 @@
 </script>
 
 <Tabs.Root bind:value={tab} class="flex min-h-0 flex-1 flex-col">
-	<Tabs.List class="border-hair mb-2 flex gap-4 border-b" aria-label="Inspector">
+	<Tabs.List class="border-hair flex flex-none gap-4 border-b" aria-label="Inspector">
 		{#each TABS as t (t.value)}
 			<Tabs.Trigger
 				value={t.value}
@@ -42,7 +42,7 @@
 			>
 		{/each}
 	</Tabs.List>
-	<Tabs.Content value="step">
+	<Tabs.Content value="step" class="panel">
 		{#if tab !== 'step'}<!-- drawn when it is looked at -->{:else if draft.chosen.many}
 			{#await manyPanel() then { default: ManyPanel }}<ManyPanel {draft} {newId} />{/await}
 		{:else if draft.inspected}
@@ -54,16 +54,31 @@
 					/>{/if}{/await}
 		{:else}<ComposeFacts {draft} onfindings={() => (tab = 'findings')} />{/if}
 	</Tabs.Content>
-	<Tabs.Content value="findings"
+	<Tabs.Content value="findings" class="panel"
 		>{#if tab === 'findings'}{#await findingsPanel() then { default: FindingsPanel }}<FindingsPanel
 					{draft}
 					{tide}
 				/>{/await}{/if}</Tabs.Content
 	>
-	<Tabs.Content value="sequence"
+	<Tabs.Content value="sequence" class="panel"
 		>{#if tab === 'sequence'}{#await sequencePanel() then { default: SequencePanel }}<SequencePanel {draft} />{/await}{/if}</Tabs.Content
 	>
-	<Tabs.Content value="text" class="flex min-h-0 flex-1 flex-col"
+	<Tabs.Content value="text" class="flex min-h-0 flex-1 flex-col pt-2"
 		>{#if tab === 'text'}{#await textPane() then [{ default: TextPane }]}<TextPane {draft} {library} {newId} />{/await}{/if}</Tabs.Content
 	>
 </Tabs.Root>
+
+<style>
+	/* The tabs stay in sight; what they show scrolls. */
+	:global(.panel) {
+		flex: 1;
+		min-height: 0;
+		overflow-y: auto;
+		margin-right: -16px;
+		padding: 8px 16px 12px 0;
+		position: relative;
+	}
+	:global(.panel[hidden]) {
+		display: none;
+	}
+</style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { SvelteSet } from 'svelte/reactivity';
+	import { MediaQuery, SvelteSet } from 'svelte/reactivity';
 	import type { Edit } from '$lib/core/sequence/edits';
 	import { setBlockSteps } from '$lib/core/sequence/manyEdits';
 	import type { Severity } from '$lib/core/school/school.schema';
@@ -8,7 +8,7 @@
 	import { LONG_STEPS, type SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { dropZone, loadDragging, type DropItem } from './dropZone.svelte';
 	import PhaseHead from './PhaseHead.svelte';
-	import { rowsInSight, rowsOf } from './rowWindow';
+	import { ROW_PX, rowsInSight, rowsOf } from './rowWindow';
 	import StepRow from './StepRow.svelte';
 
 	/** From so many steps on, rows far from sight are empty: each has five little drawings. */
@@ -26,9 +26,13 @@
 	const edit = (e: Edit) => draft.do(e);
 	const seconds = (phase: Phase) => draft.judgement.timing.phases.get(phase.id)?.expectedSeconds ?? 0;
 
+	/** On a phone a step has two lines. */
+	const phone = new MediaQuery('max-width: 620px', false);
+	const stepPx = $derived(phone.current ? ROW_PX.stepOnPhone : ROW_PX.step);
+
 	// Of many steps only the rows near what is in sight are drawn; of a long sequence the others have no place kept either.
 	const long = $derived(draft.steps.length > LONG_STEPS);
-	const all = $derived(draft.steps.length > MANY_STEPS ? rowsOf(draft.sequence, closed) : { rows: [], height: 0 });
+	const all = $derived(draft.steps.length > MANY_STEPS ? rowsOf(draft.sequence, closed, stepPx) : { rows: [], height: 0 });
 	let scrollTop = $state(0);
 	let height = $state(400);
 	const inSight = $derived(rowsInSight(all.rows, scrollTop, height));
@@ -176,7 +180,7 @@
 						{#each itemsOf(block) as item (item.id)}
 							<div>
 								{#if item.step && (near?.has(item.id) ?? true)}{@render row(item as RowModel, block)}{:else}<div
-										class="h-[25px]"
+										style="height: {stepPx}px"
 									></div>{/if}
 							</div>
 						{/each}

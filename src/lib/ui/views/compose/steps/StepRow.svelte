@@ -202,12 +202,42 @@
 	.dose {
 		appearance: textfield;
 	}
+	/* Two lines on a phone: where it leads, and with what. */
 	@media (max-width: 620px) {
 		.row {
-			grid-template-columns: 24px 23px minmax(0, 1fr) 0 34px 48px 34px 36px 18px;
+			grid-template-columns: 24px 23px minmax(0, 1fr) 34px 50px 40px 38px 16px;
+			grid-template-rows: 26px 18px;
+			height: 46px;
+		}
+		.row > :nth-child(4) {
+			grid-column: 3 / 7;
+		}
+		.row > :nth-child(9) {
+			grid-column: 7;
+		}
+		.row > :nth-child(10) {
+			grid-column: 8;
+		}
+		.row > :nth-child(5),
+		.row > :nth-child(6),
+		.row > :nth-child(7),
+		.row > :nth-child(8) {
+			grid-row: 2;
 		}
 		.row > :nth-child(5) {
-			visibility: hidden;
+			grid-column: 3;
+		}
+		.row > :nth-child(6) {
+			grid-column: 4;
+		}
+		.row > :nth-child(7) {
+			grid-column: 5;
+		}
+		.row > :nth-child(8) {
+			grid-column: 6 / -1;
+		}
+		.row > .whole {
+			grid-row: 1 / -1;
 		}
 	}
 </style>

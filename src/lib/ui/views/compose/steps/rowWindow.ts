@@ -2,7 +2,7 @@ import type { Block, Phase, Sequence } from '$lib/core/sequence/sequence.schema'
 import type { Step } from '$lib/core/step/step.schema';
 
 /** Heights of the lines of the list, px. */
-export const ROW_PX = { phase: 27, block: 17, step: 25 } as const;
+export const ROW_PX = { phase: 27, block: 17, step: 25, stepOnPhone: 46 } as const;
 
 /** One line of the list: the head of a phase, the word on a block, or a step. */
 export type Row =
@@ -11,7 +11,11 @@ export type Row =
 	| { readonly kind: 'step'; readonly key: string; readonly top: number; readonly step: Step; readonly block: Block };
 
 /** All lines of a sequence from top to bottom, each with where it begins, px. Steps of a closed phase have none. */
-export function rowsOf(sequence: Sequence, closed: ReadonlySet<string>): { rows: Row[]; height: number } {
+export function rowsOf(
+	sequence: Sequence,
+	closed: ReadonlySet<string>,
+	stepPx: number = ROW_PX.step
+): { rows: Row[]; height: number } {
 	const rows: Row[] = [];
 	let top = 0;
 	for (const phase of sequence.phases) {
@@ -25,7 +29,7 @@ export function rowsOf(sequence: Sequence, closed: ReadonlySet<string>): { rows:
 			}
 			for (const step of block.steps) {
 				rows.push({ kind: 'step', key: step.id, top, step, block });
-				top += ROW_PX.step;
+				top += stepPx;
 			}
 		}
 	}

@@ -1,0 +1,90 @@
+import { z } from 'zod';
+
+/** Widths of map, steps and inspector, percent. */
+export type Columns = readonly [map: number, steps: number, inspector: number];
+/** How the room of Compose is shared. */
+interface Shares {
+	readonly columns: Columns;
+	/** The score's share of the height, percent; 0: it is folded to a strip. */
+	readonly score: number;
+}
+export const PRESETS = {
+	even: { label: 'Even', shares: { columns: [25, 47, 28], score: 46 } },
+	face: { label: 'Face large', shares: { columns: [40, 35, 25], score: 34 } },
+	steps: { label: 'Steps long', shares: { columns: [22, 51, 27], score: 0 } },
+	score: { label: 'Score tall', shares: { columns: [25, 47, 28], score: 60 } }
+} as const satisfies Record<string, { label: string; shares: Shares }>;
+export type Preset = keyof typeof PRESETS;
+
+/** While the text stands beside the steps it has a share of its own; the face keeps its room. */
+const WITH_TEXT: Columns = [25, 37, 38];
+
+const percent = z.number().min(0).max(100);
+const columns = z.tuple([percent, percent, percent]);
+const RoomSchema = z.object({ columns, withText: columns, score: percent, unfolded: percent });
+const KEY = 'soft-tide-room';
+
+function stored(): z.infer<typeof RoomSchema> | null {
+	try {
+		return RoomSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? ''));
+	} catch {
+		// Nothing kept, or of another shape: the room is as at first.
+		return null;
+	}
+}
+
+/** The room of Compose as this browser keeps it. */
+export class Room {
+	columns = $state.raw<Columns>(PRESETS.even.shares.columns);
+	withText = $state.raw<Columns>(WITH_TEXT);
+	/** Percent of the height; 0 where the score is folded. */
+	score = $state(PRESETS.even.shares.score as number);
+	/** To what it unfolds. */
+	#unfolded: number = PRESETS.even.shares.score;
+
+	constructor() {
+		const kept = stored();
+		if (!kept) return;
+		this.columns = kept.columns;
+		this.withText = kept.withText;
+		this.score = kept.score;
+		this.#unfolded = kept.unfolded;
+	}
+
+	/** The preset that the room is like; empty where it is the user's own. */
+	get preset(): Preset | '' {
+		const like = (p: Preset) =>
+			PRESETS[p].shares.score === this.score &&
+			PRESETS[p].shares.columns.every((c, i) => Math.abs(c - this.columns[i]!) < 0.5);
+		return (Object.keys(PRESETS) as Preset[]).find(like) ?? '';
+	}
+
+	take(preset: Preset): void {
+		const { columns, score } = PRESETS[preset].shares;
+		this.columns = columns;
+		this.share(score);
+	}
+	/** The dividers were moved. */
+	divide(columns: Columns, withText: boolean): void {
+		if (withText) this.withText = columns;
+		else this.columns = columns;
+		this.#keep();
+	}
+	share(score: number): void {
+		if (score > 0) this.#unfolded = score;
+		this.score = score;
+		this.#keep();
+	}
+	fold(): void {
+		this.share(this.score > 0 ? 0 : this.#unfolded);
+	}
+
+	#keep(): void {
+		try {
+			const { columns, withText, score } = this;
+			localStorage.setItem(KEY, JSON.stringify({ columns, withText, score, unfolded: this.#unfolded }));
+		} catch {
+			// A browser that keeps nothing still shows it as it is.
+		}
+	}
+}
