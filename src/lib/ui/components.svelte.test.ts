@@ -172,7 +172,7 @@ describe('the map', () => {
 		press(at('forehead-lateral', 'right'), 'ArrowUp');
 		expect(at('forehead-medial', 'right').getAttribute('tabindex')).toBe('0');
 		press(at('chin', 'left'), 'Enter');
-		expect(onpick).toHaveBeenCalledWith({ place: 'chin', side: 'left' }, { shift: false });
+		expect(onpick).toHaveBeenCalledWith({ place: 'chin', side: 'left' }, { shift: false, keys: true });
 	});
 	test('the chest comes with the wider view; without a pick it is a picture', () => {
 		expect(show(FaceMap, { ...props, onpick: () => {} }).querySelector('[data-place="shoulder"]')).toBeNull();

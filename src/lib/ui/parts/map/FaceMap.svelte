@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { FIGURE, MIDLINE_X, mirrorPath, nodePoints, type View } from '$lib/core/atlas/geometry';
 	import { NODE_IDS } from '$lib/core/atlas/nodes';
-	import { labelOf, SIDES, type PlaceId, type Side } from '$lib/core/atlas/places';
+	import { labelOf, SIDES, whereOf, type PlaceId, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS } from '$lib/core/atlas/zones';
 	import type { Step } from '$lib/core/step/step.schema';
 	import type { Snippet } from 'svelte';
@@ -13,7 +13,8 @@
 	import type { OpenNodes, Pick, ZoneTint } from './mapTypes';
 	import { frameOf, turnOf, type Frame, type Orientation } from './orientation';
 	import { drawnSides } from './drawnSides';
-	import { MapPointer } from './mapPointer.svelte';
+	import { towards } from '$lib/core/atlas/towards';
+	import { MapPointer, type PickEvent } from './mapPointer.svelte';
 	import { fillPath, type CheekRoute } from '$lib/core/atlas/route';
 	import { nearestSmall, smallTargets } from './hitTargets';
 	import { pathPoints, polyline, smooth } from './strokeShape';
@@ -47,9 +48,11 @@
 		layered?: boolean;
 		/** What the map is for, read by a screen reader. */
 		label: string;
-		onpick?: (pick: Pick, event: { shift: boolean }) => void;
+		onpick?: (pick: Pick, event: PickEvent) => void;
 		/** A drag from one place to another. */
 		onstroke?: (from: Pick, to: Pick) => void;
+		/** A place's name under the pointer, and during a drag where a drop would lead. */
+		named?: string;
 	}
 	let {
 		view,
@@ -70,7 +73,8 @@
 		over,
 		layered = false,
 		onpick,
-		onstroke
+		onstroke,
+		named = $bindable('')
 	}: Props = $props();
 
 	const uid = $props.id();
@@ -98,7 +102,24 @@
 		targets: () => targets,
 		near: (x, y) => (drawing ? nearestSmall(small, drawing, x, y) : null),
 		onpick: (p, e) => onpick?.(p, e),
-		onstroke: (a, b) => onstroke?.(a, b)
+		onstroke: (a, b, { from, to }) => {
+			if (!same(a, b)) return onstroke?.(a, b);
+			// A stroke inside one place leads on to the neighbour that lies its way.
+			const matrix = drawing!.getScreenCTM()!.inverse();
+			const [p, q] = [from, to].map(({ x, y }) => new DOMPoint(x, y).matrixTransform(matrix)) as [DOMPoint, DOMPoint];
+			const dx = (q.x - p.x) * (isMirrored(a.side) ? -1 : 1);
+			const on = towards(view, a.place, [dx, q.y - p.y]);
+			if (on) onstroke?.(a, { place: on, side: a.side });
+			else onpick?.(a, { shift: false, keys: false });
+		}
+	});
+	/** What the pointer means, in words. */
+	$effect(() => {
+		const { drag } = pointer;
+		const at = pointer.named;
+		const name = (p: Pick) => whereOf(p.place);
+		if (drag) named = drag.to ? `${labelOf(drag.from.place)} to ${name(drag.to)}` : `${labelOf(drag.from.place)} to …`;
+		else named = at ? `${labelOf(at.place)}, client’s ${at.side}` : '';
 	});
 	const drawn = $derived(step ? drawnSides(step, view, now) : []);
 	const strokes = $derived(step ? drawnStrokes(step) : []);
@@ -118,6 +139,8 @@
 		return polyline(free ? [...points, [free.x, free.y]] : points);
 	});
 </script>
+
+<svelte:window onpointerup={pointer.end} onblur={pointer.end} />
 
 {#snippet ground()}
 	<Figure {view} {uid} wide={wide || focus !== null} />

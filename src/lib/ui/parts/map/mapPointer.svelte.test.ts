@@ -31,7 +31,7 @@ afterEach(() => {
 });
 const pointer = () => new MapPointer({ targets: () => TARGETS, near: () => near, onpick, onstroke });
 const at = (type: string, x: number, y: number, init: object = {}) => {
-	const e = new MouseEvent(type, { clientX: x, clientY: y, button: 0, ...init });
+	const e = new MouseEvent(type, { clientX: x, clientY: y, button: 0, buttons: 1, ...init });
 	Object.defineProperties(e, { currentTarget: { value: elements[0] }, pointerType: { value: 'mouse' } });
 	return e as unknown as PointerEvent;
 };
@@ -55,10 +55,10 @@ describe('a pointer on the map', () => {
 		p.surface.onpointermove(at('pointermove', 60, 60));
 		expect(p.drag).toMatchObject({ from: TARGETS[0], to: TARGETS[2] });
 		p.surface.onpointerup(at('pointerup', 60, 60));
-		expect(onstroke).toHaveBeenCalledWith(TARGETS[0], TARGETS[2]);
+		expect(onstroke).toHaveBeenCalledWith(TARGETS[0], TARGETS[2], { from: { x: 10, y: 10 }, to: { x: 60, y: 60 } });
 		expect(p.drag).toBeNull();
 	});
-	test('let go over nothing, or where it began, draws nothing', () => {
+	test('let go over nothing, or close to where it began, draws nothing', () => {
 		const p = pointer();
 		p.handlers(0).onpointerdown(at('pointerdown', 10, 10));
 		p.surface.onpointermove(at('pointermove', 90, 90));
@@ -66,11 +66,34 @@ describe('a pointer on the map', () => {
 		p.surface.onpointerup(at('pointerup', 90, 90));
 		p.handlers(0).onpointerdown(at('pointerdown', 10, 10));
 		under = 0;
-		p.surface.onpointerup(at('pointerup', 40, 10));
+		p.surface.onpointerup(at('pointerup', 30, 10));
 		expect(onstroke).not.toHaveBeenCalled();
 		p.handlers(0).onpointerdown(at('pointerdown', 10, 10));
 		p.surface.onpointercancel();
 		under = 2;
+		p.surface.onpointerup(at('pointerup', 90, 90));
+		expect(onstroke).not.toHaveBeenCalled();
+	});
+	test('inside one place a drag is a stroke of its own, and the click after it no choice', () => {
+		const p = pointer();
+		under = 0;
+		p.handlers(0).onpointerdown(at('pointerdown', 10, 60));
+		p.surface.onpointermove(at('pointermove', 10, 20));
+		p.surface.onpointerup(at('pointerup', 10, 20));
+		p.handlers(0).onclick(at('click', 10, 20, { detail: 1 }));
+		expect(onstroke).toHaveBeenCalledWith(TARGETS[0], TARGETS[0], { from: { x: 10, y: 60 }, to: { x: 10, y: 20 } });
+		expect(onpick).not.toHaveBeenCalled();
+	});
+	test('a drag let go anywhere is over: outside, or with a button that came up elsewhere', () => {
+		const p = pointer();
+		p.handlers(0).onpointerdown(at('pointerdown', 10, 10));
+		p.surface.onpointermove(at('pointermove', 90, 90));
+		p.end();
+		expect(p.drag).toBeNull();
+		p.handlers(0).onpointerdown(at('pointerdown', 10, 10));
+		under = 2;
+		p.surface.onpointermove(at('pointermove', 90, 90, { buttons: 0 }));
+		expect(p.drag).toBeNull();
 		p.surface.onpointerup(at('pointerup', 90, 90));
 		expect(onstroke).not.toHaveBeenCalled();
 	});
@@ -79,6 +102,7 @@ describe('a pointer on the map', () => {
 		under = 3;
 		p.surface.onpointermove(at('pointermove', 50, 50));
 		expect(TARGETS.map((_, i) => p.isNear(i))).toEqual([false, false, false, true]);
+		expect(p.named).toEqual(TARGETS[3]);
 		p.surface.onpointerleave();
 		expect(p.isNear(3)).toBe(false);
 	});

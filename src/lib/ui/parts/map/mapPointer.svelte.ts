@@ -1,15 +1,30 @@
 import type { Pick } from './mapTypes';
 
+/** How a place was chosen. */
+export interface PickEvent {
+	readonly shift: boolean;
+	readonly keys: boolean;
+}
+
 interface Options {
 	targets: () => readonly Pick[];
 	/** The small target within reach of a point on the screen; null where the shape under it is meant. */
 	near: (clientX: number, clientY: number) => number | null;
-	onpick: (pick: Pick, event: { shift: boolean }) => void;
-	onstroke: (from: Pick, to: Pick) => void;
+	onpick: (pick: Pick, event: PickEvent) => void;
+	/** A drag from one place to another, or inside one: then where it led on the screen. */
+	onstroke: (from: Pick, to: Pick, drawn: { from: ScreenPoint; to: ScreenPoint }) => void;
+}
+
+/** px of the window. */
+export interface ScreenPoint {
+	readonly x: number;
+	readonly y: number;
 }
 
 /** px that a finger may wander before a tap becomes a drag. */
 const DRAG_FROM = 8;
+/** px from which a drag inside one place is a stroke in it; shorter, it was a tap that slipped. */
+const STROKE_FROM = 24;
 
 /** A stroke that is being drawn: where it began, the place under the finger, and the finger itself. */
 export interface Drag {
@@ -23,6 +38,7 @@ export interface Drag {
 export class MapPointer {
 	#at = $state(0);
 	#near = $state(-1);
+	#stroked = false;
 	#start: { pick: Pick; x: number; y: number } | null = null;
 	drag = $state.raw<Drag | null>(null);
 	readonly #options: Options;
@@ -33,6 +49,11 @@ export class MapPointer {
 
 	tabindexOf(index: number): 0 | -1 {
 		return index === Math.min(this.#at, this.#options.targets().length - 1) ? 0 : -1;
+	}
+
+	/** The place under the pointer; null where there is none. */
+	get named(): Pick | null {
+		return this.#options.targets()[this.#near] ?? null;
 	}
 
 	/** Whether a target is the one that a tap here would choose. */
@@ -66,20 +87,30 @@ export class MapPointer {
 		return this.#options.targets().findIndex((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
 	}
 
+	/** Lets go of a drag that ended anywhere: outside of the drawing, or with the window. */
+	readonly end = (): void => this.#letGo();
+
 	#click(index: number, e: MouseEvent): void {
+		if (this.#stroked) {
+			this.#stroked = false;
+			return;
+		}
 		// A click by keyboard or by a program has no place on the screen.
 		const meant = e.detail > 0 ? this.#options.near(e.clientX, e.clientY) : null;
-		this.#options.onpick(this.#options.targets()[meant ?? index]!, { shift: e.shiftKey });
+		this.#options.onpick(this.#options.targets()[meant ?? index]!, { shift: e.shiftKey, keys: false });
 	}
 
 	#down(index: number, e: PointerEvent): void {
 		if (e.button !== 0) return;
+		this.#stroked = false;
 		(e.currentTarget as Element).releasePointerCapture?.(e.pointerId);
 		const meant = this.#options.near(e.clientX, e.clientY) ?? index;
 		this.#start = { pick: this.#options.targets()[meant]!, x: e.clientX, y: e.clientY };
 	}
 
 	#move(e: PointerEvent): void {
+		// A button that came up outside of the window is told by the next move.
+		if (this.#start && e.buttons === 0 && e.pointerType === 'mouse') this.#letGo();
 		const start = this.#start;
 		const at = this.#meant(e);
 		this.#near = e.pointerType === 'touch' && !start ? -1 : at;
@@ -94,7 +125,12 @@ export class MapPointer {
 		if (!start) return;
 		const moved = Math.hypot(e.clientX - start.x, e.clientY - start.y) > DRAG_FROM;
 		const to = this.#options.targets()[this.#meant(e)];
-		if (moved && to && !same(to, start.pick)) this.#options.onstroke(start.pick, to);
+		if (!moved || !to) return;
+		const far = Math.hypot(e.clientX - start.x, e.clientY - start.y) >= STROKE_FROM;
+		if (!same(to, start.pick) || far)
+			this.#options.onstroke(start.pick, to, { from: { x: start.x, y: start.y }, to: { x: e.clientX, y: e.clientY } });
+		// The click that follows a stroke inside one place is none.
+		this.#stroked = same(to, start.pick) && far;
 	}
 
 	#letGo(): void {
@@ -106,7 +142,7 @@ export class MapPointer {
 		const targets = this.#options.targets();
 		if (e.key === 'Enter' || e.key === ' ') {
 			e.preventDefault();
-			this.#options.onpick(targets[index]!, { shift: e.shiftKey });
+			this.#options.onpick(targets[index]!, { shift: e.shiftKey, keys: true });
 			return;
 		}
 		const here = targets[index]!;

@@ -15,6 +15,7 @@
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import { fingerAt } from '../../parts/map/finger';
 	import { frameFor, LOOK_WORDS, LOOKS, type LookAt } from '../../parts/map/lookAt';
+	import type { PickEvent } from '../../parts/map/mapPointer.svelte';
 	import type { Pick } from '../../parts/map/mapTypes';
 	import { frameOf, ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
@@ -34,12 +35,14 @@
 		chosenSide: Side;
 		/** The cursor runs: the hand is shown wherever it is. */
 		playing: boolean;
-		onpick: (pick: Pick) => void;
+		onpick: (pick: Pick, event: PickEvent) => void;
 		onstroke: (from: Pick, to: Pick) => void;
 	}
 	let { draft, assessment, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
 
 	let view = $state<View>('front');
+	/** What the pointer means, in words. */
+	let named = $state('');
 	let room = $state(316);
 	let tall = $state(420);
 	/** A low, wide room has one row of controls. */
@@ -197,6 +200,7 @@
 				label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
 				{onpick}
 				{onstroke}
+				bind:named
 			>
 				{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
 							{view}
@@ -205,6 +209,9 @@
 						/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
 			</FaceMap>
 		</div>
+		{#if named}<p class="pointer-events-none absolute inset-x-0 bottom-0.5 z-10 text-center text-[13px] font-semibold" aria-hidden="true">
+				<span class="bg-sheet/90 rounded px-1.5">{named}</span>
+			</p>{/if}
 	</div>
 	{#if tall > 380}<MapLegend {layer} />{/if}
 	{#if !oneRow}<div class="flex flex-none flex-wrap items-center justify-between gap-1.5 px-3 pt-1 pb-1.5">{@render lower()}</div>{/if}

@@ -56,6 +56,8 @@
 	let chosen = $state<PlaceRef[]>([]);
 	let chosenSide = $state<Side>('left');
 	let adding = $state(false);
+	/** The place was chosen by keys: the offers take the focus. */
+	let pickedByKeys = $state(false);
 	let tab = $state<InspectorTab>('step');
 	let narrowTab = $state<'map' | 'steps' | 'inspector'>('map');
 	let typing = $state(false);
@@ -81,7 +83,8 @@
 				() => draft.judgement.timing.expectedSeconds
 			)
 	);
-	function pick({ place, side }: Pick) {
+	function pick({ place, side }: Pick, by: { keys: boolean; shift: boolean }) {
+		pickedByKeys = by.keys && !by.shift;
 		const again = chosen.length === 1 && chosen[0] === place;
 		// A path is worked on one side; a place on the other side begins anew.
 		chosen =
@@ -97,6 +100,7 @@
 		if (adding) narrowTab = 'inspector';
 	}
 	function stroke(from: Pick, to: Pick) {
+		pickedByKeys = false;
 		chosen = from.side === to.side ? [from.place, to.place] : [`${from.place}:${from.side}`, `${to.place}:${to.side}`];
 		chosenSide = from.side;
 		adding = true;
@@ -107,12 +111,15 @@
 		adding = false;
 		draft.chosen.clear();
 	}
-	async function add(technique: Technique, way: readonly PlaceRef[]) {
+	/** A step of a move: pressure, count and side stay as they were last set for such a move. */
+	function made(technique: Technique, way: readonly PlaceRef[], id = 'offer') {
 		const { school } = draft.sequence;
-		const made = makeStep(technique, { id: newId(), places: way, school });
-		// Pressure, count and side stay as they were last set for such a move.
-		const last = draft.steps.findLast(({ step: s }) => s.aim === made.aim && s.contact === made.contact && s.motion === made.motion);
-		const step = carriedOver(made, last?.step, school);
+		const plain = makeStep(technique, { id, places: way, school });
+		const last = draft.steps.findLast(({ step: s }) => s.aim === plain.aim && s.contact === plain.contact && s.motion === plain.motion);
+		return carriedOver(plain, last?.step, school);
+	}
+	async function add(technique: Technique, way: readonly PlaceRef[]) {
+		const step = made(technique, way, newId());
 		const own = app.own.techniques.some((t) => t.id === technique.id) ? technique : null;
 		const spot = spotFor(draft.sequence, step.aim, draft.selectedId);
 		if (!draft.do(insertTechnique(draft.sequence, step, spot, own))) return;
@@ -191,6 +198,8 @@
 					used={draft.steps}
 					{library}
 					onadd={add}
+					madeOf={made}
+					byKeys={pickedByKeys}
 					oncancel={letGo}
 				/>
 			{/await}

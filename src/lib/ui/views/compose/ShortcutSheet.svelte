@@ -55,7 +55,8 @@
 			keys: [
 				['↑ ↓', 'places in anatomical order'],
 				['← →', 'other side'],
-				['Enter', 'choose; a second place makes a stroke'],
+				['Enter', 'choose, and on to the moves'],
+				['Shift Enter', 'choose and stay: a second place makes a stroke'],
 				['Esc', 'let go']
 			]
 		},

@@ -1,10 +1,14 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import X from '@lucide/svelte/icons/x';
 	import { labelOf, placeOf, whereOf, type PlaceRef } from '$lib/core/atlas/places';
 	import { doseText } from '$lib/core/step/describe';
 	import { fillPath } from '$lib/core/atlas/route';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { School } from '$lib/core/school/school.schema';
+	import type { Level } from '$lib/core/step/levels';
+	import type { Step } from '$lib/core/step/step.schema';
+	import { inDirection } from '$lib/core/technique/offers';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { Techniques } from '$lib/state/techniques.svelte';
@@ -25,13 +29,17 @@
 		/** With a way of its own where the choice is a stroke from one place. */
 		onadd: (technique: Technique, way: readonly PlaceRef[]) => void;
 		oncancel: () => void;
+		/** The step that a choice would add: its count and pressure are shown, not those of the library. */
+		madeOf?: (technique: Technique, way: readonly PlaceRef[]) => Pick<Step, 'dose' | 'pressure' | 'levels'>;
+		/** The first offer takes the focus: the choice was made by keys. */
+		byKeys?: boolean;
 	}
-	let { places, school, carried, used = [], library, onadd, oncancel }: Props = $props();
+	let { places, school, carried, used = [], library, onadd, oncancel, madeOf, byKeys = false }: Props = $props();
 	const way = $derived(places.length > 1 ? fillPath(places, school.cheekRoute) : places);
 	const usedIds = $derived(new Set(used.flatMap((s) => s.step.techniqueId ?? [])));
 	const suiting = $derived(places.length ? library.suiting(places.map(placeOf), carried) : library.all.filter((t) => t.shape === 'none'));
-	/** Likeliest first: what this sequence uses already, then as the library has it. */
-	const fitting = $derived([...suiting.filter((t) => usedIds.has(t.id)), ...suiting.filter((t) => !usedIds.has(t.id))]);
+	/** Likeliest first: what goes the way that was drawn; of that what this sequence uses already, then as the library has it. */
+	const fitting = $derived(inDirection([...suiting.filter((t) => usedIds.has(t.id)), ...suiting.filter((t) => !usedIds.has(t.id))], way));
 	/** From one place, strokes that usually begin there. */
 	const strokes = $derived(
 		places.length === 1
@@ -41,6 +49,12 @@
 				})
 			: []
 	);
+	const peakOf = (step: Pick<Step, 'pressure' | 'levels'>, { pressure }: Technique): Level =>
+		step.pressure ?? (step.levels ? (Math.max(...step.levels) as Level) : pressure.default);
+	let list: HTMLUListElement | undefined = $state();
+	$effect(() => {
+		if (byKeys && library.loaded && places.length) untrack(() => list?.querySelector<HTMLElement>('[data-technique]')?.focus());
+	});
 	let wish = $state('');
 	const asked = (t: Technique) => `${t.title} ${AIMS[t.aim]} ${t.why}`.toLowerCase().includes(wish.trim().toLowerCase());
 	const low = (ref: PlaceRef, i: number) => (i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref)));
@@ -48,6 +62,8 @@
 </script>
 
 {#snippet move(technique: Technique, path: readonly PlaceRef[], note: string)}
+	{@const made = madeOf?.(technique, path)}
+	{@const level = made ? peakOf(made, technique) : technique.pressure.default}
 	<li>
 		<button
 			type="button"
@@ -61,8 +77,8 @@
 				<span class="text-ink2 block truncate text-[11.5px]" title={technique.why}>{AIMS[technique.aim]}{note}. {technique.why}</span>
 			</span>
 			<Footprint contact={technique.contact} tool={technique.tool?.id} />
-			<Ripples level={technique.pressure.default} size={24} />
-			<span class="text-right text-xs">{doseText(technique.dose).replace(/ breaths?/, ' br')}</span>
+			<Ripples {level} size={24} />
+			<span class="text-right text-xs">{doseText(made?.dose ?? technique.dose).replace(/ breaths?/, ' br')}</span>
 		</button>
 	</li>
 {/snippet}
@@ -83,7 +99,7 @@
 {#if fitting.length + strokes.length > 8}
 	<input type="search" class="field mt-2 min-h-7 py-0.5 text-xs" aria-label="Find a move" placeholder="Find a move" bind:value={wish} />
 {/if}
-<ul class="mt-2 -mr-2 min-h-0 flex-1 overflow-y-auto pr-2" aria-label="Moves that suit">
+<ul bind:this={list} class="mt-2 -mr-2 min-h-0 flex-1 overflow-y-auto pr-2" aria-label="Moves that suit">
 	{#each fitting.filter(asked) as technique (technique.id)}
 		{@render move(technique, places, usedIds.has(technique.id) ? ', used here' : '')}
 	{/each}
