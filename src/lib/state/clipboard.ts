@@ -1,10 +1,11 @@
 import { parse, troubleText } from '../core/notation/parse';
 import { printSteps } from '../core/notation/print';
 import type { Trouble } from '../core/notation/reader';
-import { removeSteps, type Edit } from '../core/sequence/edits';
+import type { Draft } from 'immer';
+import { addPhase, makeEdit, removeSteps, type Edit, type Spot } from '../core/sequence/edits';
 import { insertSteps } from '../core/sequence/edits';
 import { spotFor } from '../core/sequence/placement';
-import { MAX_STEPS, type Sequence } from '../core/sequence/sequence.schema';
+import { MAX_STEPS, type Phase, type Sequence } from '../core/sequence/sequence.schema';
 import { type Step } from '../core/step/step.schema';
 import { stepsOf } from '../core/sequence/walk';
 import type { Technique } from '../core/technique/technique.schema';
@@ -53,12 +54,66 @@ export function stepsFromText(
 	};
 }
 
+/**
+ * A line that is typed: steps go in after the chosen one, or to the end of the phase that was typed before; a line of a
+ * phase begins one after the chosen step, and names it for the lines that follow.
+ * @returns null where it could not be done; why not is said by the draft
+ */
+export function typeLine(
+	draft: SequenceDraft,
+	text: string,
+	moves: readonly Technique[],
+	newId: () => string,
+	into: string | null
+): { readonly into: string | null } | null {
+	if (!text.trimStart().startsWith('~')) {
+		const phase = draft.sequence.phases.find((p) => p.id === into);
+		const within = phase?.blocks.some((b) => b.steps.some((s) => s.id === draft.selectedId));
+		const spot: Spot | null = !phase ? null : within ? { after: draft.selectedId! } : { phase: phase.id };
+		return pasteText(draft, text, moves, newId, spot) ? { into: phase?.id ?? null } : null;
+	}
+	const parsed = parse(text);
+	const [trouble] = parsed.troubles;
+	const [phase] = parsed.phases;
+	if (trouble || !phase) {
+		draft.refusal = `This could not be added, nothing was changed. ${trouble ? troubleText(trouble) : ''}`;
+		return null;
+	}
+	const id = newId();
+	const { title, exitAfter, exitTitle, passes } = phase;
+	const blocks = phase.blocks.map(({ title, sides, passes }) => ({
+		id: newId(),
+		title,
+		sides,
+		...(passes === undefined ? {} : { passes }),
+		steps: []
+	}));
+	const made = {
+		id,
+		title,
+		exitAfter,
+		...(exitTitle === undefined ? {} : { exitTitle }),
+		...(passes === undefined ? {} : { passes }),
+		blocks
+	};
+	// One of this name is gone on with; before the first step, what a new sequence begins with makes way.
+	const known = draft.sequence.phases.find((p) => p.title.toLowerCase() === title.toLowerCase());
+	if (known) return { into: known.id };
+	const edit = draft.steps.length
+		? addPhase(draft.sequence, made, draft.selectedId)
+		: makeEdit(draft.sequence, `Add the phase ${title}`, (s) => {
+				s.phases = [made as Draft<Phase>];
+			});
+	return draft.do(edit) ? { into: id } : null;
+}
+
 /** Puts the steps of a text in after the chosen one. Answers whether it could; why not is said by the draft. */
 export function pasteText(
 	draft: SequenceDraft,
 	text: string,
 	moves: readonly Technique[],
-	newId: () => string
+	newId: () => string,
+	wished: Spot | null = null
 ): boolean {
 	const { sequence } = draft;
 	const pasted = stepsFromText(text, sequence, moves, newId);
@@ -73,9 +128,10 @@ export function pasteText(
 		return false;
 	}
 	const spot =
-		draft.selectedId && steps.length > 1
+		wished ??
+		(draft.selectedId && steps.length > 1
 			? { after: draft.selectedId }
-			: spotFor(sequence, steps[0]!.aim, draft.selectedId);
+			: spotFor(sequence, steps[0]!.aim, draft.selectedId));
 	const done = draft.attempt(() =>
 		insertSteps(sequence, steps, spot, steps.length === 1 ? undefined : `Paste ${steps.length} steps`)
 	);

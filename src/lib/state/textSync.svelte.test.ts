@@ -8,7 +8,7 @@ import { TECHNIQUES } from '../core/technique/library';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '../core/testing';
 import { makeDb, type SoftTideDb } from '../store/db';
 import { Repository } from '../store/repository';
-import { copiedText, pasteText, removed, stepsFromText } from './clipboard';
+import { copiedText, pasteText, removed, stepsFromText, typeLine } from './clipboard';
 import { SequenceDraft } from './sequenceDraft.svelte';
 import { TextSync } from './textSync.svelte';
 
@@ -101,6 +101,18 @@ describe('the clipboard', () => {
 		expect(pasteText(draft, text, TECHNIQUES, newId)).toBe(false);
 		expect(draft.refusal).toMatch(words);
 		expect(draft.sequence).toBe(before);
+	});
+	test('a typed line of a phase begins it, once, and takes the lines that follow in their order', () => {
+		draft.select('a');
+		const first = typeLine(draft, '~ Jaw, may end here as Short one', TECHNIQUES, newId, null)!;
+		const phase = () => draft.sequence.phases.find((p) => p.id === first.into)!;
+		expect(phase()).toMatchObject({ title: 'Jaw', exitAfter: true, exitTitle: 'Short one' });
+		for (const line of ['release masseter', 'open n:submandibular', 'drain jawline > n:submandibular'])
+			expect(typeLine(draft, line, TECHNIQUES, newId, first.into)).toEqual(first);
+		expect(phase().blocks[0]!.steps.map((s) => s.aim)).toEqual(['release', 'open', 'drain']);
+		expect(typeLine(draft, '~ jaw', TECHNIQUES, newId, null)).toEqual(first);
+		expect(typeLine(draft, '~', TECHNIQUES, newId, null)).toBeNull();
+		expect(draft.refusal).toMatch(/A title is missing here/);
 	});
 	test('takes a whole sequence apart, and refuses more than there is room for', () => {
 		const read = stepsFromText(

@@ -1,3 +1,4 @@
+import type { PlaceRef } from '../atlas/places';
 import type { CheekRoute } from '../atlas/route';
 import type { Step } from '../step/step.schema';
 import { MEDIA } from '../medium/media';
@@ -10,6 +11,8 @@ export interface ReadContext {
 	readonly cheekRoute: CheekRoute;
 	/** What the step is for: words for a part of the body mean its nodes, its skin or its main place. */
 	readonly aim?: Aim;
+	/** Its way. */
+	readonly places?: readonly PlaceRef[];
 	/** Media that the text carries itself, besides those that ship. */
 	readonly media?: readonly string[];
 	/** How much a drop and a pump of the bottle are, ml. */

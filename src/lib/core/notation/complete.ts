@@ -4,7 +4,7 @@ import type { Technique } from '../technique/technique.schema';
 import { AIMS, type Aim } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
-import { PLACE_WORDS } from './placeWords';
+import { PLACE_WORDS, SET_WORDS } from './placeWords';
 import { plain, tokensOf, type Token } from './reader';
 import { AIM_WORDS } from './stepLine';
 
@@ -28,15 +28,28 @@ export interface CompleteOptions {
 	readonly whole?: boolean;
 }
 
-const place = (id: PlaceId): Completion => ({ text: id, detail: labelOf(id), kind: 'place' });
+/** A place by its label and by its id. */
+const place = (id: PlaceId): Completion[] => {
+	const label = labelOf(id).toLowerCase();
+	return [
+		{ text: id, detail: labelOf(id), kind: 'place' },
+		...(label === id ? [] : [{ text: label, detail: id, kind: 'place' as const }])
+	];
+};
+/** Words for parts of the body, each with what it means mostly. */
+const SETS: readonly Completion[] = [...SET_WORDS].map(([word, { main }]) => ({
+	text: word.replaceAll('-', ' '),
+	detail: labelOf(placeOf(main)),
+	kind: 'place'
+}));
 
 /** Places in anatomical order; those to which a stroke runs on from here come first, with the flow before the others. */
 function placesAfter(from: PlaceId | null): Completion[] {
-	if (!from) return PLACE_IDS.map(place);
+	if (!from) return [...PLACE_IDS.flatMap(place), ...SETS];
 	const near = [...neighboursOf(from)].sort(
 		(a, b) => Number(alignmentOf(from, b) === 'with') - Number(alignmentOf(from, a) === 'with')
 	);
-	return [...near, ...PLACE_IDS.filter((id) => !near.includes(id) && id !== from)].map(place);
+	return [...[...near, ...PLACE_IDS.filter((id) => !near.includes(id) && id !== from)].flatMap(place), ...SETS];
 }
 
 const lineStarts: readonly Completion[] = [
@@ -50,6 +63,23 @@ const aims: readonly Completion[] = (Object.keys(AIMS) as Aim[]).map((aim) => ({
 	detail: 'a step: what it is for',
 	kind: 'aim'
 }));
+
+/**
+ * Options that go on from what is typed: those that begin so first, then those of which a word does, in their order.
+ * What says no more than what is typed is none: there Enter is free for the line itself.
+ */
+export function matching(options: readonly Completion[], typed: string): Completion[] {
+	const wish = typed.trim().toLowerCase();
+	if (!wish) return [...options];
+	const words = wish.split(/[\s-]+/);
+	const begins = ({ text }: Completion) => text.toLowerCase().startsWith(wish);
+	const holds = ({ text, detail, kind }: Completion) => {
+		const own = `${text} ${kind === 'clause' ? '' : detail}`.toLowerCase().split(/[\s:-]+/);
+		return words.every((word) => own.some((w) => w.startsWith(word)));
+	};
+	const other = options.filter((o) => o.text.trim().toLowerCase() !== wish);
+	return [...other.filter(begins), ...other.filter((o) => !begins(o) && holds(o))];
+}
 
 /** The tokens up to the cursor; null inside of a text that is not closed yet, where nothing is offered. */
 function tokensBefore(line: string): Token[] | null {
@@ -88,6 +118,8 @@ function clauseOptions(done: readonly Token[][], aim: Aim | undefined, options: 
 	];
 }
 
+const JOINTS: readonly string[] = ['>', '+', 'then', 'stops', 'at'];
+
 /**
  * What may be written at the end of a line that is being typed.
  * @param line the line up to the cursor
@@ -120,12 +152,14 @@ export function complete(line: string, options: CompleteOptions = {}): Completio
 	const wayClause =
 		groups.length === 1 || ['then', 'stops'].includes(clause[0]?.value ?? '') || clause.at(-1)?.value === 'at';
 	if (wayClause) {
-		const joint = clause.at(-1)?.value;
-		const from = joint === '>' ? (placesIn(clause).at(-1) ?? null) : null;
-		const wants = groups.length === 1 && clause.length === 1;
-		if (!wants && joint !== '>' && joint !== '+' && joint !== 'then' && joint !== 'stops' && joint !== 'at')
-			return null;
-		return { from: start, options: placesAfter(from) };
+		const at = clause.findLastIndex((t, i) => JOINTS.includes(t.value) || (i === 0 && groups.length === 1));
+		// The words since the joint: a label or a part of the body may have several.
+		const begun = clause.slice(at + 1);
+		if (at < 0 || begun.some((t) => t.kind !== 'word')) return null;
+		// A place that is written whole asks for nothing more.
+		if (!typing && PLACE_WORDS.has(begun.map((t) => plain(t.value)).join('-'))) return null;
+		const from = clause[at]!.value === '>' ? (placesIn(clause).at(-1) ?? null) : null;
+		return { from: begun.length ? begun[0]!.column - 1 : start, options: placesAfter(from) };
 	}
 	if (clause.length) {
 		// A clause of several words: what begins as it does.

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { PLACE_IDS } from '../atlas/places';
 import { techniquesFor } from '../technique/library';
-import { complete } from './complete';
+import { complete, matching } from './complete';
 import { explain } from './explain';
 import { notationDoc, SAMPLE } from './notationDoc';
 import { parse, troubleText } from './parse';
@@ -16,9 +16,9 @@ describe('completion', () => {
 		expect(complete('  dr')!.from).toBe(2);
 	});
 	test('offers every place after the aim, and where the fluid runs first after a >', () => {
-		expect(texts('drain ')).toEqual([...PLACE_IDS]);
+		expect(texts('drain ')).toEqual(expect.arrayContaining([...PLACE_IDS, 'collarbone nodes', 'under the eyes']));
 		expect(texts('drain chin > ').slice(0, 4)).toContain('jawline');
-		expect(texts('drain chin > ')).toHaveLength(PLACE_IDS.length - 1);
+		expect(texts('drain chin > ')).not.toContain('chin');
 		expect(complete('drain chin > jaw')!.from).toBe('drain chin > '.length);
 	});
 	test('offers moves that suit the way first in the first clause, then clauses that were not said yet', () => {
@@ -28,6 +28,19 @@ describe('completion', () => {
 		expect(texts('drain chin, light, ')).not.toContain('light');
 		expect(complete('drain chin, hand ov')!.from).toBe('drain chin, '.length);
 		expect(texts('drain chin, then ')).toContain('n:terminus');
+	});
+	test('labels and plain words complete as ids do; what is written whole is no suggestion', () => {
+		const offered = (line: string) => {
+			const found = complete(line)!;
+			return matching(found.options, line.slice(found.from)).map((o) => o.text);
+		};
+		expect(offered('open collarb')).toEqual(expect.arrayContaining(['collarbone nodes', 'collarbone', 'n:terminus']));
+		expect(offered('drain chin > nec')).toEqual(expect.arrayContaining(['neck', 'neck nodes']));
+		expect(offered('drain under th')[0]).toMatch(/^under the/);
+		expect(offered('drain under the e')).toContain('under the eyes');
+		expect(offered('drain chin, split fin')).toContain('fingers split at the ear');
+		expect(offered('drain chin')).not.toContain('chin');
+		expect(offered('drain chin, light')).not.toContain('light');
 	});
 	test('is silent in a title, in a text and after something unknown', () => {
 		expect([

@@ -153,6 +153,9 @@ describe('what is doubled, contradicted or misspelt', () => {
 		});
 		expect(said('drain malar > zygoma, 8-10').dose).toEqual({ kind: 'reps', min: 8, target: 9, max: 10 });
 		expect(said('drain malar > zygoma, 8 to 10 each side').side).toEqual({ each: true, first: 'left' });
+		expect(said('drain malar > zygoma, 8 each').side).toEqual({ each: true, first: 'left' });
+		expect(said('drain jawline > masseter, split fingers').contact).toBe('split-jaw');
+		expect(said('drain temple > preauricular, split fingers').contact).toBe('split-ear');
 	});
 	test('a comment stays with the step or the phase below it, and the last with the sequence', () => {
 		const { troubles, head, phases } = parse('# why\n~ Face\n#once\n#\n# twice\ndrain malar > zygoma\n# the end');
@@ -286,7 +289,7 @@ describe('troubles', () => {
 		['rub chin', /Line 1, column 1: “rub” was not expected here\. Expected: settle, or prepare/],
 		['drain chim > jawline', /column 7: “chim” is no place that we know. Did you mean chin/],
 		['drain chin > , light', /column 14: A place is missing here/],
-		['drain chin, 8 each', /column 15: “each” was not expected here/],
+		['drain chin, 8 every', /column 15: “every” was not expected here/],
 		['drain chin, feather', /column 13: “feather” is no part of a step that we know/],
 		['drain chin, light, firm', /column 20: This is said twice/],
 		['drain chin, , light', /column 13: A comma with nothing behind it/],

@@ -88,8 +88,9 @@ export function readStep(
 	// What the line does not say follows from how many places it has, as the aim would have it.
 	let step: Partial<Step> = base;
 	const said = new Map<keyof Step, string>();
+	const onWay = { ...known, places: way };
 	for (const reader of [...clauses.filter((c) => c !== as), ...below]) {
-		const { clause, change } = readClause(reader, known);
+		const { clause, change } = readClause(reader, onWay);
 		const fields = Object.keys(change) as (keyof Step)[];
 		const again = fields.find((field) => said.has(field));
 		const joined = again && clause.joins?.(step, change);

@@ -1,5 +1,8 @@
 import { LEVEL_NAMES, LEVELS, type Level } from '../step/levels';
 import { CONTACTS, MOTIONS, type Contact, type Motion } from '../vocabulary/vocabulary';
+import type { PlaceRef } from '../atlas/places';
+import { regionOf } from '../atlas/regionOf';
+import type { Region } from '../atlas/regions';
 import { plain } from './reader';
 
 /** An id as it is written in a clause: hyphens as spaces. */
@@ -18,6 +21,16 @@ export function wordsOf<K extends string>(table: Record<K, string>, labels = fal
 export const CONTACT_WORDS: ReadonlyMap<string, Contact> = new Map(
 	[...wordsOf<Contact>(CONTACTS, true)].filter(([word]) => word !== 'none' && word !== 'tool')
 );
+/** “Split fingers” says where only by its way: which of the three is meant follows from where it begins. */
+export const SPLIT_WORDS: ReadonlySet<string> = new Set(['split-fingers', 'split-finger', 'fingers-split', 'scissors']);
+const SPLIT_AT: Partial<Record<Region, Contact>> = {
+	jaw: 'split-jaw',
+	mouth: 'split-jaw',
+	neck: 'split-collarbone',
+	trunk: 'split-collarbone'
+};
+export const splitContact = (places: readonly PlaceRef[]): Contact =>
+	(places.length ? SPLIT_AT[regionOf(places[0]!)] : undefined) ?? 'split-ear';
 export const contactWord = (contact: Contact): string => CONTACTS[contact].toLowerCase();
 
 /** Motions are written by their ids; the one that is none says so. */

@@ -236,9 +236,11 @@ export function newPhase(id: string, title: string): Phase {
 	};
 }
 
-export function addPhase(sequence: Sequence, phase: Phase): Edit {
+/** A phase more: behind the phase of a step, else at the end. */
+export function addPhase(sequence: Sequence, phase: Phase, afterStepId: string | null = null): Edit {
 	return makeEdit(sequence, `Add the phase ${phase.title}`, (draft) => {
-		draft.phases.push(phase as Draft<Phase>);
+		const at = afterStepId === null ? undefined : findStep(sequence, afterStepId)?.at[0];
+		draft.phases.splice(at === undefined ? draft.phases.length : at + 1, 0, phase as Draft<Phase>);
 	});
 }
 

@@ -3,12 +3,15 @@
 	import { HEAD_LINES } from '$lib/core/notation/headLines';
 	import { SAMPLE } from '$lib/core/notation/notationDoc';
 
+	import WordsOfNotation from '$lib/ui/views/library/WordsOfNotation.svelte';
+
 	const LINES = [
 		['~ <title>, may end here', 'A phase. “May end here”: a short version may stop after it.'],
 		['~~ side by side [from right]', 'A block whose steps are done on one side, then on the other.'],
 		['<aim> <way>, <clause>, …', 'A step. “>” leads on and fills what lies between, “+” adds a place and leaves the gap.'],
 		['as <move>', 'Among the clauses: begin from a move of the library.'],
-		['.. <clause>', 'A text that belongs to the step above.']
+		['.. <clause>', 'A text that belongs to the step above.'],
+		['# <anything>', 'A comment. It stays with the step or the phase below it.']
 	] as const;
 </script>
 
@@ -41,4 +44,5 @@
 			{/each}
 		</div>
 	</div>
+	<div class="pt-6"><WordsOfNotation /></div>
 </div>

@@ -32,7 +32,9 @@ export function readSide(reader: Reader): StepSide | null {
 	if (reader.eat('midline')) return 'midline';
 	if (reader.eat('left', 'only')) return 'left';
 	if (reader.eat('right', 'only')) return 'right';
-	if (reader.eat('each', 'side')) return { each: true, first: firstOf(reader) };
+	// “8 each” is said for “each side”; “each place” is another thing.
+	if (reader.eat('each', 'side') || (reader.rest[1]?.value !== 'place' && reader.eat('each')))
+		return { each: true, first: firstOf(reader) };
 	if (reader.eat('in', 'turn')) {
 		const every = reader.eat('every') ? { every: reader.number('how many') } : {};
 		return { alternate: true, first: firstOf(reader), ...every };

@@ -1,7 +1,17 @@
 import { LEVEL_NAMES, LEVELS, type Level } from '../../step/levels';
 import { CONTACTS, STONE_EDGES, TOOLS } from '../../vocabulary/vocabulary';
 import type { Clause } from '../clause';
-import { CONTACT_WORDS, contactWord, LEVEL_WORDS, MOTION_WORDS, motionWord, spoken, wordsOf } from '../words';
+import {
+	CONTACT_WORDS,
+	contactWord,
+	SPLIT_WORDS,
+	splitContact,
+	LEVEL_WORDS,
+	MOTION_WORDS,
+	motionWord,
+	spoken,
+	wordsOf
+} from '../words';
 
 /** A clause that is one phrase of a table, and nothing else. */
 const phrase = <T>(table: ReadonlyMap<string, T>, of: (value: T) => ReturnType<Clause['read']>): Clause['read'] => {
@@ -10,6 +20,8 @@ const phrase = <T>(table: ReadonlyMap<string, T>, of: (value: T) => ReturnType<C
 		return found === null ? null : of(found);
 	};
 };
+
+const SPLIT: ReadonlyMap<string, true> = new Map([...SPLIT_WORDS].map((word) => [word, true]));
 
 export const contact: Clause = {
 	id: 'contact',
@@ -20,7 +32,11 @@ export const contact: Clause = {
 	words: Object.keys(CONTACTS)
 		.filter((id) => id !== 'tool')
 		.map((id) => contactWord(id as keyof typeof CONTACTS)),
-	read: phrase(CONTACT_WORDS, (found) => ({ contact: found })),
+	read: (reader, { places = [] }) => {
+		const found = reader.whole(CONTACT_WORDS);
+		if (found !== null) return { contact: found };
+		return reader.whole(SPLIT) ? { contact: splitContact(places) } : null;
+	},
 	write: ({ step, bare }) =>
 		step.contact === 'tool' || step.contact === bare.contact ? null : contactWord(step.contact)
 };

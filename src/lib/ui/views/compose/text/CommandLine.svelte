@@ -16,7 +16,8 @@
 		begun: string;
 		/** Steps that were written or pasted here. */
 		onadd: (text: string) => boolean;
-		onescape: () => void;
+		/** With what stands in the line. */
+		onescape: (text: string) => void;
 	}
 	let { draft, library, begun, onadd, onescape }: Props = $props();
 	let host: HTMLDivElement;
@@ -25,6 +26,14 @@
 	/** What stands so far: a comma or a > at the end only waits for more. */
 	const whole = $derived(text.replace(/[\s,>+→]+$/, ''));
 	const read = $derived(whole ? stepsFromText(whole, draft.sequence, library.all, () => 'preview') : null);
+	const isPhase = $derived(/^\s*~/.test(text));
+	/** Of a word that is still being typed nothing is said. */
+	const trouble = $derived.by(() => {
+		const first = read && 'troubles' in read && !isPhase ? read.troubles[0] : undefined;
+		return first && (asked || /[\s,]$/.test(text) || first.endColumn <= text.trimEnd().length) ? first : undefined;
+	});
+	/** Enter was pressed on this line. */
+	let asked = $state(false);
 	const step = $derived(read && 'steps' in read ? read.steps[0] : undefined);
 
 	onMount(() => {
@@ -38,14 +47,19 @@
 			complete: { movesFor: (aim, places) => library.suiting(places).filter((t) => t.aim === aim) },
 			onchange: (now) => {
 				text = now;
+				asked = false;
 				editor?.setTroubles([]);
 			},
 			onenter: (now) => {
-				if (!now.trim()) return;
+				// An empty line is over: the keys belong to the page again.
+				if (!now.trim()) return onescape('');
 				if (onadd(whole)) clear();
-				else if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
+				else {
+					asked = true;
+					if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
+				}
 			},
-			onescape,
+			onescape: () => onescape(text),
 			onlines: (lines) => {
 				if (onadd(lines)) clear();
 			}
@@ -62,13 +76,15 @@
 
 <div bind:this={host} data-editor class="min-w-0 flex-1"></div>
 <p class="text-ink2 flex min-h-5 basis-full items-center gap-1.5 text-[11.5px] leading-4" role="status">
-	{#if read && 'troubles' in read}
-		<span>{troubleText(read.troubles[0]!).replace('Line 1, column', 'Column')}</span>
+	{#if trouble}
+		<span class="text-flag">{troubleText(trouble).replace('Line 1, column', 'Column')}</span>
+	{:else if isPhase}
+		<span>Enter begins this phase; the lines that follow belong to it.</span>
 	{:else if step}
 		<AimGlyph aim={step.aim} size={13} /><span
 			>Enter adds <b class="text-ink font-[560]">{stepTitle(step)}</b>, {doseText(step.dose)}, {sideText(step.side)}, {clock(
 				timingOfStep(step, draft)
 			)}</span
 		>
-	{:else}Enter adds the step after the chosen one. Ctrl Space offers words.{/if}
+	{:else}Enter adds the step after the chosen one. Ctrl Space offers words. Enter on an empty line gives the keys back to the page.{/if}
 </p>

@@ -2,24 +2,22 @@ import type { CompletionContext, CompletionResult } from '@codemirror/autocomple
 import type { Diagnostic } from '@codemirror/lint';
 import type { EditorState } from '@codemirror/state';
 import { hoverTooltip } from '@codemirror/view';
-import { complete, type CompleteOptions } from '$lib/core/notation/complete';
+import { complete, matching, type CompleteOptions } from '$lib/core/notation/complete';
 import { explain } from '$lib/core/notation/explain';
 import type { Trouble } from '$lib/core/notation/reader';
 
 /** What may follow where the cursor stands. */
 export function completionsOf(context: CompletionContext, options: CompleteOptions): CompletionResult | null {
 	const line = context.state.doc.lineAt(context.pos);
-	const found = complete(line.text.slice(0, context.pos - line.from), options);
-	if (!found?.options.length) return null;
+	const before = line.text.slice(0, context.pos - line.from);
+	const found = complete(before, options);
+	const offered = found ? matching(found.options, before.slice(found.from)) : [];
+	if (!found || !offered.length) return null;
 	return {
 		from: line.from + found.from,
-		options: found.options.map((o, i) => ({
-			label: o.text,
-			detail: o.detail,
-			type: o.kind,
-			boost: -i / found.options.length
-		})),
-		validFor: /^[\p{L}\d: .'-]*$/u
+		// Found and put in order already.
+		filter: false,
+		options: offered.slice(0, 60).map((o) => ({ label: o.text, detail: o.detail, type: o.kind }))
 	};
 }
 
