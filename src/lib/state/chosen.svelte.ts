@@ -41,6 +41,11 @@ export class Chosen {
 		if (b >= 0) this.#more = new Set(order.slice(Math.min(a < 0 ? b : a, b), Math.max(a, b) + 1));
 	}
 
+	/** Chooses these. */
+	these(ids: readonly string[]): void {
+		this.#more = new Set(ids);
+	}
+
 	all(): void {
 		this.#more = new Set(this.#order());
 	}

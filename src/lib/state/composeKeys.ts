@@ -11,6 +11,7 @@ import {
 	repeatOnOtherSide,
 	setSteps
 } from '../core/sequence/manyEdits';
+import { LIKENESS_IDS, onOtherLid, shiftPressure } from '../core/sequence/likeness';
 import { linkRoute } from '../core/atlas/route';
 import type { Step, StepSide } from '../core/step/step.schema';
 import { modalOpen } from './modal';
@@ -111,6 +112,8 @@ export function composeKeys(actions: Actions): () => void {
 		const places = step.places.length ? linkRoute(step.places.at(-1)!, draft().sequence.school.cheekRoute) : [];
 		return places.length ? { end: { kind: 'link', places, pumps: draft().context.working.linkPumps, by: 'hand' } } : {};
 	});
+	/** C goes round: all of the aim, of the phase, of the pressure, of the side. */
+	let like: { of: string | null; round: number } = { of: null, round: 0 };
 	return tinykeys(window, {
 		'$mod+KeyZ': when(() => draft().undo()),
 		'$mod+Shift+KeyZ': when(() => draft().redo()),
@@ -141,6 +144,14 @@ export function composeKeys(actions: Actions): () => void {
 			return edit;
 		}),
 		m: onChosen((ids, d) => mirrorSteps(d.sequence, ids)),
+		e: onChosen((ids, d) => onOtherLid(d.sequence, ids, newId, d.sequence.school.cheekRoute)),
+		',': onChosen((ids, d) => shiftPressure(d.sequence, ids, -1)),
+		'.': onChosen((ids, d) => shiftPressure(d.sequence, ids, 1)),
+		c: when(() => {
+			const { selectedId } = draft();
+			if (selectedId !== like.of) like = { of: selectedId, round: 0 };
+			draft().chooseLike(LIKENESS_IDS[like.round++ % LIKENESS_IDS.length]!);
+		}),
 		g: onChosen((ids, d) => groupSteps(d.sequence, ids, newId)),
 		Delete: onChosen((ids, d) => removeSteps(d.sequence, [...ids])),
 		Backspace: onChosen((ids, d) => removeSteps(d.sequence, [...ids])),

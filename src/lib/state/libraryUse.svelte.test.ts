@@ -40,17 +40,17 @@ describe('findings in the editor', () => {
 	test('a preview says what a fix would change, and changes nothing', async () => {
 		const draft = await draftOf();
 		const before = draft.sequence;
-		expect(previewOf(draft, finding(draft, 'fluid-cap'))!.map((d) => d.text)).toEqual([
-			'pressure light (1), was medium (2)'
-		]);
+		const preview = previewOf(draft, draft.fixOf(finding(draft, 'fluid-cap'))!);
+		expect(preview.changes.map((d) => d.text)).toEqual(['pressure light (1), was medium (2)']);
+		expect(preview.toSeconds).toBe(preview.fromSeconds);
 		expect(draft.sequence).toBe(before);
-		draft.fix(finding(draft, 'fluid-cap'));
+		draft.do(draft.fixOf(finding(draft, 'fluid-cap')));
 		expect(stepOf(draft, 'a').pressure).toBe(1);
 		await settled(draft);
 	});
 	test('one without a fix has no preview', async () => {
 		const draft = await draftOf(sequenceOf([step('n', ['throat', 'under-jaw'], { aim: 'lift' })]));
-		expect(previewOf(draft, finding(draft, 'neck-direction'))).toBeNull();
+		expect(draft.fixOf(finding(draft, 'neck-direction'))).toBeNull();
 	});
 	test('set aside without a reason is refused in a sentence; with one it goes and can be taken up again', async () => {
 		const draft = await draftOf();
@@ -67,8 +67,10 @@ describe('findings in the editor', () => {
 	});
 	test('all safe fixes are one edit: one undo takes them back', async () => {
 		const draft = await draftOf();
-		draft.mendSafe();
-		expect(draft.undoLabel).toMatch(/^Mend \d+ findings$/);
+		const edit = draft.safeFixes()!;
+		expect(previewOf(draft, edit).toSeconds).toBeGreaterThan(draft.judgement.timing.expectedSeconds);
+		draft.do(edit);
+		expect(draft.undoLabel).toMatch(/^Fix \d+ findings$/);
 		expect(draft.judgement.findings.filter((f) => f.severity !== 'advice')).toEqual([]);
 		draft.undo();
 		expect(draft.sequence.phases).toEqual(SEQUENCE.phases);

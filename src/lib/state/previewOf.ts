@@ -1,10 +1,21 @@
-import type { Finding } from '../core/rules/rule';
 import { differences, type Difference } from '../core/sequence/difference';
-import { applyEdit } from '../core/sequence/edits';
+import { applyEdit, type Edit } from '../core/sequence/edits';
+import { timingOf } from '../core/sequence/timing';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
-/** What a fix would change, in words; null where none is possible. */
-export function previewOf(draft: SequenceDraft, finding: Finding): Difference[] | null {
-	const edit = draft.fixOf(finding);
-	return edit && differences(draft.sequence, applyEdit(draft.sequence, edit));
+export interface Preview {
+	readonly changes: readonly Difference[];
+	/** Expected length before and after, s. */
+	readonly fromSeconds: number;
+	readonly toSeconds: number;
+}
+
+/** What an edit would change, in words, and how long the sequence would then be. */
+export function previewOf(draft: SequenceDraft, edit: Edit): Preview {
+	const after = applyEdit(draft.sequence, edit);
+	return {
+		changes: differences(draft.sequence, after),
+		fromSeconds: draft.judgement.timing.expectedSeconds,
+		toSeconds: timingOf(after, draft.context).expectedSeconds
+	};
 }

@@ -61,7 +61,7 @@ describe('the draft of a sequence', () => {
 		draft.do(setStep(draft.sequence, 'a', { paceSeconds: 4 }));
 		expect(draft.judgement.timing.expectedSeconds).toBe(before + 10);
 		const stranded = draft.judgement.findings.find((f) => f.ruleId === 'stranded')!;
-		draft.fix(stranded);
+		draft.do(draft.fixOf(stranded));
 		expect(draft.judgement.findings.map((f) => f.key)).not.toContain(stranded.key);
 	});
 	test('an edit that breaks the sequence is refused in a sentence, and nothing changes', async () => {
@@ -207,6 +207,12 @@ describe('keys', () => {
 		expect(selected(draft).end.kind).toBe('none');
 		press('ArrowUp', { altKey: true });
 		expect(draft.steps.map((s) => s.step.id)).toEqual(['a', 'o', 'b']);
+		press('.');
+		expect(selected(draft).pressure).toBe(3);
+		press(',');
+		press('c');
+		expect(draft.said).toBe('1 step of the aim drain');
+		draft.chosen.clear();
 		press('d');
 		expect(draft.steps).toHaveLength(4);
 		press('Delete');

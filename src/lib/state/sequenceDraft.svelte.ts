@@ -8,11 +8,13 @@ import { Chosen } from './chosen.svelte';
 import { commit, redo, soundHistory, undo, type Draft, type History } from '../core/sequence/history';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Step } from '../core/step/step.schema';
-import { stepsOf, type PlacedStep } from '../core/sequence/walk';
+import { LIKENESSES, stepsLike, type LikenessId } from '../core/sequence/likeness';
+import { findStep, stepsOf, type PlacedStep } from '../core/sequence/walk';
 import { eventIndexAt, positionAt } from '../core/perform/position';
 import { fixIn, judge, type Judgement } from '../core/rules/judge';
-import { mendSafe } from '../core/rules/mend';
+import { mendEach, mendSafe } from '../core/rules/mend';
 import { muteFinding, unmuteFinding } from '../core/rules/mutes';
+import type { FindingGroup } from '../core/rules/grouping';
 import type { Finding } from '../core/rules/rule';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
@@ -129,6 +131,15 @@ export class SequenceDraft {
 		}
 	}
 
+	/** Chooses all steps that are like the selected one, and says how many. */
+	chooseLike(by: LikenessId): void {
+		const placed = this.selectedId ? findStep(this.sequence, this.selectedId) : undefined;
+		if (!placed) return;
+		const ids = stepsLike(this.sequence, placed.step.id, by);
+		this.chosen.these(ids);
+		this.said = `${ids.length} ${ids.length === 1 ? 'step' : 'steps'} ${LIKENESSES[by].words(placed)}`;
+	}
+
 	/** Does an edit that may turn out to be impossible; why is then said. */
 	attempt(make: () => Edit | null): boolean {
 		try {
@@ -205,13 +216,16 @@ export class SequenceDraft {
 		return fixIn(this.judgement.context, finding);
 	}
 
-	fix(finding: Finding): void {
-		this.do(this.fixOf(finding));
+	/** The fix of a group: of all its findings, as one edit; null where none is possible. */
+	fixOfGroup({ lead, findings }: FindingGroup): Edit | null {
+		if (findings.length === 1) return this.fixOf(lead);
+		const wanted = (f: Finding) => f.ruleId === lead.ruleId && f.severity === lead.severity;
+		return mendEach(this.sequence, this.context, wanted)?.edit ?? null;
 	}
 
-	/** Applies all safe fixes at once. */
-	mendSafe(): void {
-		this.do(mendSafe(this.sequence, this.context)?.edit ?? null);
+	/** All fixes that are safe, as one edit; null where there is none. */
+	safeFixes(): Edit | null {
+		return mendSafe(this.sequence, this.context)?.edit ?? null;
 	}
 
 	/** Sets a finding aside with a reason. */

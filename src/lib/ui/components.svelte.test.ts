@@ -226,9 +226,11 @@ describe('panels', () => {
 		const sequence = sequenceOf([step('a', ['malar', 'zygoma'], { pressure: 3 })]);
 		const finding = judge(sequence, CONTEXT).findings.find((f) => f.ruleId === 'fluid-cap')!;
 		const [onfix, onjump] = [vi.fn(), vi.fn()];
-		const preview = () => [
-			{ kind: 'changed' as const, number: 1, stepId: 'a', text: 'pressure light (1), was firm (3)' }
-		];
+		const preview = () => ({
+			changes: [{ kind: 'changed' as const, number: 1, stepId: 'a', text: 'pressure light (1), was firm (3)' }],
+			fromSeconds: 20,
+			toSeconds: 27
+		});
 		const root = show(Finding, { finding, sentence: sentenceOf(finding), preview, onfix, onjump });
 		expect(root.textContent).toContain('1 is firm (3) on the apple of the cheek, light (1) at most.');
 		const [jump, fix] = all(root, 'button');
@@ -236,9 +238,10 @@ describe('panels', () => {
 		fix!.click();
 		flushSync();
 		expect(root.textContent).toContain('1 pressure light (1), was firm (3)');
+		expect(root.textContent).toContain('Length 0:20, then 0:27');
 		expect(onfix).not.toHaveBeenCalled();
 		all(root, 'button')
-			.find((b) => b.textContent === 'Do it')!
+			.find((b) => b.textContent === 'Apply')!
 			.click();
 		expect([onjump.mock.calls.length, onfix.mock.calls.length]).toEqual([1, 1]);
 		const bare = show(Finding, { finding, sentence: sentenceOf(finding), preview: null, onfix });

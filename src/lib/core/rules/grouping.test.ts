@@ -7,20 +7,28 @@ import { sentenceOf } from './wording';
 const groupsOf = (...steps: Parameters<typeof sequenceOf>[0]) =>
 	groupFindings(judge(sequenceOf(steps), CONTEXT).findings);
 
-test('what one stroke leaves behind is one group, with every zone and side in one sentence', () => {
+test('the same rule on several steps is one group that names them; what one stroke leaves behind is one sentence', () => {
 	const groups = groupsOf(
 		step('a', ['lower-eyelid', 'zygoma', 'preauricular']),
 		step('b', ['malar', 'buccal'], { side: 'left' })
 	);
 	const stranded = groups.filter((g) => g.lead.ruleId === 'stranded');
-	expect(stranded.map((g) => groupSentence(g).head)).toEqual([
-		'1 leaves fluid behind on both sides: lower eyelid, cheekbone and front of the ear.',
-		'2 leaves fluid behind on the left: apple of the cheek and hollow of the cheek.'
+	expect(stranded.map(groupSentence)).toEqual([
+		{
+			head: 'No fluid left behind: steps 1 and 2.',
+			body: expect.stringContaining(
+				'1 leaves fluid behind on both sides: lower eyelid, cheekbone and front of the ear. Nothing later carries it'
+			)
+		}
 	]);
-	expect(stranded[0]!.findings).toHaveLength(6);
+	expect(stranded[0]!.stepIds).toEqual(['a', 'b']);
+	const [only] = groupsOf(step('b', ['malar', 'buccal'], { side: 'left' })).filter((g) => g.lead.ruleId === 'stranded');
+	expect(groupSentence(only!).head).toBe(
+		'1 leaves fluid behind on the left: apple of the cheek and hollow of the cheek.'
+	);
 });
 
-test('all else stands alone and says what it says; nothing is lost, keys are unique', () => {
+test('what stands alone says what it says; nothing is lost, keys are unique', () => {
 	const { findings } = judge(sequenceOf([step('a', ['jawline', 'chin'], { pressure: 3 })]), CONTEXT);
 	const groups = groupFindings(findings);
 	expect(groups.flatMap((g) => g.findings)).toHaveLength(findings.length);

@@ -13,18 +13,26 @@ export interface Mending {
 /** The most fixes that are applied in one go; a random sequence of a hundred steps needs fewer. */
 const MOST_FIXES = 300;
 
+/** Applies every safe fix, the most serious finding first. Null where there is nothing to do. */
+export const mendSafe = (sequence: Sequence, given: ExpandContext): Mending | null =>
+	mendEach(sequence, given, (f) => f.safe);
+
 /**
- * Applies every safe fix, the gravest finding first, judging anew after each: one mended finding often
- * mends others, and a fix may call for the next. Null where there is nothing to do.
+ * Applies the fix of every finding that is wanted, the most serious first, judging anew after each: one that is fixed
+ * often takes others along, and a fix may call for the next. Null where there is nothing to do.
  */
-export function mendSafe(sequence: Sequence, given: ExpandContext): Mending | null {
+export function mendEach(
+	sequence: Sequence,
+	given: ExpandContext,
+	wanted: (finding: Finding) => boolean
+): Mending | null {
 	const tried = new Set<string>();
 	const edits: Edit[] = [];
 	const mended: Finding[] = [];
 	let current = sequence;
 	for (let n = 0; n < MOST_FIXES; n++) {
 		const { findings, context } = judge(current, given);
-		const finding = findings.find((f) => f.safe && !tried.has(f.key));
+		const finding = findings.find((f) => wanted(f) && !tried.has(f.key));
 		if (!finding) break;
 		tried.add(finding.key);
 		const edit = fixIn(context, finding);
@@ -33,6 +41,6 @@ export function mendSafe(sequence: Sequence, given: ExpandContext): Mending | nu
 		mended.push(finding);
 		current = applyEdit(current, edit);
 	}
-	const label = mended.length === 1 ? edits[0]?.label : `Mend ${mended.length} findings`;
+	const label = mended.length === 1 ? edits[0]?.label : `Fix ${mended.length} findings`;
 	return edits.length ? { edit: joinEdits(label!, edits), mended } : null;
 }

@@ -5,7 +5,7 @@ import { applyEdit, revertEdit } from '../sequence/edits';
 import { mirroredPlace, mirroredSequence } from '../sequence/mirror';
 import { anySequence, CONTEXT, sequenceOf, step } from '../testing';
 import { judge } from './judge';
-import { mendSafe } from './mend';
+import { mendEach, mendSafe } from './mend';
 import { muteFinding, unmuteFinding } from './mutes';
 import { findingKey } from './rule';
 
@@ -38,6 +38,19 @@ describe('all safe fixes at once', () => {
 		expect(mended.map((f) => f.ruleId)).toEqual(expect.arrayContaining(['eye-cap', 'no-glide', 'hands-clean']));
 		expect(judge(applyEdit(firm, edit), CONTEXT).findings.filter((f) => f.severity !== 'advice')).toEqual([]);
 	});
+});
+
+test('one fix for a rule on many steps: all of it is gone, nothing of another rule is touched', () => {
+	const sequence = sequenceOf([
+		step('a', ['malar', 'zygoma'], { pressure: 3 }),
+		step('b', ['chin', 'jawline', 'under-jaw', 'n:submandibular'], { pressure: 4 })
+	]);
+	const { edit, mended } = mendEach(sequence, CONTEXT, (f) => f.ruleId === 'fluid-cap')!;
+	expect(mended.map((f) => f.stepIds[0]).sort()).toEqual(['a', 'b']);
+	const left = judge(applyEdit(sequence, edit), CONTEXT).findings.map((f) => f.ruleId);
+	expect(left).not.toContain('fluid-cap');
+	expect(left).toContain('hands-clean');
+	expect(edit.label).toBe('Fix 2 findings');
 });
 
 describe('setting a finding aside', () => {

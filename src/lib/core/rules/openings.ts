@@ -1,5 +1,6 @@
 import type { NodeId } from '../atlas/nodes';
-import { nodeOf, placeOf, type Side } from '../atlas/places';
+import { nodesUnder } from '../atlas/graph';
+import { isZone, nodeOf, placeOf, type PlaceId, type Side } from '../atlas/places';
 import type { Pass } from '../sequence/passes';
 import { sidesOf } from '../sequence/workedSide';
 import { strokesOf } from '../step/parts';
@@ -9,9 +10,18 @@ import { makeStep } from '../technique/makeStep';
 import { insertStep, type Edit, type Spot } from '../sequence/edits';
 import { freeId } from '../sequence/freeId';
 import type { Sequence } from '../sequence/sequence.schema';
+import type { Step } from '../step/step.schema';
 import type { PlacedStep } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 import { NODES } from '../atlas/nodes';
+
+const byAim = ({ aim }: Step): boolean => aim === 'open' || aim === 'close';
+/** The groups that are opened on a place: itself, or those under skin that is opened by name. */
+function nodesAt(place: PlaceId, onSkin: boolean): readonly NodeId[] {
+	const node = nodeOf(place);
+	if (node) return [node];
+	return onSkin && isZone(place) ? nodesUnder(place) : [];
+}
 
 const key = (node: NodeId, side: Side) => `${node}:${side}`;
 
@@ -33,9 +43,8 @@ export class Openings {
 			if (link ? pass.reps < context.working.openingPumps : !strokesOf(step).some(opensNodes)) continue;
 			// The pumps of a link are done at its last node group.
 			const refs = link ? pass.event.places.slice(-1) : pass.places;
-			for (const ref of refs) {
-				const node = nodeOf(placeOf(ref));
-				if (!node) continue;
+			const aim = byAim(step);
+			for (const node of refs.flatMap((ref) => nodesAt(placeOf(ref), !link && aim))) {
 				for (const side of sidesOf(pass.side)) {
 					const k = key(node, side);
 					const known = this.#times.get(k);

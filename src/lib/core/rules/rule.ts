@@ -93,7 +93,7 @@ export interface Rule {
 	readonly safe?: boolean;
 	/** The fix moves steps: it is offered only where nothing else gets worse by it. */
 	readonly verify?: boolean;
-	/** Its findings come in flocks, every zone and side of a stroke: one look and one fix take those of the same steps together. */
+	/** Its findings come in flocks, every zone and side of a stroke: those of one step are said in one sentence. */
 	readonly flocks?: boolean;
 	/** The policy of the school on which the finding hangs, in words; absent where all schools agree. */
 	policy?(school: School): string;

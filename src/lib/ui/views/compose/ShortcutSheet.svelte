@@ -27,6 +27,9 @@
 			keys: [
 				['Shift ↑ ↓', 'choose more'],
 				['Ctrl A', 'choose all'],
+				['C', 'choose all of the aim; again: of the phase, the pressure, the side'],
+				[', .', 'one lighter, one firmer'],
+				['E', 'the same on the other eyelid'],
 				['G', 'do them side by side, as a block'],
 				['Ctrl C, X, V', 'copy, cut, paste, as text'],
 				['+ − 0 to 4 S O M D', 'as with one, on all of them']

@@ -38,7 +38,9 @@
 			{#if title === 'Places'}
 				{#each places as id (id)}<li class="word"><PlacePicture place={id} />{@render named(labelOf(id), id)}</li>{/each}
 			{:else if title === 'Contacts'}
-				{#each contacts as c (c)}<li class="word low"><Footprint contact={c} size={34} />{@render named(CONTACTS[c], contactWord(c))}</li>{/each}
+				{#each contacts as c (c)}<li class="word low">
+						<Footprint contact={c} size={34} />{@render named(CONTACTS[c], contactWord(c))}
+					</li>{/each}
 			{:else if title === 'Motions'}
 				{#each motions as m (m)}<li class="word low">
 						<MotionGlyph motion={m} size={34} />{@render named(MOTIONS[m], motionWord(m))}

@@ -3,7 +3,8 @@
 	import { DropdownMenu } from 'bits-ui';
 	import type { Finding } from '$lib/core/rules/rule';
 	import { fixLabel, type Sentence } from '$lib/core/rules/wording';
-	import type { Difference } from '$lib/core/sequence/difference';
+	import type { Preview } from '$lib/state/previewOf';
+	import ChangePreview from './ChangePreview.svelte';
 	import Pennant from '../../../parts/glyphs/Pennant.svelte';
 
 	interface Props {
@@ -13,19 +14,23 @@
 		/** What the model says to it. */
 		model?: string | null;
 		/** What its fix would change; null where no fix is possible. */
-		preview: (() => readonly Difference[]) | null;
+		preview: (() => Preview | null) | null;
 		onfix: () => void;
+		/** The steps that it was found on, where they are several. */
+		steps?: readonly { readonly id: string; readonly number: number }[];
+		onstep?: (id: string) => void;
 		onjump?: () => void;
 		/** Absent where it cannot be set aside. */
 		onmute?: (reason: string) => void;
 	}
-	let { finding, sentence, model = null, preview, onfix, onjump, onmute }: Props = $props();
+	let { finding, sentence, model = null, preview, onfix, steps = [], onstep, onjump, onmute }: Props = $props();
 	const uid = $props.id();
 	const WORD = { stop: 'Stop', caution: 'Caution', advice: 'Advice' } as const;
-	const KIND = { added: 'New', removed: 'Gone', moved: 'Moved', changed: '' } as const;
+	/** So many steps are named, the others counted. */
+	const MOST = 12;
 	let shown = $state<'nothing' | 'fix' | 'mute'>('nothing');
 	let reason = $state('');
-	const changes = $derived(shown === 'fix' && preview ? preview() : []);
+	const made = $derived(shown === 'fix' && preview ? preview() : null);
 	const focus = (node: HTMLElement) => node.focus();
 </script>
 
@@ -57,26 +62,30 @@
 			</DropdownMenu.Portal>
 		</DropdownMenu.Root>
 	</span>
-	{#if shown === 'fix'}
-		<div class="bg-wash/60 col-span-2 col-start-2 mt-1 rounded-lg px-2.5 py-1.5" role="group" aria-label="What the fix changes">
-			<ul>
-				{#each changes.slice(0, 8) as d, i (`${d.stepId}${i}`)}
-					<li><span class="text-ink2">{KIND[d.kind]}</span> <b class="font-semibold">{d.number}</b> {d.text}</li>
-				{/each}
-				{#if changes.length > 8}<li class="text-ink2">and {changes.length - 8} more</li>{/if}
-			</ul>
-			<div class="mt-1.5 flex gap-2">
+	{#if steps.length > 1}
+		<p class="col-span-2 col-start-2 flex flex-wrap gap-1 pt-1" aria-label="Steps">
+			{#each steps.slice(0, MOST) as { id, number } (id)}
 				<button
 					type="button"
-					class="btn btn-primary min-h-[26px] px-2.5"
-					use:focus
-					onclick={() => {
-						shown = 'nothing';
-						onfix();
-					}}>Do it</button
+					class="border-hair hover:bg-wash min-h-6 min-w-6 rounded border px-1 text-[11px]"
+					aria-label="To step {number}"
+					onclick={() => onstep?.(id)}>{number}</button
 				>
-				<button type="button" class="btn min-h-[26px] px-2.5" onclick={() => (shown = 'nothing')}>Leave it</button>
-			</div>
+			{/each}
+			{#if steps.length > MOST}<span class="text-ink2 self-center">and {steps.length - MOST} more</span>{/if}
+		</p>
+	{/if}
+	{#if shown === 'fix' && made}
+		<div class="col-span-2 col-start-2 mt-1">
+			<ChangePreview
+				preview={made}
+				label="What the fix changes"
+				onapply={() => {
+					shown = 'nothing';
+					onfix();
+				}}
+				oncancel={() => (shown = 'nothing')}
+			/>
 		</div>
 	{:else if shown === 'mute'}
 		<form

@@ -4,6 +4,7 @@
 	import { groupFindings, groupSentence, type FindingGroup } from '$lib/core/rules/grouping';
 	import { RULE_KINDS, type Finding as FindingRecord, type RuleKind } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
+	import type { Edit } from '$lib/core/sequence/edits';
 	import { stepTitle } from '$lib/core/step/describe';
 	import { previewOf } from '$lib/state/previewOf';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -11,6 +12,7 @@
 	import Segmented from '../../../parts/controls/Segmented.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import TideMarkGlyph from '../tide/TideMarkGlyph.svelte';
+	import ChangePreview from './ChangePreview.svelte';
 	import Finding from './Finding.svelte';
 
 	interface Props {
@@ -61,7 +63,12 @@
 		}
 		return [...byTitle.values()].sort((a, b) => a.rank - b.rank);
 	});
-	const preview = (finding: FindingRecord) => (finding.fixable && draft.fixOf(finding) ? () => previewOf(draft, finding) ?? [] : null);
+	const shown = (edit: Edit | null) => edit && previewOf(draft, edit);
+	const preview = (group: FindingGroup) => (group.lead.fixable && draft.fixOf(group.lead) ? () => shown(draft.fixOfGroup(group)) : null);
+	/** All that is safe, looked at before it is done. */
+	let fixingSafe = $state(false);
+	const safeFixes = $derived(fixingSafe ? draft.safeFixes() : null);
+	const stepsOf = (group: FindingGroup) => group.stepIds.flatMap((id) => ({ id, number: draft.byId.get(id)?.number ?? 0 }));
 	const model = (group: FindingGroup) =>
 		tide?.tide
 			? modelOnFinding(tide.tide, { ruleId: group.lead.ruleId, stepIds: group.findings.flatMap((f) => f.stepIds.slice(0, 1)) })
@@ -86,9 +93,21 @@
 		/>
 		<Select label="Show" value={chosen} options={filters} onchange={(v) => (filter = v)} />
 		{#if safe.length > 1}
-			<button type="button" class="btn" onclick={() => draft.mendSafe()}>Mend the safe ones</button>
+			<button type="button" class="btn" aria-expanded={fixingSafe} onclick={() => (fixingSafe = !fixingSafe)}>Fix what is safe</button>
 		{/if}
 	</div>
+	{#if fixingSafe && safe.length > 1}
+		{#if safeFixes}<ChangePreview
+				preview={previewOf(draft, safeFixes)}
+				label="What the safe fixes change"
+				most={16}
+				onapply={() => {
+					draft.do(safeFixes);
+					fixingSafe = false;
+				}}
+				oncancel={() => (fixingSafe = false)}
+			/>{:else}<p class="text-ink2 text-xs">None of them can be fixed by itself.</p>{/if}
+	{/if}
 {/if}
 {#each sections as section (section.title)}
 	{#if section.title}<h3 class="text-ink2 border-ink mt-2 border-b pb-0.5 text-xs font-semibold">{section.title}</h3>{/if}
@@ -98,8 +117,10 @@
 				finding={group.lead}
 				sentence={groupSentence(group)}
 				model={model(group)}
-				preview={preview(group.lead)}
-				onfix={() => draft.fix(group.lead)}
+				preview={preview(group)}
+				steps={stepId ? [] : stepsOf(group)}
+				onstep={(id) => draft.select(id)}
+				onfix={() => draft.do(draft.fixOfGroup(group))}
 				onjump={stepId ? undefined : jump(group.lead)}
 				onmute={group.lead.severity === 'stop' ? undefined : muteAll(group)}
 			/>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
 	import Columns2 from '@lucide/svelte/icons/columns-2';
+	import Eye from '@lucide/svelte/icons/eye';
 	import CopyPlus from '@lucide/svelte/icons/copy-plus';
 	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
@@ -9,10 +10,12 @@
 	import { stepped } from '$lib/core/step/dose';
 	import { removeSteps } from '$lib/core/sequence/edits';
 	import { duplicateSteps, groupSteps, inOrder, mirrorSteps, moveSteps, repeatOnOtherSide, setSteps } from '$lib/core/sequence/manyEdits';
+	import { onOtherLid, shiftPressure, worksOneLid } from '$lib/core/sequence/likeness';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import type { Contact } from '$lib/core/vocabulary/vocabulary';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import ChooseLike from './ChooseLike.svelte';
 	import Segmented from '../../../parts/controls/Segmented.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Ripples from '../../../parts/glyphs/Ripples.svelte';
@@ -47,7 +50,8 @@
 		.map((s) => stepTitle(s))
 		.join('; ')}{steps.length > 4 ? `; and ${steps.length - 4} more` : ''}
 </p>
-<div class="flex flex-wrap gap-1.5">
+<ChooseLike {draft} />
+<div class="mt-1 flex flex-wrap gap-1.5">
 	<button type="button" class="btn px-2" onclick={() => draft.do(duplicateSteps(draft.sequence, ids, newId))}
 		><CopyPlus size={14} />Duplicate</button
 	>
@@ -67,6 +71,12 @@
 				return edit;
 			})}><ArrowLeftRight size={14} />Other side</button
 	>
+	{#if steps.some(worksOneLid)}<button
+			type="button"
+			class="btn px-2"
+			onclick={() => draft.attempt(() => onOtherLid(draft.sequence, ids, newId, draft.sequence.school.cheekRoute))}
+			><Eye size={14} />Both lids</button
+		>{/if}
 	<button type="button" class="btn px-2" onclick={() => draft.do(removeSteps(draft.sequence, [...ids]))}><Trash2 size={14} />Remove</button>
 </div>
 <dl class="mt-3 grid grid-cols-[64px_minmax(0,1fr)] items-center gap-y-2">
@@ -80,6 +90,11 @@
 		>
 			{#snippet mark(l)}<Ripples level={Number(l) as Level} size={15} />{/snippet}
 		</Segmented>
+	</dd>
+	<dt></dt>
+	<dd class="flex gap-1.5">
+		<button type="button" class="btn px-2" onclick={() => draft.do(shiftPressure(draft.sequence, ids, -1))}>One lighter each</button>
+		<button type="button" class="btn px-2" onclick={() => draft.do(shiftPressure(draft.sequence, ids, 1))}>One firmer each</button>
 	</dd>
 	<dt>Dose</dt>
 	<dd class="flex gap-1.5">

@@ -2,12 +2,14 @@
 	import { MAX_TEXT } from '$lib/core/step/common.schema';
 	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
+	import Eye from '@lucide/svelte/icons/eye';
 	import CopyPlus from '@lucide/svelte/icons/copy-plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { duplicateStep, removeSteps, setPlaces, setStep } from '$lib/core/sequence/edits';
 	import { repeatOnOtherSide } from '$lib/core/sequence/manyEdits';
+	import { onOtherLid, worksOneLid } from '$lib/core/sequence/likeness';
 	import type { Step } from '$lib/core/step/step.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { AIMS } from '$lib/core/vocabulary/vocabulary';
@@ -17,6 +19,7 @@
 	import Arrow from '../../../parts/glyphs/Arrow.svelte';
 	import TipButton from '../../../parts/controls/TipButton.svelte';
 	import WayEditor from '../../../parts/controls/WayEditor.svelte';
+	import ChooseLike from './ChooseLike.svelte';
 	import ContactField from './ContactField.svelte';
 	import DoseField from './DoseField.svelte';
 	import FindingsPanel from './FindingsPanel.svelte';
@@ -58,10 +61,16 @@
 			onclick={() => draft.do(repeatOnOtherSide(sequence, new Set([step.id]), newId))}><ArrowLeftRight size={15} /></TipButton
 		>{/if}
 	<TipButton tip="Duplicate the step" onclick={() => draft.do(duplicateStep(sequence, step.id, newId()))}><CopyPlus size={15} /></TipButton>
+	{#if worksOneLid(step)}<TipButton
+			tip="The same on the other lid (E)"
+			onclick={() => draft.attempt(() => onOtherLid(sequence, new Set([step.id]), newId, sequence.school.cheekRoute))}
+			><Eye size={15} /></TipButton
+		>{/if}
 	<TipButton tip="Remove the step" onclick={() => draft.do(removeSteps(sequence, [step.id]))}><Trash2 size={15} /></TipButton>
 </div>
 
-<dl class="mt-2 grid grid-cols-[58px_minmax(0,1fr)] items-center gap-y-1.5">
+<ChooseLike {draft} />
+<dl class="mt-1 grid grid-cols-[58px_minmax(0,1fr)] items-center gap-y-1.5">
 	<dt class="self-start">Place</dt>
 	<dd class="text-xs leading-5">
 		{#each step.places as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span
