@@ -36,7 +36,7 @@ test('script in a text field stays text, in the list, in the editor and on paper
 		title: '<img src=x onerror="window.hurt=1"><script>window.hurt=1</script>'
 	};
 	await offer(page, JSON.stringify(evil));
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText('1 record is in.')).toBeVisible();
 	for (const path of ['/compose', '/compose/evil', '/print/evil']) {
 		await page.goto(demoURL + path);
@@ -72,7 +72,7 @@ test('moves of another library and parts that contradict each other are kept, ti
 	file.phases[0].blocks[0].steps = [{ ...a, techniqueId: 'moon-stroke' }, circles];
 	file.goals = [{ id: 'jaw-contour', weight: 0 }];
 	await offer(page, JSON.stringify(file));
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText('1 record is in.')).toBeVisible();
 	await page.goto(`${demoURL}/compose/from-afar`);
 	await page.locator('[data-row]').first().click();

@@ -108,11 +108,11 @@ test('one sequence out and, changed, in again: the preview says changed, the old
 			.locator('input[type=file]')
 			.setInputFiles({ name: 'n.json', mimeType: 'application/json', buffer: Buffer.from(content) });
 	await offer(text);
-	await expect(page.getByRole('button', { name: 'Nothing to bring in' })).toBeDisabled();
-	await page.getByRole('button', { name: 'Leave it' }).click();
+	await expect(page.getByRole('button', { name: 'Nothing to import' })).toBeDisabled();
+	await page.getByRole('button', { name: 'Cancel' }).click();
 	await offer(text.replace('Nape to collarbone', 'Nape, slower'));
 	await expect(page.getByText('1 changed')).toBeVisible();
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText('1 record is in.')).toBeVisible();
 	await page.goto(`${demoURL}/compose/demo-nape-collarbone`);
 	await expect(page.getByRole('alertdialog', { name: 'Two versions of this sequence' })).toContainText(
@@ -127,7 +127,7 @@ test('clients: a new one by a code, removed with her sessions after asking', asy
 	await page.getByLabel('Name of the new client').fill('Lock 9');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'Lock 9' })).toBeVisible();
-	await page.getByLabel('Mind before each session').fill('latex');
+	await page.getByLabel('Client alert').fill('latex');
 	await page.keyboard.press('Tab');
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	await page.goto(demoURL);
@@ -164,7 +164,7 @@ test('a client changed in two windows: both versions are offered side by side', 
 	const other = await context.newPage();
 	// The other window holds an old copy: it reads once and follows nothing.
 	await other.goto(`${demoURL}/clients`);
-	await other.getByLabel('Mind before each session').waitFor();
+	await other.getByLabel('Client alert').waitFor();
 	await other.evaluate(async () => {
 		const open = indexedDB.open('soft-tide-demo');
 		const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
@@ -188,7 +188,7 @@ test('a client changed in two windows: both versions are offered side by side', 
 	await expect(panel).toContainText('No seed oils either.');
 	await panel.getByRole('button', { name: 'Go on with the other' }).click();
 	await expect(panel).toBeHidden();
-	await expect(page.getByLabel('Mind before each session')).toHaveValue('No seed oils either.');
+	await expect(page.getByLabel('Client alert')).toHaveValue('No seed oils either.');
 });
 
 test('goals show what they get, and fitting to the minutes says what it would change before it does', async ({
@@ -207,7 +207,7 @@ test('goals show what they get, and fitting to the minutes says what it would ch
 	await page.getByRole('button', { name: /^Fit to 7:00/ }).click();
 	const preview = page.getByRole('region', { name: 'What fitting would change' });
 	await expect(preview).toContainText('Counts are lowered within their ranges; nothing is left out.');
-	await preview.getByRole('button', { name: 'Do it' }).click();
+	await preview.getByRole('button', { name: 'Apply' }).click();
 	await expect(page.getByText('of 7:00')).toContainText(/^6:\d\d|^7:00/);
 	await page.getByRole('button', { name: 'Undo: Fit to 7:00' }).click();
 	await page.getByLabel('minutes', { exact: true }).fill('2');
@@ -229,9 +229,9 @@ test('the film: a stroke on bare skin is named, mended with drops, and the inspe
 	await expect(page.getByText('without a medium')).toBeHidden();
 	await page.getByRole('tab', { name: 'Step', exact: true }).click();
 	await expect(page.getByLabel('Medium: Light oil')).toBeVisible();
-	await expect(page.getByText('1 drop for a full film')).toBeVisible();
+	await expect(page.getByText('1 drop for full cover')).toBeVisible();
 	await page.getByLabel('Medium: Light oil').click();
 	await page.getByRole('option', { name: 'Almond oil' }).click();
-	await expect(page.getByText(/for a full film · nuts/)).toBeVisible();
+	await expect(page.getByText(/for full cover · nuts/)).toBeVisible();
 	await saved(page);
 });

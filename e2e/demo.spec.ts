@@ -96,7 +96,7 @@ test('what is worked shows on the map, turned for the head of the couch', async 
 test('a look today tints the map in Compose, and the session goes on from it', async ({ page }) => {
 	await beginDemo(page, '/session');
 	await page.locator('[data-place="chin"][data-side="left"]').click();
-	await page.getByRole('button', { name: 'Keep the look, then compose' }).click();
+	await page.getByRole('button', { name: 'Save findings, edit sequence' }).click();
 	await page
 		.getByRole('link', { name: /Baker’s dawn/ })
 		.first()

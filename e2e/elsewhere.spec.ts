@@ -87,10 +87,10 @@ test('an import looks again before it writes, and a file with a fault can be bro
 	await name.fill('Odile, changed again');
 	await name.blur();
 	await expect(other.getByRole('heading', { name: 'Odile, changed again' })).toBeVisible();
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText(/so nothing was brought in\. This is what would happen now/)).toBeVisible();
 	await expect(other.getByRole('heading', { name: 'Odile, changed again' })).toBeVisible();
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText(/records? (is|are) in\./)).toBeVisible();
 	await expect(other.getByRole('region', { name: 'Two versions of this record' })).toContainText(
 		'Odile, changed again'
@@ -137,11 +137,11 @@ test('an import looks again before it writes, and a file with a fault can be bro
 	};
 	await offer(page, JSON.stringify({ ...file, ...Object.fromEntries(tables.map((t) => [t, []])) }));
 	await expect(page.getByRole('alert')).toContainText('no client of the file has this id: nobody');
-	await page.getByRole('button', { name: 'Bring in all but what is wrong' }).click();
+	await page.getByRole('button', { name: 'Import all but what is wrong' }).click();
 	const preview = page.getByRole('region', { name: 'What the file would do' });
 	await expect(preview).toContainText('Left out');
 	await expect(preview).toContainText('sessions[0].clientId');
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText('1 record is in.')).toBeVisible();
 });
 
@@ -168,7 +168,7 @@ test('settings come back with a backup though consent was given here, and wiping
 	await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('day');
 	expect(await recordsIn(page, 'soft-tide', 'sequences')).toEqual([]);
 	await page.locator('input[type=file]').setInputFiles(path);
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('evening');
 	await page.goto('/settings');
 	await expect(page.getByRole('radio', { name: 'inch' })).toBeChecked();

@@ -31,7 +31,7 @@ test('a stored step that asks for a day of hands opens, is said and can be remov
 	const said = page.getByText(/asks for more than can be reckoned with/).first();
 	await expect(said).toBeVisible();
 	await page.getByRole('button', { name: 'Lower it' }).first().click();
-	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Do it' }).click();
+	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Apply' }).click();
 	await expect(said).toBeHidden();
 	await page.keyboard.press('Control+z');
 	await expect(said).toBeVisible();
@@ -113,7 +113,7 @@ test('ids from files are safe in addresses', async ({ page }) => {
 			page,
 			writeSequenceFile({ ...sequenceOf([step('a', ['chin', 'jawline'])]), id, title: `Called ${id}` })
 		);
-		await page.getByRole('button', { name: 'Bring it in' }).click();
+		await page.getByRole('button', { name: 'Import' }).click();
 		await expect(page.getByText('1 record is in.')).toBeVisible();
 		await page.goto('/compose');
 		await page

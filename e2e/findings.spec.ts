@@ -19,7 +19,7 @@ test('findings by step and by kind, filtered, with a preview that changes nothin
 	await panel.getByRole('button', { name: 'Wash first' }).click();
 	await expect(panel.getByRole('group', { name: 'What the fix changes' })).toContainText(/New 1 Clean the hands/);
 	expect(await page.locator('[data-row]').count()).toBe(rows);
-	await panel.getByRole('button', { name: 'Leave it' }).click();
+	await panel.getByRole('button', { name: 'Cancel' }).click();
 	expect(await page.locator('[data-row]').count()).toBe(rows);
 	await mend(page, 'Wash first');
 	await expect(page.locator('[data-row]')).toHaveCount(rows + 1);
@@ -102,11 +102,11 @@ test('a school of her own: copied, refused where it forbids everything, used, an
 		await form.getByLabel(new RegExp(`^${cap} cap`)).click();
 		await page.getByRole('option', { name: `${cap} up to 0 touch` }).click();
 	}
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(form.getByRole('alert')).toContainText('with fluid and muscle both at 0 every move is forbidden');
 	await form.getByLabel(/^muscle cap/).click();
 	await page.getByRole('option', { name: 'muscle up to 2 medium' }).click();
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('heading', { name: 'Lighthouse' })).toBeVisible();
 
 	await page.goto(`${demoURL}/compose/demo-bakers-dawn`);

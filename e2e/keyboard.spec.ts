@@ -18,7 +18,7 @@ test('a sequence by keyboard alone', async ({ page }) => {
 	await expect(page.locator('[data-step-button]').first()).toBeFocused();
 
 	await page.keyboard.press('+');
-	await expect(page.getByLabel('Dose in reps')).toHaveValue('8');
+	await expect(page.getByLabel('Repeats in reps')).toHaveValue('8');
 	await page.keyboard.press('2');
 	await expect(page.getByRole('radio', { name: /^2 medium/ })).toBeChecked();
 	await page.keyboard.press('s');

@@ -44,11 +44,11 @@ test('a move of her own: copied, refused with the field named, changed, used, ca
 	await page.getByRole('button', { name: 'Copy as mine' }).click();
 	const form = page.getByRole('form', { name: 'Your move' });
 	await form.getByLabel('Name').fill('Ribbon of the jaw');
-	await form.getByRole('group', { name: 'Dose a side' }).getByLabel('from').fill('30');
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('group', { name: 'Repeats a side' }).getByLabel('from').fill('30');
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(form.getByRole('alert')).toContainText('dose: min ≤ target ≤ max is needed');
-	await form.getByRole('group', { name: 'Dose a side' }).getByLabel('from').fill('4');
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('group', { name: 'Repeats a side' }).getByLabel('from').fill('4');
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('heading', { name: 'Ribbon of the jaw' })).toBeVisible();
 
 	await page.goto(`${demoURL}/compose/demo-three-minutes`);
@@ -105,17 +105,17 @@ test('a rule shows what breaks it and what mends it; a medium of her own is offe
 	const form = page.getByRole('form', { name: 'Your medium' });
 	await form.getByLabel('Name').fill('Plum oil');
 	await form.getByLabel('Half absorbed after, minutes').fill('500');
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(form.getByRole('alert')).toContainText('halfLifeSeconds');
 	await form.getByLabel('Half absorbed after, minutes').fill('14');
 	await form.getByLabel('nuts').check();
-	await form.getByRole('button', { name: 'Keep it' }).click();
+	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('rowheader', { name: /Plum oil/ })).toBeVisible();
 	await page.goto(`${demoURL}/compose/demo-three-minutes`);
 	await page.locator('[data-row="s7"] [data-step-button]').click();
 	await page.getByLabel(/^Medium/).click();
 	await page.getByRole('option', { name: 'Plum oil' }).click();
-	await expect(page.getByText(/for a full film · nuts/)).toBeVisible();
+	await expect(page.getByText(/for full cover · nuts/)).toBeVisible();
 	await saved(page);
 	await page.reload();
 	await place(page, 'chin').waitFor();

@@ -114,7 +114,7 @@ test('the score is worked on: a swell’s edge, its crest and its body; zoom; pi
 		await page.mouse.move(box.x + 12 + dx, box.y + 12 + dy, { steps: 6 });
 		await page.mouse.up();
 	};
-	const dose = page.getByLabel('Dose in seconds');
+	const dose = page.getByLabel('Repeats in seconds');
 	const before = Number(await dose.inputValue());
 	await dragBy('across', 30, 0);
 	await expect.poll(async () => Number(await dose.inputValue())).toBeGreaterThan(before);

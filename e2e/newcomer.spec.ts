@@ -28,7 +28,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await page.getByRole('button', { name: 'Contact: three fingers' }).click();
 		await page.getByRole('menuitemradio', { name: 'Ring finger' }).click();
 		await page.getByRole('radio', { name: '1 light' }).click();
-		await page.getByLabel('Dose in reps').fill('4');
+		await page.getByLabel('Repeats in reps').fill('4');
 		await page.keyboard.press('Enter');
 		await page.getByRole('button', { name: 'Side: both' }).click();
 		await page.getByRole('menuitemradio', { name: 'Left, then right' }).click();
@@ -112,7 +112,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await page.getByRole('button', { name: 'I have read this' }).click();
 		await page.locator('input[type=file]').setInputFiles(path);
 		await expect(page.getByText('3 added')).toBeVisible();
-		await page.getByRole('button', { name: 'Bring it in' }).click();
+		await page.getByRole('button', { name: 'Import' }).click();
 		await expect(page.getByText('3 records are in.')).toBeVisible();
 		await page.getByRole('link', { name: 'Progress' }).click();
 		await page.getByLabel(/^Client: /).click();

@@ -22,7 +22,7 @@ test('a backup of every earlier version is brought in whole, with what its sessi
 			}
 			await page.locator('input[type=file]').setInputFiles(fixture(version));
 			await expect(page.getByRole('region', { name: 'What the file would do' })).toBeVisible();
-			await page.getByRole('button', { name: 'Bring it in' }).click();
+			await page.getByRole('button', { name: 'Import' }).click();
 			await expect(page.getByText(/records? (is|are) in\./)).toBeVisible();
 			await page.goto('/clients');
 			const { name } = file.clients[0]!;

@@ -38,11 +38,11 @@ test('a routine of ten minutes by mouse: taps, drags, and the other side with on
 		await choose(page, 'light-stroke');
 	}
 	// A slower hand on the next of its kind: what was set last is kept.
-	await page.getByLabel('Dose in reps').fill('10');
+	await page.getByLabel('Repeats in reps').fill('10');
 	await page.keyboard.press('Enter');
 	await drag(page, 'zygoma', 'preauricular');
 	await choose(page, 'light-stroke');
-	await expect(page.getByLabel('Dose in reps')).toHaveValue('10');
+	await expect(page.getByLabel('Repeats in reps')).toHaveValue('10');
 	// One side only, because; then once more on the other, by one key.
 	await page.getByRole('button', { name: 'Side: both' }).click();
 	await page.getByRole('menuitemradio', { name: 'Left only' }).click();
@@ -97,13 +97,13 @@ test('a routine of ten minutes by touch on a tablet', async ({ browser, baseURL 
 			.locator('[data-row]')
 			.nth(i)
 			.tap({ position: { x: 60, y: 12 } });
-		await page.getByLabel('Dose in reps').fill('20');
+		await page.getByLabel('Repeats in reps').fill('20');
 		await page.getByRole('button', { name: 'Side: both' }).tap();
 		await page.getByRole('menuitemradio', { name: 'Left, then right' }).tap();
 	}
 	await page.getByRole('tab', { name: 'Sequence' }).tap();
 	await page.getByRole('button', { name: 'Fit to 10:00' }).tap();
-	await page.getByRole('region', { name: 'What fitting would change' }).getByRole('button', { name: 'Do it' }).tap();
+	await page.getByRole('region', { name: 'What fitting would change' }).getByRole('button', { name: 'Apply' }).tap();
 	const seconds = await secondsOf(page, '10:00');
 	expect(seconds).toBeGreaterThan(8 * 60);
 	expect(seconds).toBeLessThanOrEqual(10 * 60);

@@ -100,7 +100,7 @@ test('half a minute a place over many places, a thumb inside and the gloves afte
 	await place(page, 'forehead-medial').click();
 	await choose(page, 'settle-breaths');
 	await pick(page, /^Counted in/, 'seconds');
-	await inspector(page).getByRole('button', { name: 'Change the way' }).click();
+	await inspector(page).getByRole('button', { name: 'Change the path' }).click();
 	for (let i = 0; i < 13; i++) await inspector(page).getByRole('button', { name: 'Place', exact: true }).click();
 	await pick(page, /^Place 14/, 'Chin');
 	await runs(page, '0:00', '7:00');

@@ -25,7 +25,7 @@ export const choose = (page: Page, technique: string): Promise<void> =>
 /** Takes the fix of the first finding that offers it: looks at what it changes, then does it. */
 export async function mend(page: Page, label: string): Promise<void> {
 	await page.getByRole('button', { name: label, exact: true }).first().click();
-	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Do it' }).click();
+	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Apply' }).click();
 }
 
 /** Drags from one place to another, as a finger does. */
@@ -67,7 +67,7 @@ export async function dragRow(page: Page, id: string, before: string): Promise<v
 export async function fitIt(page: Page, minutes: string): Promise<void> {
 	await page.getByRole('tab', { name: 'Sequence' }).click();
 	await page.getByRole('button', { name: `Fit to ${minutes}` }).click();
-	await page.getByRole('region', { name: 'What fitting would change' }).getByRole('button', { name: 'Do it' }).click();
+	await page.getByRole('region', { name: 'What fitting would change' }).getByRole('button', { name: 'Apply' }).click();
 }
 
 /** Seconds of the sequence that is open, as its head says. */

@@ -112,7 +112,7 @@ export const ACTIONS = {
 		await page.goto(`${base}/library/media`);
 		await page.getByRole('button', { name: 'A medium of mine' }).click();
 		await page.getByRole('form', { name: 'Your medium' }).getByLabel('Name').fill(text);
-		await page.getByRole('button', { name: 'Keep it' }).click();
+		await page.getByRole('button', { name: 'Save' }).click();
 		await page.getByRole('rowheader', { name: text }).waitFor();
 		model.add('media', text);
 	},

@@ -41,19 +41,19 @@ export async function tortureByImports({ base, seed, until }) {
 				files++;
 				if (await alert.isVisible()) {
 					refused++;
-					const mend = page.getByRole('button', { name: 'Bring in all but what is wrong' });
+					const mend = page.getByRole('button', { name: 'Import all but what is wrong' });
 					if (JSON.stringify(await everything(page)) !== before) faults.push(`batch ${batch}: a refused file wrote`);
 					if (!(await mend.isVisible())) continue;
 					await mend.click();
 					await preview.waitFor();
 					mended++;
 				}
-				const bring = preview.getByRole('button', { name: 'Bring it in' });
+				const bring = preview.getByRole('button', { name: 'Import' });
 				if (await bring.isVisible()) {
 					await bring.click();
 					await page.getByText(/records? (is|are) in\./).waitFor();
 					taken++;
-				} else await preview.getByRole('button', { name: 'Leave it' }).click();
+				} else await preview.getByRole('button', { name: 'Cancel' }).click();
 				const tables = await everything(page);
 				for (const fault of faultsIn(tables)) faults.push(`batch ${batch}: ${fault}`);
 				before = JSON.stringify(tables);

@@ -104,7 +104,7 @@ export async function exportAndRead(page, base) {
 	const preview = page.getByRole('region', { name: 'What the file would do' });
 	await preview.or(page.getByRole('alert')).first().waitFor();
 	if (!(await preview.isVisible())) return `refused: ${await page.getByRole('alert').innerText()}`;
-	return (await preview.getByRole('button', { name: 'Nothing to bring in' }).isVisible())
+	return (await preview.getByRole('button', { name: 'Nothing to import' }).isVisible())
 		? ''
 		: 'it is not the same as what is here';
 }

@@ -117,7 +117,7 @@
 							/>
 						</div>
 					{/if}
-					{#if client.cautions}<p><b class="text-flag">Mind:</b> {client.cautions}</p>{/if}
+					{#if client.cautions}<p><b class="text-flag">Client alert:</b> {client.cautions}</p>{/if}
 					{#if last}<p class="text-ink2">
 							Last time: <span class="water">{words(last)}</span>{last.note ? `. ${last.note}` : ''}
 						</p>{/if}
@@ -130,12 +130,12 @@
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>
 								<span class="text-ink2 text-xs"
-									>{l ? `${when(l.startedAt)}, ${l.sequence?.title ?? 'looked at only'}` : 'no session yet'}{#if l}{' · '}<span
-											class="water">{words(l)}</span
+									>{l ? `${when(l.startedAt)}, ${l.sequence?.title ?? 'findings only'}` : 'no session yet'}{#if l}{' · '}<span class="water"
+											>{words(l)}</span
 										>{/if}</span
 								>
 							</div>
-							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Up next</button>
+							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Make next</button>
 							<a class="btn" href={progressOf(c.id)}>Progress</a>
 						</li>
 					{/each}
@@ -146,7 +146,7 @@
 			</section>
 			{#if shelf.length}
 				<section class="pt-6" aria-label="Sequences">
-					<h2 class="border-hair border-b pb-1 text-[13.5px] font-semibold">On the shelf</h2>
+					<h2 class="border-hair border-b pb-1 text-[13.5px] font-semibold">Sequences</h2>
 					<ul class="grid gap-x-8 sm:grid-cols-2">
 						{#each shelf.slice(0, shelved.current) as { id, sequence } (id)}
 							<ShelfCard {sequence} context={app.context} width={Math.max(160, Math.min(390, width / 2 - 40))} />

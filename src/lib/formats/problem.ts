@@ -38,7 +38,7 @@ export const firstOf = (problems: readonly Problem[], count = problems.length): 
 	const rest = count - MAX_PROBLEMS;
 	const more = `${rest.toLocaleString('en')} more ${rest === 1 ? 'problem follows' : 'problems follow'}.`;
 	return rest > 0
-		? [...problems.slice(0, MAX_PROBLEMS), problemOf('', more, 'Mend these first.')]
+		? [...problems.slice(0, MAX_PROBLEMS), problemOf('', more, 'Correct these first.')]
 		: problems.slice(0, MAX_PROBLEMS);
 };
 

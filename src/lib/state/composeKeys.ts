@@ -89,7 +89,7 @@ export function composeKeys(actions: Actions): () => void {
 			const [only, ...others] = inOrder(d.sequence, ids);
 			return others.length ? setSteps(d.sequence, ids, of, what) : only ? setStep(d.sequence, only.id, of(only)) : null;
 		});
-	const dose = (by: number) => change('Change the dose', (step) => ({ dose: stepped(step.dose, by) }));
+	const dose = (by: number) => change('Change the repeats', (step) => ({ dose: stepped(step.dose, by) }));
 	const level = (n: Level) => change('Set the pressure', () => ({ pressure: n, levels: undefined }));
 	const walk = (by: number) => (e: KeyboardEvent) => {
 		if (isBusy(e) || onMapOrScore(e)) return;

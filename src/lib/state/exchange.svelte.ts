@@ -8,7 +8,7 @@ const STAGES: Record<Progress['stage'], string> = {
 	write: 'written',
 	check: 'checked',
 	compare: 'compared with what is here',
-	bring: 'brought in'
+	bring: 'imported'
 };
 
 /** Files on their way in and out. */
@@ -80,7 +80,7 @@ export class Exchange {
 		if (typeof count !== 'number') {
 			this.preview = count;
 			this.said =
-				'Something was changed here since the file was read, so nothing was brought in. This is what would happen now.';
+				'Something was changed here since the file was read, so nothing was imported. This is what would happen now.';
 			return;
 		}
 		this.preview = null;

@@ -98,13 +98,18 @@ export class Repository {
 		const { id, revision, updatedAt } = sequence as Sequence;
 		return this.db.transaction('rw', [this.#table('sequence'), this.#table('second-version')], async () => {
 			const known = await this.sequence(id);
-			const draft = { id, revision, updatedAt, archived: known?.archived ?? false, sequence, history };
+			const forWhom = known?.clientId === undefined ? {} : { clientId: known.clientId };
+			const draft = { id, revision, updatedAt, archived: known?.archived ?? false, ...forWhom, sequence, history };
 			return saveRecord(this.db, 'sequence', draft, this.stamp());
 		});
 	}
 	/** Takes a sequence out of the usual list, or back into it. */
 	archive = async (id: string, archived: boolean): Promise<void> =>
 		void (await this.#table('sequence').update(id, { archived }));
+
+	/** For whom a sequence is being made; null: for nobody. */
+	makeFor = async (id: string, clientId: string | null): Promise<void> =>
+		void (await this.#table('sequence').update(id, { clientId }));
 
 	session = (id: string): Promise<Session | undefined> => this.#table('session').get(id);
 	sessionsOf = (clientId: string): Promise<Session[]> =>

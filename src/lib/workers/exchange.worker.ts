@@ -86,7 +86,7 @@ const worker: ExchangeWorker = {
 		return hold(() => planImport(db, rows, counter('compare', progress)), backup.value.leftOut);
 	},
 	async apply(name, progress) {
-		if (!held) throw new Error('nothing was read that could be brought in');
+		if (!held) throw new Error('nothing was read that could be imported');
 		const { plan, leftOut, again } = held;
 		try {
 			await applyImport(database(name), plan, stamp(), counter('bring', progress));

@@ -110,7 +110,7 @@
 						}}
 					/>
 					<KeptField
-						label="Mind before each session"
+						label="Client alert"
 						rows={2}
 						maxlength={MAX_TEXT}
 						placeholder="Allergies, clearance, places to leave out"
@@ -134,7 +134,7 @@
 						<li class="border-hair border-b">
 							<a class="hover:bg-wash/50 flex justify-between gap-3 rounded px-1 py-1.5" href={progressOf(chosen.id, s.id)}
 								><span>{dayOfYear(onWall(s.startedAt, s))}</span><span class="text-ink2 truncate"
-									>{s.sequence?.title ?? 'looked at only'}</span
+									>{s.sequence?.title ?? 'findings only'}</span
 								></a
 							>
 						</li>

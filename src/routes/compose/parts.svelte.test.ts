@@ -54,7 +54,9 @@ describe('the list', () => {
 		expect(rows(root)).toEqual(['o', 'a', 'b', 'c']);
 		const current = all(root, '[aria-current="step"]');
 		expect(current).toHaveLength(1);
-		expect(current[0]!.getAttribute('aria-label')).toMatch(/^2\. Drain: malar to zygoma to preauricular.*, a caution$/);
+		expect(current[0]!.getAttribute('aria-label')).toMatch(
+			/^2\. Drain: Apple of the cheek to cheekbone to front of the ear.*, a caution$/
+		);
 	});
 	test('a click chooses, with Shift a range, with Ctrl one more; Enter and Space choose too', () => {
 		const root = show(StepList, { draft, flags: new Map() });
@@ -104,7 +106,7 @@ describe('several steps', () => {
 		click(button(root, 'May be left out'));
 		expect(draft.steps.every((s) => s.step.optional)).toBe(true);
 		expect(draft.history.past.map((e) => e.label)).toEqual([
-			'Change the dose of 4 steps',
+			'Change the repeats of 4 steps',
 			'Change the side of 4 steps',
 			'May be left out of 4 steps'
 		]);

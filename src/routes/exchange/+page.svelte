@@ -67,7 +67,7 @@
 	<section class="px-4 pb-8 lg:pr-16">
 		<h1 class="pt-3 pb-1 text-xl font-[520]">Exchange</h1>
 		<p class="text-ink2 min-h-5 pb-3" role="status">{exchange.doing || exchange.said || said || here}</p>
-		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">From here, out</h2>
+		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">Export</h2>
 		<div class="flex items-center gap-4 py-3">
 			<div class="flex-1">
 				<b class="block text-[13.5px]">Everything</b><span class="text-ink2"
@@ -103,7 +103,7 @@
 	</section>
 	<section class="bg-sea relative px-4 pt-11 pb-8 lg:pr-10 lg:pl-14">
 		<SeaEdge />
-		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">From a file, in</h2>
+		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">Import</h2>
 		<p class="text-ink2 py-3">A backup or a single sequence. The file is checked whole first; nothing changes until you say so.</p>
 		<label
 			class="border-edge flex min-h-24 cursor-pointer flex-col items-center justify-center gap-1 rounded-xl border border-dashed p-4 text-center {over
@@ -131,7 +131,7 @@
 		</label>
 		{#if exchange.problems.length}
 			<div class="border-flag mt-3 rounded-xl border p-4" role="alert">
-				<h3 class="text-[15px] font-semibold">This file cannot be brought in. Nothing here has changed.</h3>
+				<h3 class="text-[15px] font-semibold">This file cannot be imported. Nothing here has changed.</h3>
 				<ul class="mt-1 space-y-1.5">
 					{#each exchange.problems as p (p.path + p.message)}<li>
 							{#if p.path}<code class="text-ink3 block text-[11.5px] break-all">{p.path}</code>{/if}{p.message}
@@ -139,7 +139,7 @@
 						</li>{/each}
 				</ul>
 				{#if exchange.mendable}<button type="button" class="btn mt-3" disabled={exchange.doing !== ''} onclick={exchange.mend}
-						>Bring in all but what is wrong …</button
+						>Import all but what is wrong …</button
 					>{/if}
 			</div>
 		{/if}
@@ -151,20 +151,20 @@
 					oncancel={() => exchange.leave()}
 				/>
 			</div>{/if}
-		<h2 class="border-hair mt-10 border-b pb-1 text-[15px] font-semibold">All away</h2>
+		<h2 class="border-hair mt-10 border-b pb-1 text-[15px] font-semibold">Delete all</h2>
 		<div class="flex items-center gap-4 py-3">
 			<p class="text-ink2 flex-1">Takes every record out of this browser. Export all first.</p>
-			<button type="button" class="btn" onclick={() => (wiping = true)}>Wipe everything …</button>
+			<button type="button" class="btn" onclick={() => (wiping = true)}>Delete all …</button>
 		</div>
 	</section>
 </div>
 <Question
 	bind:open={wiping}
-	title="Wipe everything?"
+	title="Delete all?"
 	words="All clients, sequences, sessions and settings go from this browser. Only an exported file brings them back."
 >
 	{#snippet answers()}
 		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>
-		<AlertDialog.Action class="btn btn-primary" onclick={wipe}>Wipe</AlertDialog.Action>
+		<AlertDialog.Action class="btn btn-primary" onclick={wipe}>Delete all</AlertDialog.Action>
 	{/snippet}
 </Question>

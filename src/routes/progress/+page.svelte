@@ -131,8 +131,8 @@
 						unit={app.settings?.units ?? 'mm'}
 					/>{/if}
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand: two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working.distanceErrorMm} mm, of the
-					sum
+					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working
+						.distanceErrorMm} mm, of the sum
 					{app.working.compositeErrorMm} mm, working values). A filled dot stands clear of it. A grade counts as changed from
 					{app.working.gradeErrorSteps + 1}
 					{app.working.gradeErrorSteps === 0 ? 'step' : 'steps'} on.

@@ -136,7 +136,7 @@
 					}}
 				/>{/if}
 			{#if client?.cautions}<p class="text-ink2 mt-1.5 text-[13px]">
-					<b class="text-flag">Mind:</b>
+					<b class="text-flag">Client alert:</b>
 					{client.cautions}
 				</p>{/if}
 		</section>
@@ -168,7 +168,7 @@
 				</div>{/if}
 			{#if stops}<p class="text-flag mt-1.5 text-[13px]">
 					<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
-					<a class="dotted" href={composeAt(sequenceId!)}>Mend it first.</a>
+					<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
 				</p>{/if}
 		</section>
 		<section>
@@ -196,7 +196,7 @@
 				>, {taken} distances taken</span
 			>{/if}
 	</p>
-	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Keep the look, then compose</button>
+	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Save findings, edit sequence</button>
 	<button type="button" class="btn btn-large btn-primary" disabled={!client || !sequence || !seconds} onclick={() => start(true)}
 		>Start{seconds ? `, ${clock(seconds)}` : ''}</button
 	>

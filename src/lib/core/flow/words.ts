@@ -23,11 +23,19 @@ export function placeWords(index: number): string {
 	return `${side} ${labelOf(place).toLowerCase()}`;
 }
 
+/** Labels that say themselves where: “under the jaw on the right”, not “in the right under the jaw”. */
+const SAYS_WHERE = /^(under|below|above|behind|between) /;
+function placed(index: number, preposition: 'in' | 'into'): string {
+	const words = placeWords(index);
+	const [side, label] = [words.slice(0, words.indexOf(' ')), words.slice(words.indexOf(' ') + 1)];
+	return SAYS_WHERE.test(label) ? `${label} on the ${side}` : `${preposition} the ${words}`;
+}
+
 /** What happened to fluid that did not get through. */
 export function markWords({ kind, place, ml }: Pick<TideMark, 'kind' | 'place' | 'ml'>): string {
 	return kind === 'dammed'
-		? `${mlText(ml)} would not go into the ${placeWords(place)}`
-		: `${mlText(ml)} is set down in the ${placeWords(place)} and never carried on`;
+		? `${mlText(ml)} would not go ${placed(place, 'into')}`
+		: `${mlText(ml)} is set down ${placed(place, 'in')} and never carried on`;
 }
 
 export function leftOutWords({ reason, places }: LeftOut): string {
@@ -40,7 +48,7 @@ export function leftOutWords({ reason, places }: LeftOut): string {
 
 function effectWords(what: string, { reliefMl, place, placeMl }: Effect): string {
 	const stays =
-		place !== null && placeMl >= WORTH_A_WORD_ML ? `${mlText(placeMl)} more stays in the ${placeWords(place)}` : '';
+		place !== null && placeMl >= WORTH_A_WORD_ML ? `${mlText(placeMl)} more stays ${placed(place, 'in')}` : '';
 	if (Math.abs(reliefMl) < WORTH_A_WORD_ML)
 		return stays
 			? `Without ${what} ${stays}; ten minutes later hardly anything differs.`

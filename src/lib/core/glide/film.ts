@@ -35,7 +35,7 @@ const areaOf = (zones: readonly ZoneId[], sides: number): number =>
 	[...new Set(zones)].reduce((sum, z) => sum + ZONE_AREA_CM2[z], 0) * sides;
 
 /**
- * Millilitres for a full film on the zones of a step, or on face and neck where it names no place.
+ * Millilitres for full cover on the zones of a step, or on face and neck where it names no place.
  * @returns ml, at least a drop's worth where there is any area
  */
 export function mlFor(step: Pick<Step, 'places' | 'side'>, { fullFilmUlCm2, dropMl }: Working): number {

@@ -27,7 +27,7 @@ export const clientKind: RecordKind<Client> = {
 	nameOf: (client) => client.name,
 	facts: (client) => [
 		['Name', client.name],
-		['Mind', client.cautions],
+		['Client alert', client.cautions],
 		['Note', client.note],
 		['Archived', client.archived ? 'yes' : 'no']
 	]

@@ -24,7 +24,7 @@ test('two versions of a client, a session or a medium are told apart by their fa
 	};
 	const client = { id: 'c', revision: 1, updatedAt: NOW, name: 'Bo', cautions: '', note: '', archived: false };
 	expect(differing('client', client, { ...client, revision: 2, cautions: 'latex', archived: true })).toEqual([
-		'Mind',
+		'Client alert',
 		'Archived'
 	]);
 	const medium = { id: 'm', revision: 1, updatedAt: NOW, item: MEDIA[0]! };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { HistorySchema } from '../sequence/history';
+import { IdSchema } from '../step/common.schema';
 import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { RecordFields, sequenceAt, type RecordKind } from './record';
 
@@ -8,6 +9,8 @@ export const SequenceRecordSchema = z.strictObject({
 	...RecordFields,
 	/** Out of the usual list, not removed. */
 	archived: z.boolean().default(false),
+	/** For whom it is being made; null: for nobody. Absent: not chosen. It is no part of the sequence and goes into no sequence file. */
+	clientId: IdSchema.nullable().optional(),
 	sequence: StoredSequenceSchema,
 	history: HistorySchema
 });
@@ -20,8 +23,17 @@ export const sequenceKind: RecordKind<SequenceRecord> = {
 	titles: 'Sequences',
 	what: 'A sequence with its undo history.',
 	schema: SequenceRecordSchema,
-	indexes: { 1: 'id, updatedAt' },
+	indexes: { 1: 'id, updatedAt', 7: 'id, updatedAt, clientId' },
 	limit: 10_000,
+	refs: [
+		{
+			to: 'client',
+			index: 'clientId',
+			of: (r) => (r.clientId ? [r.clientId] : []),
+			removed: ({ clientId: _c, ...rest }) => rest,
+			must: false
+		}
+	],
 	sequences: sequenceAt('sequence', 'history'),
 	meets: 'beside',
 	preview: 'listed',
@@ -32,8 +44,9 @@ export const sequenceKind: RecordKind<SequenceRecord> = {
 		updatedAt,
 		sequence: { ...record.sequence, revision, updatedAt }
 	}),
-	contentOf: ({ archived, history, sequence: { revision: _r, updatedAt: _u, ...content } }) => ({
+	contentOf: ({ archived, clientId, history, sequence: { revision: _r, updatedAt: _u, ...content } }) => ({
 		archived,
+		clientId: clientId ?? null,
 		history,
 		content
 	}),

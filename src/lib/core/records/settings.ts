@@ -27,7 +27,7 @@ export const settingsKind: RecordKind<Settings> = {
 	table: 'settings',
 	title: 'Settings',
 	titles: 'Settings',
-	what: 'Look, units, sound, and who is up next.',
+	what: 'Look, units, sound, and who comes next.',
 	schema: SettingsSchema,
 	indexes: { 1: 'id' },
 	limit: 1,

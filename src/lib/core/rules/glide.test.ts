@@ -30,7 +30,7 @@ describe('sliding', () => {
 		expect([finding!.ruleId, finding!.severity]).toEqual(['film-spent', 'advice']);
 		const { head, body } = sentenceOf(finding!);
 		expect(head).toBe('3 runs dry on the apple of the cheek.');
-		expect(body).toMatch(/spent by 15:01.*Take 1 drop more/);
+		expect(body).toMatch(/used up by 15:01.*Take 1 drop more/);
 	});
 	test('the fix takes enough for the step, of the medium of the sequence', () => {
 		// Laid on later, so that nothing lies on the skin yet.

@@ -8,7 +8,7 @@ import { sentenceOf } from './wording';
  * @throws {Error} for a `stop` and for what comes from the client, which are never set aside, and without a reason
  */
 export function muteFinding(sequence: Sequence, finding: Finding, reason: string): Edit {
-	if (finding.severity === 'stop') throw new Error('A stop may hurt someone and cannot be set aside: mend the step.');
+	if (finding.severity === 'stop') throw new Error('A stop may hurt someone and cannot be set aside: fix the step.');
 	if (isOfClient(finding))
 		throw new Error('This comes from the client and cannot be set aside in a sequence: change her record.');
 	if (!reason.trim()) throw new Error('reason: say in a few words why this is set aside.');

@@ -163,7 +163,7 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'film-spent': {
 		title: 'Medium not yet spent',
-		why: 'A film is absorbed (an oil by half in twelve minutes, working value) and worn by every sliding repetition; after that the skin is dragged.'
+		why: 'A medium is absorbed (an oil by half in twelve minutes, working value) and worn by every sliding repetition; after that the skin is dragged.'
 	},
 	'tape-on-oil': {
 		title: 'No tape on oil',
@@ -179,7 +179,7 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	},
 	'unknown-medium': {
 		title: 'A medium that is known',
-		why: 'Glide and allergies hang on what it is. A name from elsewhere is kept as it is, reckoned with as a light oil, and asked about.'
+		why: 'Glide and allergies hang on what it is. A name from elsewhere is kept as it is, taken as a light oil, and asked about.'
 	},
 	'tape-wear': {
 		title: 'Tape comes off in time',
@@ -250,7 +250,7 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		why: 'A move that stays where it is has no lanes and no stations; a tilt belongs to the stone plate. Such a step is kept and timed as written, and said so.'
 	},
 	'too-much-work': {
-		title: 'Within what can be reckoned with',
+		title: 'Within what can be computed',
 		why: 'A slip of the finger, or a file from elsewhere, may ask for a million repetitions. Such a step is kept, but counted as one repetition, and nothing else is judged until it asks for less.'
 	},
 	'over-budget': {

@@ -279,7 +279,7 @@ export function setPlaces(sequence: Sequence, step: Step, places: readonly Place
 		stations: kept.length ? { ...step.stations!, places: kept } : undefined,
 		...(midline ? { side: 'both' } : {})
 	};
-	return setStep(sequence, step.id, change, `Change the way of step ${named(sequence, step.id)}`);
+	return setStep(sequence, step.id, change, `Change the path of step ${named(sequence, step.id)}`);
 }
 
 type Head = Pick<

@@ -8,8 +8,16 @@ export function stepTitle(step: Pick<Step, 'places' | 'aim' | 'target'>): string
 	const last = step.places.at(-1);
 	if (!first || !last) return step.target ? `Clean the ${step.target}` : 'Whole face';
 	if (step.places.length === 1) return labelOf(placeOf(first));
-	return `${labelOf(placeOf(first))} to ${whereOf(placeOf(last))}`;
+	const [from, to] = [labelOf(placeOf(first)), whereOf(placeOf(last))];
+	return from.toLowerCase() === to.toLowerCase() ? from : `${from} to ${to}`;
 }
+
+/** Every place of a path in words, each once where two of one name follow one another: the nodes of the neck and its side. */
+export const wayText = (places: Step['places']): string =>
+	places
+		.map((ref, i) => (i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref))))
+		.filter((name, i, all) => name.toLowerCase() !== all[i - 1]?.toLowerCase())
+		.join(' to ');
 
 /** m:ss of a time in seconds, rounded to the second. */
 export function clock(seconds: number): string {
@@ -22,6 +30,12 @@ export function doseText(dose: Step['dose']): string {
 	if (dose.kind === 'reps') return `${dose.target} ×`;
 	if (dose.kind === 'seconds') return `${dose.target} s`;
 	return `${dose.target} breath${dose.target === 1 ? '' : 's'}`;
+}
+
+/** The dose with its range, where it has one: "7 × (5 to 11)". */
+export function doseRangeText(dose: Step['dose']): string {
+	const { min, max, target } = dose;
+	return min === target && max === target ? doseText(dose) : `${doseText(dose)} (${min} to ${max})`;
 }
 
 /** Signs on which a move ends, in words: "softer or warm". */

@@ -66,7 +66,7 @@ export const MOTION_ROWS = {
 	'c-stroke': slides('C-stroke'),
 	fan: slides('Fan'),
 	'figure-eight': slides('Figure of eight'),
-	'pinned-circle': stays('Pinned circle', 'rub', { circles: true, asks: ['reverse'] }),
+	'pinned-circle': stays('Stationary circle', 'rub', { circles: true, asks: ['reverse'] }),
 	vibrate: stays('Vibrate', 'rub', { circles: true }),
 	knead: stays('Knead', 'rub', { circles: true }),
 	'pinch-roll': stays('Pinch and roll', 'rub', { wantsBareSkin: true, bruises: true }),

@@ -9,7 +9,7 @@ export const WORKING_GROUPS = {
 	dose: 'Limits of dose and pace',
 	usual: 'Usual doses',
 	tools: 'Stone, cold, inside, tape',
-	film: 'The film on the skin',
+	film: 'Oil left on the skin',
 	measuring: 'Measuring'
 } as const;
 export type WorkingGroup = keyof typeof WORKING_GROUPS;

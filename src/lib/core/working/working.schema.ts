@@ -236,12 +236,12 @@ export const WorkingSchema = z.strictObject({
 		{ group: 'tools', label: 'Tape overnight', unit: 'h', meaning: 'Between the brows, where a school does so.' }
 	),
 
-	fullFilmUlCm2: film(1, 0.1, 10, 'µl/cm²', 'A full film', 'What is laid on to start with.'),
+	fullFilmUlCm2: film(1, 0.1, 10, 'µl/cm²', 'Full cover', 'What is laid on to start with.'),
 	handFilmUlCm2: film(0.2, 0, 5, 'µl/cm²', 'A hand slides on', 'Below it the hand drags.'),
 	toolFilmUlCm2: film(0.3, 0, 5, 'µl/cm²', 'A tool slides on', 'Below it the tool drags.'),
-	handWearShare: film(0.01, 0, 0.5, 'a stroke', 'A hand takes away', 'Share of the film that goes with each stroke.'),
-	toolWearShare: film(0.02, 0, 0.5, 'a stroke', 'A tool takes away', 'Share of the film that goes with each stroke.'),
-	oilyShare: film(0.1, 0, 1, 'of a full film', 'Skin is oily above', 'Above it tape does not hold and a fold slips.'),
+	handWearShare: film(0.01, 0, 0.5, 'a stroke', 'A hand takes away', 'Share of the oil that goes with each stroke.'),
+	toolWearShare: film(0.02, 0, 0.5, 'a stroke', 'A tool takes away', 'Share of the oil that goes with each stroke.'),
+	oilyShare: film(0.1, 0, 1, 'of full cover', 'Skin is oily above', 'Above it tape does not hold and a fold slips.'),
 	dropMl: film(0.05, 0.01, 0.5, 'ml', 'A drop', 'How amounts are said.'),
 	pumpMl: film(0.1, 0.01, 5, 'ml', 'A pump of the bottle', 'How amounts are said.'),
 

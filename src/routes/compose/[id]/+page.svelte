@@ -20,9 +20,11 @@
 
 	const app = useApp();
 	const newId = () => crypto.randomUUID();
-	const client = $derived(app.current.client);
+	/** For whom the draft is made: chosen here, kept with it; until then whoever was next when it was opened. */
+	let clientId = $state<string | null>(null);
+	const client = $derived(app.current.byId(clientId));
 	const last = liveRows(
-		() => app.current.id,
+		() => clientId,
 		async (id) => (id ? await app.repo.lastSessionOf(id) : undefined),
 		undefined
 	);
@@ -48,6 +50,7 @@
 		const stored = await app.run(() => app.repo.sequence(id));
 		missing = !stored;
 		draft = stored ? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo) : null;
+		clientId = stored?.clientId === undefined ? app.current.id : stored.clientId;
 		const asked = page.url.searchParams.get('step');
 		if (asked) draft?.select(asked);
 		await lookForSecond(id);
@@ -65,7 +68,7 @@
 	$effect(() => {
 		if (!draft) return;
 		draft.context = app.context;
-		draft.client = factsOf(app.current.client);
+		draft.client = factsOf(client);
 	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
@@ -111,7 +114,9 @@
 		<a class="btn max-sm:w-9 max-sm:px-0" href={printAt(draft.sequence.id)}
 			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
 		>
-		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)}>Start<span class="max-sm:hidden"> session</span></a>
+		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)} onclick={() => clientId && app.current.choose(clientId)}
+			>Start<span class="max-sm:hidden"> session</span></a
+		>
 	{/if}
 {/snippet}
 
@@ -122,7 +127,11 @@
 		{client}
 		{assessment}
 		{newId}
-		onclient={(id) => app.current.choose(id === 'nobody' ? null : id)}
+		onclient={(id) => {
+			clientId = id === 'nobody' ? null : id;
+			const of = draft!.sequence.id;
+			void app.run(() => app.repo.makeFor(of, clientId));
+		}}
 		onprint={() => goto(printAt(draft!.sequence.id))}
 	/>
 {:else if missing}

@@ -73,8 +73,8 @@ export const DOSE_WORDS: Words = {
 	'too-much-work': {
 		say: ({ params: p, stepIds }) => ({
 			head: stepIds.length
-				? `${p.number} asks for more than can be reckoned with.`
-				: 'The sequence asks for more than can be reckoned with.',
+				? `${p.number} asks for more than can be computed.`
+				: 'The sequence asks for more than can be computed.',
 			body: `Of it, ${limitWords({ stepId: stepIds[0] ?? null, kind: p.kind as CostKind, asked: Number(p.asked), limit: Number(p.limit) })}. It is counted as one repetition, and nothing else is judged until this asks for less.`
 		}),
 		fix: 'Lower it'
@@ -92,14 +92,14 @@ export const GLIDE_WORDS: Words = {
 	'no-glide': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} slides ${on(place)} without a medium.`,
-			body: `The skin would be dragged. ${p.amount} are enough here.`
+			body: `The skin would be dragged. Enough here: ${p.amount}.`
 		}),
 		fix: 'Take some first'
 	},
 	'film-spent': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} runs dry ${on(place)}.`,
-			body: `The film is spent by ${clock(Number(p.seconds))}, while the hands still slide. Take ${p.amount} more.`
+			body: `The oil is used up by ${clock(Number(p.seconds))}, while the hands still slide. Take ${p.amount} more.`
 		}),
 		fix: 'Take more'
 	},

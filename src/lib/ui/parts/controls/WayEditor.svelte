@@ -12,7 +12,7 @@
 	const OPTIONS = PLACE_IDS.map((p) => ({ value: p, label: labelOf(p) }));
 </script>
 
-<ol class="flex flex-wrap gap-1.5" aria-label="Places of the way, in order">
+<ol class="flex flex-wrap gap-1.5" aria-label="Places of the path, in order">
 	{#each way as ref, i (i)}
 		<li class="flex items-center">
 			<Select

@@ -26,7 +26,7 @@
 		{#if spent}
 			{@const x = xAt(frame, spent.seconds)}
 			<circle cx={x} cy={foot} r="2.8" fill="var(--sheet)" stroke="var(--flag)" stroke-width="1.5" />
-			<text x={x + 6} y={foot - 3} class="spent">film spent {clock(spent.seconds)}</text>
+			<text x={x + 6} y={foot - 3} class="spent">oil used up {clock(spent.seconds)}</text>
 		{/if}
 	</g>
 {/if}

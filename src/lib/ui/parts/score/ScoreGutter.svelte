@@ -19,7 +19,7 @@
 <svg width="96" {height} class="flex-none" aria-hidden="true">
 	<text x="16" y={frame.mid - lead} class="client">Client’s</text><text x="16" y={frame.mid - lead + 14} class="side">left</text>
 	<text x="16" y={frame.mid + lead - 10} class="client">Client’s</text><text x="16" y={frame.mid + lead + 4} class="side">right</text>
-	{#if filmY !== null}<text x="16" y={filmY} class="client">film</text>{/if}
+	{#if filmY !== null}<text x="16" y={filmY} class="client">oil left</text>{/if}
 	{#each bands as row, i (row.id)}<text x="16" y={bandsY + 14 * i + 10.5} class="client">{row.title}</text>{/each}
 	{#each [1, 2, 3, 4] as level (level)}
 		{#each [-1, 1] as dir (dir)}

@@ -31,6 +31,8 @@
 		tide: TideState | null;
 		/** When the client was felt, in words. */
 		when: string;
+		/** Whose face it is; empty where it is nobody’s. */
+		whose: string;
 		chosen: readonly PlaceRef[];
 		chosenSide: Side;
 		/** The cursor runs: the hand is shown wherever it is. */
@@ -38,7 +40,7 @@
 		onpick: (pick: Pick, event: PickEvent) => void;
 		onstroke: (from: Pick, to: Pick) => void;
 	}
-	let { draft, assessment, tide, when, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
+	let { draft, assessment, tide, when, whose, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
 
 	let view = $state<View>('front');
 	/** What the pointer means, in words. */
@@ -209,6 +211,9 @@
 						/>{/if}{#if flags.length}<MapFlags {view} {flags} />{/if}{/snippet}
 			</FaceMap>
 		</div>
+		{#if whose && !named}<p class="text-ink2 pointer-events-none absolute inset-x-0 bottom-0.5 z-10 text-center text-[11.5px]">
+				<span class="bg-paper/80 rounded px-1">{whose}{assessment ? `, felt ${when}` : ', not felt yet'}</span>
+			</p>{/if}
 		{#if named}<p class="pointer-events-none absolute inset-x-0 bottom-0.5 z-10 text-center text-[13px] font-semibold" aria-hidden="true">
 				<span class="bg-sheet/90 rounded px-1.5">{named}</span>
 			</p>{/if}

@@ -169,13 +169,28 @@
 
 <p class="sr-only" role="status">{draft.said}</p>
 {#snippet map()}
-	<ComposeMap {draft} {assessment} {tide} {when} {chosen} {chosenSide} playing={player.running} onpick={pick} onstroke={stroke} />
+	<ComposeMap
+		{draft}
+		{assessment}
+		{tide}
+		{when}
+		whose={client?.name ?? ''}
+		{chosen}
+		{chosenSide}
+		playing={player.running}
+		onpick={pick}
+		onstroke={stroke}
+	/>
 {/snippet}
 {#snippet steps()}
 	<section class="flex min-h-0 min-w-0 flex-1 flex-col px-3" aria-label="Sequence" data-tour="steps">
 		<ComposeHead {draft} {clients} {client} {newId} {onclient} />
 		{#if draft.refusal || draft.saving.trouble}<p class="text-flag py-1 text-xs" role="alert">
 				{draft.refusal || draft.saving.trouble}
+			</p>{/if}
+		{#if client?.cautions}<p class="border-flag my-1 border-l-2 pl-2 text-xs leading-4">
+				<b class="text-flag">Client alert:</b>
+				{client.cautions}
 			</p>{/if}
 		<ChangedNote {draft} />
 		{#if draft.steps.length}<StepList {draft} {flags} />{:else}{#await emptyHint() then { default: EmptyHint }}<EmptyHint

@@ -27,7 +27,8 @@
 		<li class="way border-hair border-b">
 			<Hand size={20} />
 			<span
-				><b>Draw it on the face</b><span class="text-ink2">{first} Two places make a stroke; the way between them is filled in.</span></span
+				><b>Draw it on the face</b><span class="text-ink2">{first} Two places make a stroke; the path between them is filled in.</span
+				></span
 			>
 			<button type="button" class="btn btn-primary" onclick={ondraw}>To the face</button>
 		</li>

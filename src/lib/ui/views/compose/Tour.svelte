@@ -12,7 +12,7 @@
 			side: 'right',
 			title: 'The face',
 			words:
-				'Tap a place for what can be done there, or drag from place to place for a stroke. The way follows the drainage. The chosen step is drawn here.'
+				'Tap a place for what can be done there, or drag from place to place for a stroke. The path follows the drainage. The chosen step is drawn here.'
 		},
 		{
 			at: 'steps',
@@ -85,7 +85,7 @@
 						<button type="button" class="btn" disabled={index === 0} onclick={() => next(-1)}>Back</button>
 						<button type="button" class="text-ink2 dotted ml-auto text-xs" onclick={onend}>Leave</button>
 					</div>
-					<p class="text-ink3 mt-2 text-[11px]">You find this again under the keys (?).</p>
+					<p class="text-ink3 mt-2 text-[11px]">Reopen this tour with ?</p>
 				</Popover.Content>
 			</Popover.Portal>
 		</Popover.Root>

@@ -49,8 +49,8 @@
 	{/if}
 	<div class="mt-3 flex gap-2">
 		<button type="button" class="btn btn-primary" disabled={!preview.worth || busy} onclick={onapply}
-			>{preview.worth ? 'Bring it in' : 'Nothing to bring in'}</button
+			>{preview.worth ? 'Import' : 'Nothing to import'}</button
 		>
-		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
+		<button type="button" class="btn" onclick={oncancel}>Cancel</button>
 	</div>
 </section>

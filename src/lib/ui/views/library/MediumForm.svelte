@@ -71,7 +71,7 @@
 	>
 	<Problems problems={form.problems} />
 	<div class="mt-3 flex gap-2">
-		<button class="btn btn-primary">Keep it</button>
-		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
+		<button class="btn btn-primary">Save</button>
+		<button type="button" class="btn" onclick={oncancel}>Cancel</button>
 	</div>
 </form>

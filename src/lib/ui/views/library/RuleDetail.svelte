@@ -56,7 +56,7 @@
 		{#if edit}
 			<h3 class="border-ink mt-4 border-b pb-1 text-[13.5px] font-semibold">
 				{fixLabel(rule.id)}
-				<span class="text-ink2 font-normal">mends it{rule.safe ? ', and may be applied together with others' : ''}</span>
+				<span class="text-ink2 font-normal">fixes it{rule.safe ? ', and may be applied together with others' : ''}</span>
 			</h3>
 			<ul class="mt-1.5 text-[13px] leading-5">
 				{#each changes.slice(0, 6) as d, i (`${d.stepId}${i}`)}

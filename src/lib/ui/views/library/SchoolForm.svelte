@@ -180,13 +180,13 @@
 		</div>
 	</details>
 	<details>
-		<summary class="cursor-pointer text-xs">How grave each rule is</summary>
+		<summary class="cursor-pointer text-xs">Severity of each rule</summary>
 		<ul class="mt-1.5 grid gap-1.5 sm:grid-cols-2">
 			{#each movable as rule (rule.id)}
 				<li class="flex items-center gap-2 text-xs">
 					<span class="min-w-0 flex-1 truncate">{RULE_TEXTS[rule.id]!.title}</span>
 					<Select
-						label="Gravity of {RULE_TEXTS[rule.id]!.title}"
+						label="Severity of {RULE_TEXTS[rule.id]!.title}"
 						value={draft.severities[rule.id] ?? 'own'}
 						options={[{ value: 'own', label: `as is: ${rule.severity}` }, ...allowedSeverities(rule).map((s) => ({ value: s, label: s }))]}
 						onchange={(wish) => setSeverity(rule.id, wish)}
@@ -197,7 +197,7 @@
 	</details>
 	<Problems problems={form.problems} />
 	<div class="flex gap-2">
-		<button class="btn btn-primary">Keep it</button>
-		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
+		<button class="btn btn-primary">Save</button>
+		<button type="button" class="btn" onclick={oncancel}>Cancel</button>
 	</div>
 </form>

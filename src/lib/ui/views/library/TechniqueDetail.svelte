@@ -113,7 +113,7 @@
 {/if}
 <dl class="mt-3 grid grid-cols-[68px_minmax(0,1fr)] gap-y-2.5 text-xs leading-[18px]">
 	{#if technique.paths.length}
-		<dt>{technique.paths.length > 1 ? 'Ways' : 'Way'}</dt>
+		<dt>{technique.paths.length > 1 ? 'Paths' : 'Path'}</dt>
 		<dd>
 			{#each technique.paths as path, p (p)}
 				<p>
@@ -124,7 +124,7 @@
 			{/each}
 		</dd>
 	{/if}
-	<dt>Contact</dt>
+	<dt>Hand or tool</dt>
 	<dd class="flex items-center gap-2">
 		<Footprint contact={technique.contact} tool={technique.tool?.id} />
 		{technique.tool && technique.contact === 'tool' ? TOOLS[technique.tool.id] : CONTACTS[technique.contact]}{technique.tool?.edge
@@ -148,7 +148,7 @@
 				: `${kPa.join('–')} kPa`}</span
 		>
 	</dd>
-	<dt>Dose</dt>
+	<dt>Repeats</dt>
 	<dd class="flex items-center gap-3">
 		<RangeLine
 			from={0}
@@ -188,7 +188,7 @@
 	<dt>Why</dt>
 	<dd>{technique.why}</dd>
 	{#if contra.length}
-		<dt>Mind</dt>
+		<dt>Take care</dt>
 		<dd>{contra.join(' ')}</dd>
 	{/if}
 	{#if goals.length}

@@ -34,7 +34,7 @@
 	const { set } = form;
 	const AIM_OPTIONS = (Object.keys(AIMS) as Aim[]).map((value) => ({ value, label: AIMS[value] }));
 	const SHAPES = [
-		{ value: 'stroke', label: 'A way from place to place' },
+		{ value: 'stroke', label: 'A path from place to place' },
 		{ value: 'spot', label: 'One place' },
 		{ value: 'none', label: 'No place' }
 	] as const;
@@ -82,7 +82,7 @@
 	<div class="flex flex-wrap gap-2">
 		<Select label="Aim" value={draft.aim} options={AIM_OPTIONS} onchange={(aim) => set({ aim })} />
 		<Select label="Motion" value={draft.motion} options={MOTION_OPTIONS} onchange={(motion: Motion) => set({ motion })} />
-		<Select label="Contact" value={draft.contact} options={CONTACT_OPTIONS} onchange={setContact} />
+		<Select label="Hand or tool" value={draft.contact} options={CONTACT_OPTIONS} onchange={setContact} />
 		{#if draft.contact === 'tool' && draft.tool}
 			{@const tool = draft.tool}
 			<Select
@@ -177,7 +177,7 @@
 			oninput={(e) => set({ why: e.currentTarget.value })}></textarea></label
 	>
 	<label class="block"
-		><span class="label">Mind, one sentence a line</span><textarea
+		><span class="label">Take care, one sentence a line</span><textarea
 			class="field"
 			rows="2"
 			value={draft.contra.join('\n')}
@@ -185,7 +185,7 @@
 	>
 	<Problems problems={form.problems} />
 	<div class="flex gap-2">
-		<button class="btn btn-primary">Keep it</button>
-		<button type="button" class="btn" onclick={oncancel}>Leave it</button>
+		<button class="btn btn-primary">Save</button>
+		<button type="button" class="btn" onclick={oncancel}>Cancel</button>
 	</div>
 </form>

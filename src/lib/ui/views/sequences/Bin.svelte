@@ -12,7 +12,7 @@
 	let sure = $state<string | null>(null);
 </script>
 
-<p class="text-ink2 max-w-[60ch] py-2 leading-[18px]">What was removed lies here until it is thrown away for good.</p>
+<p class="text-ink2 max-w-[60ch] py-2 leading-[18px]">What was removed lies here until it is deleted for good.</p>
 <ul class="border-hair border-t" aria-label="Bin">
 	{#each kept as item (item.id)}
 		<li class="border-hair flex flex-wrap items-center gap-3 border-b py-2">
@@ -23,7 +23,7 @@
 			>
 			<button type="button" class="btn" onclick={() => onback(item)}>Put it back</button>
 			{#if sure === item.id}<button type="button" class="btn btn-primary" onclick={() => ondiscard(item)}>Yes, for good</button>
-			{:else}<button type="button" class="btn" onclick={() => (sure = item.id)}>Throw away …</button>{/if}
+			{:else}<button type="button" class="btn" onclick={() => (sure = item.id)}>Delete …</button>{/if}
 		</li>
 	{:else}
 		<li class="text-ink2 py-3">The bin is empty.</li>

@@ -60,7 +60,7 @@ describe('the bin', () => {
 		expect(root.textContent).toContain('removed on');
 		click(button(root, 'Put it back'));
 		expect(onback).toHaveBeenCalledWith(kept);
-		click(button(root, 'Throw away …'));
+		click(button(root, 'Delete …'));
 		expect(ondiscard).not.toHaveBeenCalled();
 		click(button(root, 'Yes, for good'));
 		expect(ondiscard).toHaveBeenCalledWith(kept);

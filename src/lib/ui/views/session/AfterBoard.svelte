@@ -49,7 +49,7 @@
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
 	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
-		>{session.after ? sentence.rest : 'Look again: tap each place once for each step, and take the tape if you took it before.'}</span
+		>{session.after ? sentence.rest : 'Grade again: each tap adds one grade. Take the tape if you took it before.'}</span
 	>
 </p>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px]">

@@ -77,7 +77,7 @@
 				{tints}
 				showNodes={false}
 				selected={active ? [{ place: active.zone, side: active.side }] : []}
-				label="Tap a zone once for each grade of {row.label.toLowerCase()}"
+				label="Each tap on a zone adds one grade of {row.label.toLowerCase()}"
 				onpick={tap}
 			/>
 		</div>
@@ -101,10 +101,10 @@
 				onchange={(id: ObservationId | 'none') => id !== 'none' && (observed = id)}
 				class="min-h-11 text-[13.5px]"
 			/>
-			<button type="button" class="btn min-h-11 px-2 text-[13.5px]" onclick={restIsNone} disabled={!rows.length}>The rest is none</button>
+			<button type="button" class="btn min-h-11 px-2 text-[13.5px]" onclick={restIsNone} disabled={!rows.length}>Mark the rest 0</button>
 		</div>
 		<p class="text-ink2 py-1 text-[13px]">
-			Tap a place on the face, once for each step. Dotted: {ghost ? 'the time before' : 'nothing yet to compare with'}.
+			Tap a place on the face: each tap adds one grade. Dotted: {ghost ? 'the time before' : 'nothing yet to compare with'}.
 		</p>
 		<ul class="min-h-0 flex-1 overflow-y-auto" aria-label="Grades">
 			{#each rows as zone (zone)}

@@ -170,7 +170,7 @@
 					>{doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
 				><span class="whitespace-nowrap"
 					><b class="text-[24px]">{clock(p.stepLeftSeconds)}</b>
-					<span class="text-ink2">left in this step</span></span
+					<span class="text-ink2">to go in this step</span></span
 				>
 			</div>
 			<StepWaves events={run} seconds={runner.seconds} width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)} />
@@ -182,7 +182,7 @@
 	</div>
 	<div class="to-sea relative bg-gradient-to-b from-transparent px-0">
 		<p class="absolute top-0 right-6 text-[20px]">
-			<b class="text-[24px]">{clock(left)}</b> <span class="text-ink2">left</span>
+			<b class="text-[24px]">{clock(left)}</b> <span class="text-ink2">to go</span>
 		</p>
 		<MiniScore
 			events={judgement.events}

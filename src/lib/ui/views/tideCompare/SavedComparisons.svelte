@@ -32,7 +32,7 @@
 									: ` (now ${CORE_VERSION})`}</span
 							>
 						</p>
-						<TipButton tip="Throw this comparison away" onclick={() => ondiscard(c.id)}><Trash2 size={14} /></TipButton>
+						<TipButton tip="Delete this comparison" onclick={() => ondiscard(c.id)}><Trash2 size={14} /></TipButton>
 					</div>
 					<span class="flex gap-3">
 						<button type="button" class="dotted min-h-6" onclick={() => onshow(c)}>Show</button>

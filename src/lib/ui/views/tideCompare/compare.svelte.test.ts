@@ -91,7 +91,7 @@ describe('the answer', () => {
 		const root = showOnPage(SavedComparisons, { saved, busy: false, repeated, onshow, onrepeat, ondiscard });
 		click(button(root, 'Show')!);
 		click(button(root, 'Repeat exactly')!);
-		click(button(root, 'Throw this comparison away')!);
+		click(button(root, 'Delete this comparison')!);
 		expect([onshow.mock.lastCall![0], onrepeat.mock.lastCall![0], ondiscard.mock.lastCall![0]]).toEqual([
 			COMPARISON,
 			COMPARISON,

@@ -30,4 +30,4 @@
 		</li>
 	{/each}
 </ol>
-<p class="text-ink2 pt-4 text-[13.5px]">Have a backup? <a class="dotted" href="/exchange">Bring it in</a>.</p>
+<p class="text-ink2 pt-4 text-[13.5px]">Have a backup? <a class="dotted" href="/exchange">Import</a>.</p>

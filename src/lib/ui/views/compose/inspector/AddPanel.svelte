@@ -90,7 +90,7 @@
 		</h2>
 		<p class="text-ink2 mt-0.5 text-xs">
 			{#if places.length === 1}Choose a move, or tap a second place for a stroke.
-			{:else if places.length}The way follows the drainage. Choose a move.
+			{:else if places.length}The path follows the drainage. Choose a move.
 			{:else}These need no place.{/if}
 		</p>
 	</div>

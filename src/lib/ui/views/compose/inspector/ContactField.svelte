@@ -21,7 +21,12 @@
 </script>
 
 <div class="flex flex-wrap gap-1.5">
-	<Select label="Contact" value={step.contact} options={CONTACT_OPTIONS} onchange={(c: Contact) => draft.do(setContact(sequence, step, c))}>
+	<Select
+		label="Hand or tool"
+		value={step.contact}
+		options={CONTACT_OPTIONS}
+		onchange={(c: Contact) => draft.do(setContact(sequence, step, c))}
+	>
 		{#snippet mark(c)}<Footprint contact={c} tool={c === 'tool' ? (tool?.id ?? 'stone-plate') : undefined} />{/snippet}
 	</Select>
 	{#if step.contact === 'tool' && tool}

@@ -25,7 +25,14 @@
 </script>
 
 <div class="text-ink2 flex flex-wrap items-center gap-1.5 text-[11.5px]">
-	<Stepper label="dose" unit="" value={dose.target} min={least} max={1000} onchange={(v) => draft.do(setTarget(draft.sequence, step, v))} />
+	<Stepper
+		label="repeats"
+		unit=""
+		value={dose.target}
+		min={least}
+		max={1000}
+		onchange={(v) => draft.do(setTarget(draft.sequence, step, v))}
+	/>
 	<Select
 		label="Counted in"
 		value={dose.kind}
@@ -51,7 +58,7 @@
 	</span>
 	{#if hasDoseAt(step)}
 		<Select
-			label="Where the dose holds"
+			label="Where the count holds"
 			value={doseAtOf(step)}
 			options={[
 				{ value: 'each-place', label: 'at each place' },

@@ -85,7 +85,7 @@
 			label="Order of the findings"
 			value={by}
 			options={[
-				{ value: 'gravity', label: 'Gravest' },
+				{ value: 'gravity', label: 'Most serious' },
 				{ value: 'step', label: 'By step' },
 				{ value: 'kind', label: 'By kind' }
 			]}
@@ -151,7 +151,7 @@
 {#if !all.length && !stepId}
 	<p class="text-ink2 py-3 text-xs leading-4">
 		{draft.steps.length
-			? 'Nothing to mend: order, direction, pressure, sides and time are as this school wants them.'
+			? 'Nothing to fix: order, direction, pressure, sides and time are as this school wants them.'
 			: 'Nothing to judge yet.'}
 	</p>
 {/if}

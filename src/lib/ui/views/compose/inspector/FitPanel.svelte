@@ -35,9 +35,9 @@
 				onclick={() => {
 					draft.do(fit.edit);
 					open = false;
-				}}>Do it</button
+				}}>Apply</button
 			>
 		{/if}
-		<button type="button" class="btn" onclick={() => (open = false)}>Leave it</button>
+		<button type="button" class="btn" onclick={() => (open = false)}>Cancel</button>
 	</div>
 {/if}

@@ -36,7 +36,7 @@
 	};
 	const level = $derived(same(peakLevel));
 	const set = (what: string, change: (s: Step) => Partial<Step>) => draft.attempt(() => setSteps(draft.sequence, ids, change, what));
-	const dose = (by: number) => set('Change the dose', (s) => ({ dose: stepped(s.dose, by) }));
+	const dose = (by: number) => set('Change the repeats', (s) => ({ dose: stepped(s.dose, by) }));
 	const phases = $derived([
 		{ value: '', label: 'Another phase …' },
 		...draft.sequence.phases.map((p) => ({ value: p.id, label: p.title }))
@@ -96,7 +96,7 @@
 		<button type="button" class="btn px-2" onclick={() => draft.do(shiftPressure(draft.sequence, ids, -1))}>One lighter each</button>
 		<button type="button" class="btn px-2" onclick={() => draft.do(shiftPressure(draft.sequence, ids, 1))}>One firmer each</button>
 	</dd>
-	<dt>Dose</dt>
+	<dt>Repeats</dt>
 	<dd class="flex gap-1.5">
 		<button type="button" class="btn px-2" onclick={() => dose(-1)}>One less each</button>
 		<button type="button" class="btn px-2" onclick={() => dose(1)}>One more each</button>
@@ -111,13 +111,13 @@
 			>
 		{/each}
 	</dd>
-	<dt>Contact</dt>
+	<dt>Hand</dt>
 	<dd>
 		<Select
-			label="Contact of all"
+			label="Hand of all"
 			value={same((s) => s.contact) ?? ('' as Contact)}
 			options={HAND_OPTIONS}
-			onchange={(contact) => set('Change the contact', (s) => (s.contact === 'tool' ? {} : { contact }))}
+			onchange={(contact) => set('Change the hand', (s) => (s.contact === 'tool' ? {} : { contact }))}
 		/>
 	</dd>
 	<dt>To save</dt>

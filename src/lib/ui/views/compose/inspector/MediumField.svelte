@@ -49,7 +49,7 @@
 			onchange={(n) => set({ ...medium, ml: Math.round(n * draft.context.working.dropMl * 100) / 100 }, `Take ${n} drops`)}
 		/>
 		<span class="text-ink2"
-			>{amountText(wanted, draft.context.working)} for a full film{known(medium.id).allergens.length
+			>{amountText(wanted, draft.context.working)} for full cover{known(medium.id).allergens.length
 				? ` · ${known(medium.id).allergens.join(', ').replaceAll('-', ' ')}`
 				: ''}</span
 		>

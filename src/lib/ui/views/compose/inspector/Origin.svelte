@@ -16,7 +16,7 @@
 
 {#if library.loaded && step.techniqueId}
 	{#if contra.length}
-		<dt class="self-start">Mind</dt>
+		<dt class="self-start">Take care</dt>
 		<dd class="text-ink2 text-xs leading-4">{contra.join(' ')}</dd>
 	{/if}
 	<dt class="self-start">From</dt>

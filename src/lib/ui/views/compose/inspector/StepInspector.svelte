@@ -79,17 +79,17 @@
 			>{/each}
 		{#if !step.places.length}{step.target ? `the ${step.target}` : 'the whole face'}{/if}
 		<button type="button" class="text-ink2 dotted ml-1" aria-expanded={editingWay} onclick={() => (editingWay = !editingWay)}
-			>{editingWay ? 'Done' : 'Change the way'}</button
+			>{editingWay ? 'Done' : 'Change the path'}</button
 		>
 		{#if editingWay}<div class="mt-1">
 				<WayEditor way={step.places} onchange={(way) => draft.do(setPlaces(sequence, step, way))} />
 			</div>{/if}
 	</dd>
-	<dt class="self-start pt-1.5">Contact</dt>
+	<dt class="self-start pt-1 leading-4">Hand or tool</dt>
 	<dd><ContactField {draft} {step} /></dd>
 	<dt class="self-start pt-2">Pressure</dt>
 	<dd><PressureField {draft} {step} /></dd>
-	<dt class="self-start pt-1.5">Dose</dt>
+	<dt class="self-start pt-1.5">Repeats</dt>
 	<dd><DoseField {draft} {step} /></dd>
 	<dt class="self-start pt-1.5">Side</dt>
 	<dd><SideField {draft} {placed} {newId} /></dd>

@@ -47,7 +47,7 @@
 			maxlength="200"
 			bind:value={name}
 		/>
-		<button class="btn whitespace-nowrap">Keep this</button>
+		<button class="btn whitespace-nowrap">Save this version</button>
 	</form>
 	<ul>
 		{#each versions.current as version (version.id)}
@@ -83,13 +83,13 @@
 								)}>Go back to it</button
 						>
 						<button type="button" class="btn min-h-6 px-2 text-xs" onclick={() => app.run(() => app.repo.discard(version.id))}
-							>Throw away</button
+							>Delete</button
 						>
 					</div>
 				{/if}
 			</li>
 		{:else}
-			<li class="text-ink2 text-xs leading-4">None is kept yet. A kept version stays as it is while the sequence goes on.</li>
+			<li class="text-ink2 text-xs leading-4">None is saved yet. A saved version stays as it is while the sequence goes on.</li>
 		{/each}
 	</ul>
 	{#if shown.length}

@@ -139,7 +139,9 @@
 {/snippet}
 
 <div class="heads text-ink3 border-hair border-b text-[11px]" aria-hidden="true">
-	<span class="col-span-3 pl-6">Step</span><span>Contact</span><span class="text-center">Press.</span><span class="text-right">Dose</span>
+	<span class="col-span-3 pl-6">Step</span><span>Hand or tool</span><span class="text-center">Press.</span><span class="text-right"
+		>Repeats</span
+	>
 	<span class="pl-2">Side</span><span class="text-right">Time</span>
 </div>
 <div

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { clock, doseText, sideText } from '$lib/core/step/describe';
+	import { clock, doseText, sideText, wayText } from '$lib/core/step/describe';
 	import type { Level } from '$lib/core/step/levels';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
@@ -77,7 +77,7 @@
 			e.stopPropagation();
 			e.currentTarget.click();
 		}}
-		aria-label="{number}. {AIMS[step.aim]}: {step.places.join(' to ') || 'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(
+		aria-label="{number}. {AIMS[step.aim]}: {wayText(step.places) || 'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(
 			step.dose
 		)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
 	></div>
@@ -93,7 +93,7 @@
 	<span class="flex min-w-0 items-center text-xs {over}">
 		{#if selected}
 			<InlineMenu
-				label="Contact: {contactWords}"
+				label="Hand or tool: {contactWords}"
 				value={step.contact}
 				options={HAND_OPTIONS}
 				onchange={(c: Contact) => onedit((sequence) => setContact(sequence, step, c))}
@@ -127,7 +127,7 @@
 				type="number"
 				min="1"
 				class="dose dotted w-9 bg-transparent text-right"
-				aria-label="Dose in {step.dose.kind}"
+				aria-label="Repeats in {step.dose.kind}"
 				value={step.dose.target}
 				onchange={(e) => {
 					const wish = e.currentTarget.valueAsNumber;

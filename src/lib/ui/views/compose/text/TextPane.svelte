@@ -108,7 +108,7 @@
 	</div>
 	{#if sync.behind}
 		<p class="text-flag pb-1 text-xs" role="alert">
-			The steps were changed elsewhere meanwhile. Mend the text to keep it, or
+			The steps were changed elsewhere meanwhile. Correct the text to keep it, or
 			<button type="button" class="dotted" onclick={takeSteps}>write it anew from the steps</button>.
 		</p>
 	{/if}

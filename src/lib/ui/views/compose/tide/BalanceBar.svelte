@@ -38,6 +38,6 @@
 				></span>{NAMES[p.part]} <b class="text-ink font-semibold">{p.text}</b></span
 			>
 		{/each}
-		<span class="whitespace-nowrap">of {tide.startMl.toFixed(1)}{came >= 0.05 ? ` and ${came.toFixed(1)} seeped in` : ''} ml</span>
+		<span class="whitespace-nowrap">of {tide.startMl.toFixed(1)} ml{came >= 0.05 ? ` and ${came.toFixed(1)} ml that seeped in` : ''}</span>
 	</span>
 </div>

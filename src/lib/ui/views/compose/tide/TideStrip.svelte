@@ -29,7 +29,7 @@
 	<span class="text-ink2 ml-auto flex items-center gap-2 text-[11.5px]">
 		{#if more || all}
 			<button type="button" class="dotted flex min-h-6 items-center gap-1 whitespace-nowrap" aria-expanded={all} onclick={onall}
-				>{#if all}<ChevronUp size={13} />Fewer waters{:else}<ChevronDown size={13} />All waters{/if}</button
+				>{#if all}<ChevronUp size={13} />Fewer zones{:else}<ChevronDown size={13} />All zones{/if}</button
 			>
 		{/if}
 		<Select

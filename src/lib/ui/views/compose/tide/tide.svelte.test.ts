@@ -166,7 +166,7 @@ describe('where it went, and what a step is worth', () => {
 		const root = show(TideStrip, { ...props, state: state({ trouble: 'It stopped by itself.' }) });
 		expect(root.querySelector('[role="alert"]')!.textContent).toBe('It stopped by itself.');
 		expect(root.querySelector('a[href="/compose/tide?ids=s1"]')).not.toBeNull();
-		click(button(root, /All waters/)!);
+		click(button(root, /All zones/)!);
 		expect(onall).toHaveBeenCalledOnce();
 	});
 });
