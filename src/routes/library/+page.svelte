@@ -11,6 +11,7 @@
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
+	import { blankTechnique } from '$lib/core/technique/blank';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { addTechniqueTo } from '$lib/state/addTechnique';
@@ -24,6 +25,8 @@
 	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import TechniqueDetail from '$lib/ui/views/library/TechniqueDetail.svelte';
 	import TechniqueForm from '$lib/ui/views/library/TechniqueForm.svelte';
+	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
+	import TechniqueList from '$lib/ui/views/library/TechniqueList.svelte';
 	import TechniqueChart from '$lib/ui/views/library/TechniqueChart.svelte';
 
 	const app = useApp();
@@ -57,6 +60,9 @@
 				action: { label: 'Go there', onClick: () => void goto(composeAt(sequenceId, stepId)) }
 			});
 	}
+	/** Depths as soundings, or names as a list: on a phone names come first. */
+	let shape = $state<'chart' | 'list'>(matchMedia('(max-width: 760px)').matches ? 'list' : 'chart');
+	const begin = () => editing.begin(blankTechnique(`own-${app.repo.stamp().newId()}`));
 	function copy(technique: Technique) {
 		editing.begin({ ...technique, id: `own-${app.repo.stamp().newId()}`, title: `${technique.title}, mine`.slice(0, 200) });
 	}
@@ -81,7 +87,7 @@
 				type="search"
 				class="field w-56"
 				aria-label="Find a move"
-				placeholder="a move, an area, a reason"
+				placeholder="puffy eyes, jowls, zigzag"
 				value={filter.words}
 				oninput={(e) => set({ words: e.currentTarget.value })}
 			/>
@@ -115,6 +121,16 @@
 				)}
 				onchange={(wanted) => set({ goal: wanted })}
 			/>
+			<Segmented
+				label="How the moves are shown"
+				value={shape}
+				options={[
+					{ value: 'chart', label: 'Soundings' },
+					{ value: 'list', label: 'List' }
+				]}
+				onchange={(v) => (shape = v)}
+			/>
+			<button type="button" class="btn" onclick={begin}><Plus size={14} />New move</button>
 			<span class="text-ink2 text-xs" role="status">
 				{#if library.loaded}{found.length} of {library.all.length}{/if}
 			</span>
@@ -131,7 +147,9 @@
 				>
 			{/each}
 		</div>
-		{#if found.length}
+		{#if found.length && shape === 'list'}
+			<TechniqueList techniques={found} openId={open?.id ?? null} {ownIds} onopen={(t) => show(t.id)} />
+		{:else if found.length}
 			<TechniqueChart techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
 		{:else if library.loaded}
 			<p class="text-ink2 px-4 py-6 text-[13.5px]">

@@ -5,6 +5,8 @@ import { POINT_CODES, type PointCode } from './codes';
 /** A pressure point: how to find it, on the body and on the figure. What it is said to do is tradition, not evidence. */
 export interface PointInfo {
 	readonly code: PointCode;
+	/** Its standard name. */
+	readonly name: string;
 	/** Where it is, as one would show it to somebody. */
 	readonly find: string;
 	/** What tradition holds it for. */
@@ -96,10 +98,43 @@ const ROWS: Record<PointCode, Row> = {
 	GB21: ['shoulder', [600, 610], 'On top of the shoulder, midway from neck to its tip.', 'shoulders that creep up']
 };
 
+/** Standard names of the points, as they are taught beside the codes. */
+const NAMES: Record<PointCode, string> = {
+	GV24: 'Shenting',
+	'EX-HN3': 'Yintang',
+	GB14: 'Yangbai',
+	BL2: 'Cuanzhu',
+	BL1: 'Jingming',
+	'EX-HN4': 'Yuyao',
+	TE23: 'Sizhukong',
+	'EX-HN5': 'Taiyang',
+	GB1: 'Tongziliao',
+	ST1: 'Chengqi',
+	ST2: 'Sibai',
+	ST3: 'Juliao',
+	SI18: 'Quanliao',
+	LI20: 'Yingxiang',
+	'EX-HN8': 'Shangyingxiang',
+	GV26: 'Shuigou',
+	ST4: 'Dicang',
+	CV24: 'Chengjiang',
+	ST5: 'Daying',
+	ST6: 'Jiache',
+	ST7: 'Xiaguan',
+	SI19: 'Tinggong',
+	TE21: 'Ermen',
+	GB2: 'Tinghui',
+	TE17: 'Yifeng',
+	GB20: 'Fengchi',
+	GV16: 'Fengfu',
+	BL10: 'Tianzhu',
+	GB21: 'Jianjing'
+};
+
 /** All points, from the forehead down. */
 export const POINTS: readonly PointInfo[] = POINT_CODES.map((code) => {
 	const [zone, at, find, tradition, change = {}] = ROWS[code];
-	return { code, find, tradition, zone, midline: false, joint: false, view: 'front', at, ...change };
+	return { code, name: NAMES[code], find, tradition, zone, midline: false, joint: false, view: 'front', at, ...change };
 });
 
 const byCode = new Map(POINTS.map((p) => [p.code, p]));

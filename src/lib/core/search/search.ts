@@ -5,6 +5,7 @@ import type { ZoneId } from '../atlas/zones';
 import { GOAL_IDS, goalInfo, type GoalId } from '../goal/goals';
 import { usefulness } from '../goal/useful';
 import type { Technique } from '../technique/technique.schema';
+import { EVERYDAY } from './everyday';
 import { AIMS, CONTACTS, MOTIONS, TOOLS, type Aim, type ToolId } from '../vocabulary/vocabulary';
 
 /** What a move is looked for by; `any` leaves a part open. */
@@ -22,6 +23,9 @@ export function zonesOf(technique: Technique): Set<ZoneId> {
 	return new Set([...technique.paths.flat(), ...technique.places].map((ref) => zoneOf(ref)));
 }
 
+/** How useful a move must be for a goal to be found by its everyday words (working value). */
+const MUCH = 0.5;
+
 const wordsOf = (t: Technique) => ({
 	id: t.id,
 	title: t.title,
@@ -30,6 +34,14 @@ const wordsOf = (t: Technique) => ({
 	places: [...new Set([...t.paths.flat(), ...t.places].map((p) => labelOf(placeOf(p))))].join(' '),
 	goals: GOAL_IDS.filter((g) => usefulness(t, g) > 0)
 		.map((g) => goalInfo(g).label)
+		.join(' '),
+	everyday: [
+		EVERYDAY.aims[t.aim],
+		t.tool ? EVERYDAY.tools[t.tool.id] : '',
+		...GOAL_IDS.filter((g) => usefulness(t, g) >= MUCH).map((g) => EVERYDAY.goals[g]),
+		...[...zonesOf(t)].map((z) => EVERYDAY.zones[z])
+	]
+		.filter(Boolean)
 		.join(' ')
 });
 
@@ -40,7 +52,7 @@ const wordsOf = (t: Technique) => ({
 export function techniqueIndex(techniques: readonly Technique[]): (filter: TechniqueFilter) => Technique[] {
 	const byId = new Map(techniques.map((t) => [t.id, t]));
 	const index = new MiniSearch<ReturnType<typeof wordsOf>>({
-		fields: ['title', 'why', 'kind', 'places', 'goals'],
+		fields: ['title', 'why', 'kind', 'places', 'goals', 'everyday'],
 		searchOptions: { boost: { title: 4, kind: 2, places: 2 }, prefix: true, fuzzy: 0.15, combineWith: 'AND' }
 	});
 	index.addAll([...byId.values()].map(wordsOf));

@@ -22,6 +22,10 @@
 	const newId = () => crypto.randomUUID();
 	/** For whom the draft is made: chosen here, kept with it; until then whoever was next when it was opened. */
 	let clientId = $state<string | null>(null);
+	let chosen = $state(false);
+	$effect(() => {
+		if (!chosen && clientId === null && app.current.id) clientId = app.current.id;
+	});
 	const client = $derived(app.current.byId(clientId));
 	const last = liveRows(
 		() => clientId,
@@ -50,7 +54,8 @@
 		const stored = await app.run(() => app.repo.sequence(id));
 		missing = !stored;
 		draft = stored ? new SequenceDraft({ sequence: stored.sequence, history: stored.history }, app.context, app.repo) : null;
-		clientId = stored?.clientId === undefined ? app.current.id : stored.clientId;
+		chosen = stored?.clientId !== undefined;
+		clientId = stored?.clientId ?? (chosen ? null : app.current.id);
 		const asked = page.url.searchParams.get('step');
 		if (asked) draft?.select(asked);
 		await lookForSecond(id);
@@ -128,6 +133,7 @@
 		{assessment}
 		{newId}
 		onclient={(id) => {
+			chosen = true;
 			clientId = id === 'nobody' ? null : id;
 			const of = draft!.sequence.id;
 			void app.run(() => app.repo.makeFor(of, clientId));

@@ -9,6 +9,16 @@
 	const library = useTechniques();
 	let code = $state<PointCode>('LI20');
 	const point = $derived(pointByCode(code));
+	let wish = $state('');
+	const found = $derived(
+		POINTS.filter((p) => {
+			const text = `${p.code} ${p.name} ${ZONES[p.zone].label} ${p.tradition} ${p.find}`.toLowerCase();
+			return wish
+				.toLowerCase()
+				.split(/\s+/)
+				.every((w) => text.includes(w));
+		})
+	);
 	const moves = $derived(library.all.filter((t) => t.point === code));
 </script>
 
@@ -19,7 +29,7 @@
 		<PointMap view="profile" points={POINTS} openCode={code} onopen={(c) => (code = c)} />
 	</div>
 	<aside class="flex min-h-0 flex-col overflow-y-auto px-4 pt-3 pb-6" aria-label="The point">
-		<h2 class="flare text-[26px] leading-8 font-[480]">{point.code}</h2>
+		<h2 class="flare text-[26px] leading-8 font-[480]">{point.code} <span class="text-[18px]">{point.name}</span></h2>
 		<p class="water text-ink2">{ZONES[point.zone].label}{point.midline ? ', on the midline' : ', on both sides'}</p>
 		<p class="mt-2 text-[13.5px] leading-5">{point.find}</p>
 		<p class="mt-2"><b class="border-point text-point rounded border px-1.5 py-px text-[11px]">tradition</b> held for: {point.tradition}</p>
@@ -32,17 +42,30 @@
 			That a point does what it is held for is tradition, not evidence. Press on the out-breath, as far as it is pleasant, for one to three
 			breaths; by tradition some are left out in pregnancy. Never press the eyeball, the windpipe, or both sides of the neck at once.
 		</p>
-		<ul class="border-hair mt-3 grid grid-cols-[repeat(auto-fill,minmax(72px,1fr))] gap-1 border-t pt-3" aria-label="All points">
-			{#each POINTS as p (p.code)}
+		<input
+			type="search"
+			class="field mt-3"
+			aria-label="Find a point"
+			placeholder="a name, a place, what it is held for"
+			bind:value={wish}
+		/>
+		<ul class="border-hair mt-2 border-t" aria-label="All points">
+			{#each found as p (p.code)}
 				<li>
 					<button
 						type="button"
-						class="btn w-full {p.code === code ? 'border-ink bg-wash font-semibold' : ''}"
+						class="border-hair hover:bg-wash/50 grid min-h-11 w-full grid-cols-[64px_minmax(0,1fr)] items-center gap-2 border-b py-1 text-left {p.code ===
+						code
+							? 'bg-wash font-[530]'
+							: ''}"
 						aria-pressed={p.code === code}
-						onclick={() => (code = p.code)}>{p.code}</button
+						onclick={() => (code = p.code)}
 					>
+						<b class="font-semibold">{p.code}</b>
+						<span>{p.name}<span class="text-ink2 block text-[11.5px]">{ZONES[p.zone].label}; {p.tradition}</span></span>
+					</button>
 				</li>
-			{/each}
+			{:else}<li class="text-ink2 py-3">No point is called, lies or is held for so.</li>{/each}
 		</ul>
 	</aside>
 </div>

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { byTwoSchools, composeAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
-	import { GOALS } from '$lib/core/goal/goals';
+	import { GOAL_IDS, GOALS, type GoalId } from '$lib/core/goal/goals';
+	import type { ReadyFilter } from '$lib/core/search/readySearch';
+	import { TOOLS, type ToolId } from '$lib/core/vocabulary/vocabulary';
 	import { clock } from '$lib/core/step/describe';
 	import { expand } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
@@ -12,44 +14,62 @@
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 
 	const app = useApp();
-	const ready = import('$lib/core/template/templates').then((m) => m.TEMPLATES);
+	let toolsOf: (s: Sequence) => ReadonlySet<ToolId> = () => new Set();
+	const ready = Promise.all([import('$lib/core/template/templates'), import('$lib/core/search/readySearch')]).then(
+		([{ TEMPLATES }, search]) => {
+			toolsOf = search.toolsOf;
+			return search.readyIndex(TEMPLATES);
+		}
+	);
+	let words = $state('');
 	let school = $state('any');
+	let goal = $state<GoalId | 'any'>('any');
+	let tool = $state<ReadyFilter['tool']>('any');
 	let most = $state('any');
+	let performer = $state<ReadyFilter['performer']>('any');
+	const GOAL_OPTIONS = [{ value: 'any' as const, label: 'any goal' }, ...GOAL_IDS.map((value) => ({ value, label: GOALS[value].label }))];
+	const SCHOOL_OPTIONS = [{ value: 'any', label: 'any school' }, ...SCHOOLS.map((s) => ({ value: s.id, label: s.title }))];
+	const TOOL_OPTIONS = [
+		{ value: 'any' as const, label: 'any tool' },
+		{ value: 'hands' as const, label: 'Hands only' },
+		...(Object.keys(TOOLS) as ToolId[]).filter((t) => t !== 'cloth' && t !== 'gloves').map((value) => ({ value, label: TOOLS[value] }))
+	];
+	const MINUTE_OPTIONS = [
+		{ value: 'any', label: 'any length' },
+		...['5', '10', '15'].map((value) => ({ value, label: `up to ${value} min` }))
+	];
+	const FOR_OPTIONS = [
+		{ value: 'any' as const, label: 'for anybody' },
+		{ value: 'client' as const, label: 'For a client' },
+		{ value: 'self' as const, label: 'For oneself' }
+	];
 	let room = $state(520);
 
 	const PAD = 64;
 	/** All miniatures share one clock: half an hour fills the room. */
 	const widthOf = (seconds: number) => Math.max(70, (seconds / 1800) * (room - PAD));
-	const fits = (s: Sequence) => (school === 'any' || s.school.id === school) && (most === 'any' || s.budgetSeconds <= 60 * Number(most));
+	const filter = $derived<ReadyFilter>({ words, school, goal, tool, minutes: most === 'any' ? 'any' : Number(most), performer });
+	const clear = () => {
+		words = '';
+		school = goal = tool = most = performer = 'any';
+	};
 	async function begin(sequence: Sequence) {
 		const { now, newId } = app.repo.stamp();
 		const copy = { ...sequence, id: newId(), revision: 0, updatedAt: now };
 		if (await app.run(() => app.repo.saveSequence(copy))) await goto(composeAt(copy.id));
 	}
-	const tools = (s: Sequence) =>
-		stepsOf(s).some((x) => x.step.contact === 'tool' && x.step.tool?.id !== 'cloth') ? 'with tools' : 'by hand';
+	const toolWords = (s: Sequence) => [...toolsOf(s)].map((t) => TOOLS[t].toLowerCase()).join(', ') || 'by hand';
 </script>
 
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Ready sequences">
 	<div class="flex flex-wrap items-center gap-2 py-2">
 		<h1 class="sr-only">Ready sequences</h1>
-		<Select
-			label="School"
-			value={school}
-			options={[{ value: 'any', label: 'any school' }, ...SCHOOLS.map((s) => ({ value: s.id, label: s.title }))]}
-			onchange={(v) => (school = v)}
-		/>
-		<Select
-			label="Minutes"
-			value={most}
-			options={[
-				{ value: 'any', label: 'any length' },
-				{ value: '5', label: 'up to 5 min' },
-				{ value: '10', label: 'up to 10 min' },
-				{ value: '15', label: 'up to 15 min' }
-			]}
-			onchange={(v) => (most = v)}
-		/>
+		<input type="search" class="field w-56" aria-label="Find a ready sequence" placeholder="puffy eyes, jaw, evening" bind:value={words} />
+		<Select label="Goal" value={goal} options={GOAL_OPTIONS} onchange={(v) => (goal = v)} />
+		<Select label="School" value={school} options={SCHOOL_OPTIONS} onchange={(v) => (school = v)} />
+		<Select label="Tool" value={tool} options={TOOL_OPTIONS} onchange={(v) => (tool = v)} />
+		<Select label="Minutes" value={most} options={MINUTE_OPTIONS} onchange={(v) => (most = v)} />
+		<Select label="For" value={performer} options={FOR_OPTIONS} onchange={(v) => (performer = v)} />
 		<span class="text-ink2 text-xs">Drawn on one clock. Each passes its own school; yours begins as a copy.</span>
 	</div>
 	<div class="cols text-ink2 text-[11px]" aria-hidden="true">
@@ -65,7 +85,7 @@
 		<p class="text-ink2 py-6" role="status">Opening the sequences …</p>
 	{:then list}
 		<ul class="border-hair border-t">
-			{#each list.filter(fits) as sequence (sequence.id)}
+			{#each list(filter) as sequence (sequence.id)}
 				{@const events = expand(sequence, app.context)}
 				{@const seconds = events.at(-1)?.endSeconds ?? 0}
 				{@const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]))}
@@ -79,7 +99,9 @@
 						<b class="font-semibold">{clock(seconds)}</b>
 					</div>
 					<p class="text-ink2 text-xs leading-4 max-md:hidden">
-						{sequence.school.title.toLowerCase()}<br />{tools(sequence)}, {sequence.performer === 'self' ? 'on oneself' : 'for a client'}
+						{sequence.school.title.toLowerCase()}<br />{toolWords(sequence)}, {sequence.performer === 'self'
+							? 'on oneself'
+							: 'for a client'}
 					</p>
 					<div class="flex gap-2">
 						<button type="button" class="btn" aria-label="Start a copy of {sequence.title}" onclick={() => begin(sequence)}
@@ -91,7 +113,10 @@
 					</div>
 				</li>
 			{:else}
-				<li class="text-ink2 py-6">No ready sequence is of this school and as short as that.</li>
+				<li class="text-ink2 py-6">
+					No ready sequence has all of this. Fewer words, more minutes or another school may help.
+					<button type="button" class="dotted" onclick={clear}>Show all again</button>
+				</li>
 			{/each}
 		</ul>
 	{/await}

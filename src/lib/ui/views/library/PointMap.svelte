@@ -2,6 +2,7 @@
 	import { MIDLINE_X, type View } from '$lib/core/atlas/geometry';
 	import type { PointCode } from '$lib/core/point/codes';
 	import type { PointInfo } from '$lib/core/point/points';
+	import { labelSpot } from './pointLabels';
 	import Figure from '../../parts/map/Figure.svelte';
 	import { frameOf } from '../../parts/map/orientation';
 
@@ -14,6 +15,8 @@
 	let { view, points, openCode, onopen }: Props = $props();
 	const uid = $props.id();
 	const frame = $derived(frameOf(view, false));
+	const opened = $derived(points.find((p) => p.code === openCode && p.view === view));
+	const others = $derived(points.filter((p) => p.view === view && p.code !== openCode).map((p) => p.at));
 	const twin = (p: PointInfo) => view === 'front' && !p.midline;
 </script>
 
@@ -39,15 +42,37 @@
 			role="button"
 			tabindex="0"
 			class="cursor-pointer"
-			aria-label="{p.code}: {p.find}"
+			aria-label="{p.code} {p.name}: {p.find}"
 			aria-pressed={open}
 			onclick={() => onopen(p.code)}
 			onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), onopen(p.code))}
 		>
 			<circle cx={p.at[0]} cy={p.at[1]} r="14" fill="transparent" />
 			{#if open}<circle cx={p.at[0]} cy={p.at[1]} r="11" fill="var(--primary)" />{/if}
-			{#if open}<text x={p.at[0] + 16} y={p.at[1] + 6} font-size="18" font-weight="600" fill="var(--line)">{p.code}</text>{/if}
 			<circle cx={p.at[0]} cy={p.at[1]} r={open ? 4.5 : 5} fill={open ? 'var(--onink)' : 'var(--point)'} />
 		</g>
 	{/each}
+	{#if opened}
+		{@const text = `${opened.code} ${opened.name}`}
+		{@const spot = labelSpot(opened.at, text.length, others)}
+		<text
+			x={spot.x}
+			y={spot.y}
+			text-anchor={spot.anchor}
+			font-size="18"
+			font-weight="600"
+			fill="var(--line)"
+			class="label"
+			aria-hidden="true">{text}</text
+		>
+	{/if}
 </svg>
+
+<style>
+	.label {
+		paint-order: stroke;
+		stroke: var(--skin);
+		stroke-width: 4px;
+		pointer-events: none;
+	}
+</style>

@@ -132,7 +132,7 @@ describe('rules and media', () => {
 		const root = show(RuleDetail, { rule: ruleById(id)!, context: CONTEXT, own: [] });
 		expect(all(root, `[data-example="${id}"] li`).length).toBeGreaterThan(0);
 		for (const school of SCHOOLS) expect(root.textContent).toContain(school.title);
-		expect(root.textContent).toMatch(ruleById(id)!.fix ? /mends it/ : /it is yours/);
+		expect(root.textContent).toMatch(ruleById(id)!.fix ? /fixes it/ : /it is yours/);
 	});
 	test('a step in a line: number, way, dose', () => {
 		const { step } = stepsOf(TEMPLATES[0]!)[10]!;
