@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { composeAt, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
+	import { composeAt, touring, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
 	import { judge } from '$lib/core/rules/judge';
 	import { clock } from '$lib/core/step/describe';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import type { Session } from '$lib/core/records/session';
 	import { changesOf } from '$lib/core/assess/change';
 	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
+	import { goto } from '$app/navigation';
 	import { ago, longDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
@@ -46,7 +47,9 @@
 	const client = $derived(app.current.orFirst);
 	const last = $derived(lasts.current.get(client?.id ?? '') ?? null);
 	const open = $derived(opened.current);
-	const week = $derived(recent.current.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
+	const done = $derived(recent.current.filter((s) => !open.some((o) => o.id === s.id)));
+	/** An interrupted session is none yet: it is offered to go on with. */
+	const week = $derived(done.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
 	const next = $derived(sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ?? sequences.current[0]?.sequence ?? null);
 	const judged = $derived(next ? judge(next, app.context) : null);
 	const shelf = $derived(sequences.current.filter((s) => s.id !== next?.id).slice(0, 4));
@@ -62,6 +65,12 @@
 			? `${ZONES[top.place].label.toLowerCase()}, ${top.side}: ${top.before ?? '–'}${top.after === null ? '' : ` to ${top.after}`}`
 			: 'not graded';
 	};
+	/** The tour runs over a sequence that has what it speaks of. */
+	async function around() {
+		const { exampleToShow } = await import('$lib/state/example');
+		const id = await app.run(() => exampleToShow(app.repo));
+		if (id) await goto(touring(id));
+	}
 	let width = $state(420);
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
 </script>
@@ -81,7 +90,7 @@
 			</p>
 		</div>
 		{#if empty}
-			<WelcomeSteps />
+			<WelcomeSteps onaround={around} />
 		{:else}
 			<KeepBar worth={!app.demo && clients.length + sequences.current.length > 0} />
 			{#each open as s (s.id)}
@@ -141,7 +150,11 @@
 					{/each}
 				</ul>
 				<div class="flex flex-wrap gap-2 pt-3">
-					<a class="btn" href="/clients">Someone new</a><a class="btn" href="/compose">All sequences</a>
+					<a class="btn" href="/clients?new=1">Someone new</a><a class="btn" href="/compose">All sequences</a><button
+						type="button"
+						class="btn"
+						onclick={around}>Show me around</button
+					>
 				</div>
 			</section>
 			{#if shelf.length}
@@ -156,5 +169,5 @@
 			{/if}
 		{/if}
 	</div>
-	<Shore sessions={recent.current.slice(0, 24)} {name} {now} />
+	<Shore sessions={done.slice(0, 24)} {name} {now} />
 </div>

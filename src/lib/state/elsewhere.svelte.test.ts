@@ -136,7 +136,7 @@ describe('files', () => {
 		const anew = { ...preview, worth: false };
 		client.apply.mockResolvedValueOnce(anew);
 		await exchange.apply();
-		expect([exchange.preview, exchange.said]).toEqual([anew, expect.stringContaining('nothing was brought in')]);
+		expect([exchange.preview, exchange.said]).toEqual([anew, expect.stringContaining('nothing was imported')]);
 		await exchange.apply();
 		expect([exchange.preview, exchange.said]).toEqual([null, '2 records are in.']);
 	});

@@ -113,7 +113,13 @@ describe('the tape', () => {
 	};
 	test('shows the unit, stores millimetres, takes a comma, empties', () => {
 		const { root, onchange } = table('inch');
-		const input = root.querySelector('input')!;
+		// As the map: facing, the client’s right stands on the left.
+		expect(all(root, 'thead th').map((th) => th.textContent)).toEqual([
+			'Tape, inch',
+			'client’s right',
+			'client’s left'
+		]);
+		const input = root.querySelector<HTMLInputElement>('input[aria-label*="client’s left"]')!;
 		expect(input.value).toBe('4.00');
 		enter(input, '4,1');
 		expect(onchange.mock.calls[0]![0].entries[0].value).toBeCloseTo(104.1, 1);

@@ -4,6 +4,7 @@
 	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
 	import { AlertDialog } from 'bits-ui';
 	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns, ROWS_AT_ONCE } from '$lib/state/inTurns.svelte';
 	import type { Visits } from '$lib/store/repository';
@@ -54,7 +55,7 @@
 <div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[420px_minmax(0,1fr)]">
 	<section class="border-hair min-h-0 overflow-y-auto px-4 pb-6 lg:border-r">
 		<h1 class="pt-3 text-xl font-[520]">Clients</h1>
-		<ClientForm onsave={add} />
+		{#key page.url.search}<ClientForm onsave={add} ready={page.url.searchParams.has('new')} />{/key}
 		<ul class="border-hair mt-3 border-t">
 			{#each clients.slice(0, drawn.current) as c (c.id)}
 				{@const seen = visits.current.get(c.id)}

@@ -7,6 +7,8 @@
 	import { fileName } from '$lib/formats/download';
 	import { writeSequenceFile } from '$lib/formats/sequenceFile';
 	import { onMount } from 'svelte';
+	import { stepsOf } from '$lib/core/sequence/walk';
+	import { dayAndHour } from '$lib/ui/parts/dates';
 	import { observationsCsv } from '$lib/formats/observationsCsv';
 	import { Exchange } from '$lib/state/exchange.svelte';
 	import { useApp } from '$lib/state/app.svelte';
@@ -35,6 +37,14 @@
 	);
 	const exchange = new Exchange(new ExchangeClient(app.repo.db.name), (sentence) => app.tell('exchange', sentence));
 	onMount(() => () => exchange.close());
+	let wish = $state('');
+	/** Only what is asked for; of one title the day and the steps tell them apart. */
+	const MOST = 20;
+	const asked = $derived(
+		wish.trim()
+			? sequences.current.filter(({ sequence }) => sequence.title.toLowerCase().includes(wish.trim().toLowerCase())).slice(0, MOST)
+			: []
+	);
 	let said = $state('');
 	let wiping = $state(false);
 	let over = $state(false);
@@ -86,10 +96,19 @@
 			</div>
 			<button type="button" class="btn" onclick={exportObservations}><Download size={15} />CSV</button>
 		</div>
-		<ul class="border-hair border-t">
-			{#each sequences.current as { sequence } (sequence.id)}
-				<li class="border-hair flex items-center gap-2 border-b py-1.5">
-					<span class="min-w-0 flex-1 truncate">{sequence.title}</span>
+		<div class="border-hair border-t py-3">
+			<label class="block text-[13.5px] font-semibold" for="one">One sequence</label>
+			<input id="one" type="search" class="field mt-1" placeholder="Its title, to print it or to export it as a file" bind:value={wish} />
+			{#if wish.trim() && !asked.length}<p class="text-ink2 pt-2">No sequence is called so.</p>{/if}
+		</div>
+		<ul>
+			{#each asked as { sequence } (sequence.id)}
+				<li class="border-hair flex items-center gap-2 border-t py-1.5">
+					<span class="min-w-0 flex-1"
+						><span class="block truncate">{sequence.title}</span><span class="text-ink2 block text-[11.5px]"
+							>{stepsOf(sequence).length} steps, changed {dayAndHour(sequence.updatedAt)}</span
+						></span
+					>
 					<a class="btn" href={printAt(sequence.id)}>Print</a>
 					<button
 						type="button"

@@ -31,6 +31,8 @@ export interface GradeObservation extends Common {
 	readonly words: readonly [string, string, string, string, string];
 	/** Before the place in a sentence: "the tension of"; empty where the place alone says it. */
 	readonly of: string;
+	/** How a map shows it: fluid as water, all else as bars. */
+	readonly picture: 'water' | 'bars';
 	/** A difference up to so many steps may be error. */
 	readonly error: ErrorKey;
 }
@@ -73,6 +75,7 @@ const grade = (
 	better: 'less',
 	words,
 	of,
+	picture: 'bars',
 	error: 'gradeErrorSteps',
 	...more
 });

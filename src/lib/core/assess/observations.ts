@@ -12,7 +12,10 @@ const MILD = ['none', 'slight', 'clear', 'marked', 'strong'] as const;
  * Distances: Smith et al., Otolaryngol Head Neck Surg 2015;152:284.
  */
 export const OBSERVATIONS = {
-	puffiness: make.grade('Puffiness', ['none', 'slight', 'visible', 'marked', 'tight, shiny'], '', { headline: true }),
+	puffiness: make.grade('Puffiness', ['none', 'slight', 'visible', 'marked', 'tight, shiny'], '', {
+		headline: true,
+		picture: 'water'
+	}),
 	tension: make.grade('Tension', ['none', 'slight', 'clear', 'marked', 'hard'], 'the tension of'),
 	tenderness: make.grade('Tenderness', ['none', 'slight', 'clear', 'marked', 'hardly bearable'], 'the tenderness of'),
 	redness: make.grade('Redness', MILD, 'the redness of'),

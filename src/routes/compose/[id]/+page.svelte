@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { idIn, printAt, sessionWith } from '$lib/ui/parts/shell/addresses';
+	import { idIn, printAt, sessionWith, touring } from '$lib/ui/parts/shell/addresses';
 	import Printer from '@lucide/svelte/icons/printer';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -75,6 +75,11 @@
 		draft.context = app.context;
 		draft.client = factsOf(client);
 	});
+	async function around() {
+		const { exampleToShow } = await import('$lib/state/example');
+		const id = await app.run(() => exampleToShow(app.repo));
+		if (id) await goto(touring(id));
+	}
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
 		const { second } = conflict;
@@ -125,22 +130,24 @@
 	{/if}
 {/snippet}
 
-{#if draft}
-	<Composer
-		{draft}
-		clients={app.current.all}
-		{client}
-		{assessment}
-		{newId}
-		onclient={(id) => {
-			chosen = true;
-			clientId = id === 'nobody' ? null : id;
-			const of = draft!.sequence.id;
-			void app.run(() => app.repo.makeFor(of, clientId));
-		}}
-		onprint={() => goto(printAt(draft!.sequence.id))}
-	/>
-{:else if missing}
+{#if draft}{#key draft.sequence.id}
+		<Composer
+			{draft}
+			clients={app.current.all}
+			{client}
+			{assessment}
+			{newId}
+			onclient={(id) => {
+				chosen = true;
+				clientId = id === 'nobody' ? null : id;
+				const of = draft!.sequence.id;
+				void app.run(() => app.repo.makeFor(of, clientId));
+			}}
+			onprint={() => goto(printAt(draft!.sequence.id))}
+			tour={page.url.searchParams.has('tour')}
+			onaround={around}
+		/>
+	{/key}{:else if missing}
 	<div class="p-6">
 		<h1 class="text-xl">This sequence is not here</h1>
 		<p class="text-ink2 my-2">{app.storeless || 'It may have been removed, or it lives in another browser.'}</p>

@@ -12,12 +12,21 @@
 		tints.flatMap((tint) => {
 			const d = FIGURE[view].zones[tint.zone]?.d;
 			const flip = view === 'front' && tint.side === 'right';
-			return d ? [{ key: `${tint.zone}:${tint.side}`, d: flip ? mirrorPath(d) : d, strength: tint.strength }] : [];
+			return d
+				? [
+						{
+							key: `${tint.zone}:${tint.side}`,
+							d: flip ? mirrorPath(d) : d,
+							strength: tint.strength,
+							tone: tint.picture === 'bars' ? 'rest' : 'tint'
+						}
+					]
+				: [];
 		})
 	);
 </script>
 
 <!-- All water of the face under one soft edge: a filter for each zone would make every frame of a moving hand dear. -->
 <g filter="url(#{uid}-soft)" aria-hidden="true">
-	{#each shapes as { key, d, strength } (key)}<path {d} fill="var(--tint)" fill-opacity={strength} />{/each}
+	{#each shapes as { key, d, strength, tone } (key)}<path {d} fill="var(--{tone})" fill-opacity={strength} />{/each}
 </g>

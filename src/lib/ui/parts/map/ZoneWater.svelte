@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { FIGURE, mirrorPath, type View } from '$lib/core/atlas/geometry';
-	import { waterLine, wave } from './strokeShape';
+	import { barsAlong, waterLine, wave } from './strokeShape';
 	import type { ZoneTint } from './mapTypes';
 
 	interface Props {
@@ -11,6 +11,8 @@
 	let { view, tint, uid }: Props = $props();
 	const left = $derived(FIGURE[view].zones[tint.zone]?.d);
 	const d = $derived(left && view === 'front' && tint.side === 'right' ? mirrorPath(left) : left);
+	/** What is no fluid is not painted as water. */
+	const bars = $derived(tint.picture === 'bars');
 	const id = $derived(`${uid}-${tint.zone}-${tint.side}`);
 	const levels = $derived(
 		d
@@ -28,8 +30,8 @@
 		<g clip-path="url(#{id}-clip)" fill="none" stroke-linecap="round">
 			{#each levels as level (level.y)}
 				<path
-					d={wave(level.x, level.y, level.width)}
-					stroke={level.there ? 'var(--waterline)' : 'var(--ink2)'}
+					d={bars ? barsAlong(level.x, level.y, level.width) : wave(level.x, level.y, level.width)}
+					stroke={level.there ? (bars ? 'var(--rest)' : 'var(--waterline)') : 'var(--ink2)'}
 					stroke-width={level.there ? 1.5 : 1.1}
 					stroke-dasharray={level.there ? undefined : '0.1 3'}
 				/>

@@ -12,6 +12,8 @@ export interface ZoneTint {
 	readonly lines?: number;
 	/** Highest water line that stood there before, 0..4; those above `lines` are dotted. */
 	readonly before?: number;
+	/** What the lines are: water, or bars for what is no fluid. */
+	readonly picture?: 'water' | 'bars';
 	/** What it says in words, added to the zone's name. */
 	readonly words?: string;
 }

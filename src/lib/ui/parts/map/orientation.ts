@@ -13,6 +13,10 @@ export const ORIENTATIONS: readonly {
 	{ value: 'head-end', label: 'Head end', title: 'You stand at the head of the couch' }
 ];
 
+/** The sides in the order in which a map and every table beside it show them, from the viewer's left. */
+export const sidesAsSeen = (orientation: Orientation = 'facing'): readonly Side[] =>
+	sideOnViewersLeft(orientation) === 'right' ? ['right', 'left'] : ['left', 'right'];
+
 /** The part of the figure that is shown: head and neck, or down to the chest. */
 export interface Frame {
 	readonly x: number;

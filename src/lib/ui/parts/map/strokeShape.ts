@@ -171,3 +171,12 @@ export function wave(x: number, y: number, width: number, length = 12, height = 
 	const half = length / 2;
 	return `M${round(x)} ${round(y)}${`q${half / 2} ${-height} ${half} 0t${half} 0`.repeat(n)}`;
 }
+
+/** A row of short upright bars, for what a zone holds that is no fluid. */
+export function barsAlong(x: number, y: number, width: number, gap = 9, height = 7): string {
+	const n = Math.floor(width / gap);
+	return Array.from(
+		{ length: n },
+		(_, i) => `M${(x + i * gap).toFixed(1)} ${(y - height / 2).toFixed(1)}v${height}`
+	).join('');
+}

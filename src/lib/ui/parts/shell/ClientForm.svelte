@@ -1,11 +1,16 @@
 <script lang="ts">
 	interface Props {
 		onsave: (name: string) => void;
+		/** The field is ready to be typed in. */
+		ready?: boolean;
 	}
-	let { onsave }: Props = $props();
+	let { onsave, ready = false }: Props = $props();
 	let name = $state('');
 	let trouble = $state('');
 	const id = $props.id();
+	const focused = (node: HTMLInputElement) => {
+		if (ready) node.focus();
+	};
 	function submit(e: SubmitEvent) {
 		e.preventDefault();
 		const clean = name.trim();
@@ -24,6 +29,7 @@
 		placeholder="A code or a name is enough"
 		maxlength="200"
 		bind:value={name}
+		use:focused
 		aria-invalid={Boolean(trouble)}
 		aria-describedby={trouble ? `${id}-t` : undefined}
 	/>

@@ -13,6 +13,8 @@ export function withQuery(path: string, query: Query): string {
 
 export const composeAt = (id: string, step?: string): string => withQuery(`/compose/${inPath(id)}`, { step });
 export const sessionAt = (id: string): string => `/session/${inPath(id)}`;
+/** The tour, over a sequence. */
+export const touring = (sequenceId: string): string => withQuery(composeAt(sequenceId), { tour: '1' });
 export const sessionWith = (sequenceId: string): string => withQuery('/session', { sequence: sequenceId });
 export const printAt = (id: string): string => `/print/${inPath(id)}`;
 export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;

@@ -45,8 +45,12 @@
 		newId: () => string;
 		onclient: (id: string) => void;
 		onprint: () => void;
+		/** The tour begins at once. */
+		tour?: boolean;
+		/** To a sequence that has what the tour speaks of. */
+		onaround: () => void;
 	}
-	let { draft, clients, client, assessment, newId, onclient, onprint }: Props = $props();
+	let { draft, clients, client, assessment, newId, onclient, onprint, tour: tourWished = false, onaround }: Props = $props();
 
 	const app = useApp();
 	const library = useTechniques('later');
@@ -62,7 +66,7 @@
 	let narrowTab = $state<'map' | 'steps' | 'inspector'>('map');
 	let typing = $state(false);
 	let sheet = $state(false);
-	let touring = $state(false);
+	let touring = $state(untrack(() => tourWished));
 	const room = new Room();
 	/** Side by side from here on; below, one part at a time over the score as a strip. */
 	const wide = new MediaQuery('min-width: 1024px', true);
@@ -134,6 +138,9 @@
 		void tick().then(() => document.querySelector<SVGElement>('[data-place][tabindex="0"]')?.focus());
 	}
 	onMount(() => {
+		// The tour speaks of a chosen step.
+		if (touring && !draft.selectedId)
+			draft.select(draft.steps.find(({ step }) => step.aim === 'drain' && step.places.length > 1)?.step.id ?? null);
 		const keys = composeKeys({
 			draft: () => draft,
 			newId,
@@ -197,7 +204,7 @@
 					school={draft.sequence.school}
 					ondraw={toMap}
 					ontype={() => (typing = true)}
-					ontour={() => (touring = true)}
+					ontour={onaround}
 				/>{/await}{/if}
 		<CommandBar {draft} {library} {newId} bind:open={typing} />
 	</section>
@@ -268,7 +275,8 @@
 			bind:open={sheet}
 			ontour={() => {
 				sheet = false;
-				touring = true;
+				if (draft.steps.length) touring = true;
+				else onaround();
 			}}
 		/>{/await}{/if}
 {#if touring}{#await tour() then { default: Tour }}<Tour onend={() => (touring = false)} />{/await}{/if}

@@ -22,12 +22,13 @@ export interface LayerTint extends ZoneTint {
 }
 
 const graded = (assessment: Assessment | null, id: ObservationId): LayerTint[] => {
-	const { label, words } = gradeRow(id);
+	const { label, words, picture } = gradeRow(id);
 	return gradesByZone(assessment, id).map(({ zone, side, grade }) => ({
 		zone,
 		side,
 		strength: 0.05 + 0.055 * grade,
 		lines: grade,
+		picture,
 		words: `${label.toLowerCase()} ${grade}, ${words[grade] ?? ''}`,
 		value: String(grade)
 	}));

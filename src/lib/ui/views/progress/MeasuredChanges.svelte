@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { SIDES, type Side } from '$lib/core/atlas/places';
+	import type { Side } from '$lib/core/atlas/places';
 	import { CHANGE_WORDS, changeAt, type Change } from '$lib/core/assess/change';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
@@ -7,6 +7,8 @@
 	import type { Working } from '$lib/core/working/working.schema';
 	import SandBar from './SandBar.svelte';
 	import VerdictSign from './VerdictSign.svelte';
+
+	import { sidesAsSeen } from '../../parts/map/orientation';
 
 	interface Props {
 		before: Assessment;
@@ -20,7 +22,7 @@
 	const rows = $derived(
 		MEASURED_IDS.flatMap((id) => {
 			const { sides } = measuredRow(id);
-			const spots: readonly { side?: Side }[] = sides ? SIDES.map((side) => ({ side })) : [{}];
+			const spots: readonly { side?: Side }[] = sides ? sidesAsSeen().map((side) => ({ side })) : [{}];
 			const changes = spots.map((spot) => changeAt(id, spot, before, after, working, comparable));
 			return sides || changes.some((c) => c.before !== null || c.after !== null) ? [{ id, changes }] : [];
 		})

@@ -13,6 +13,10 @@
 		changes: readonly Change[];
 	}
 	let { observed, changes }: Props = $props();
+	const picture = $derived.by(() => {
+		const row = observation(observed);
+		return row.kind === 'grade' ? row.picture : undefined;
+	});
 	const tints = $derived<ZoneTint[]>(
 		changes.flatMap((c) =>
 			c.place && c.side
@@ -23,6 +27,7 @@
 							strength: 0.05 + 0.055 * (c.after ?? c.before ?? 0),
 							lines: c.after ?? 0,
 							before: c.before ?? 0,
+							picture,
 							words: `${c.before ?? 'not felt'} to ${c.after ?? 'not felt'}`
 						}
 					]

@@ -10,7 +10,7 @@
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { Pick, ZoneTint } from '../../parts/map/mapTypes';
 	import type { Orientation } from '../../parts/map/orientation';
-	import { sideOnViewersLeft } from '../../parts/map/orientation';
+	import { sidesAsSeen } from '../../parts/map/orientation';
 	import GradeCell from './GradeCell.svelte';
 
 	interface Props {
@@ -36,15 +36,14 @@
 		ZONE_IDS.filter((z) => asked.includes(z) || [assessment, ghost].some((a) => SIDES.some((s) => gradeAt(a, z, s) !== null)))
 	);
 	const named = $derived((id: ObservationId) => `${gradeRow(id).label} ${countOf(assessment, [id]) || ''}`.trim());
-	const left = $derived(sideOnViewersLeft(orientation));
-	const order = $derived<Side[]>(left === 'right' ? ['right', 'left'] : ['left', 'right']);
+	const order = $derived(sidesAsSeen(orientation));
 	const tints = $derived<ZoneTint[]>(
 		ZONE_IDS.flatMap((zone) =>
 			SIDES.flatMap((side) => {
 				const grade = gradeAt(assessment, zone, side);
 				if (grade === null) return [];
 				const words = `${row.label.toLowerCase()} ${grade}, ${row.words[grade]}`;
-				return [{ zone, side, strength: 0.05 + 0.055 * grade, lines: grade, words }];
+				return [{ zone, side, strength: 0.05 + 0.055 * grade, lines: grade, picture: row.picture, words }];
 			})
 		)
 	);

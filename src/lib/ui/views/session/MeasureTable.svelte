@@ -1,9 +1,11 @@
 <script lang="ts">
-	import { SIDES, type Side } from '$lib/core/atlas/places';
+	import type { Side } from '$lib/core/atlas/places';
 	import { valueAt, withValue } from '$lib/core/assess/assessment';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { lengthText, readMeasured, type LengthUnit } from '$lib/core/assess/units';
+
+	import { sidesAsSeen } from '../../parts/map/orientation';
 
 	interface Props {
 		assessment: Assessment;
@@ -12,10 +14,12 @@
 		onchange: (assessment: Assessment) => void;
 	}
 	let { assessment, ghost, unit, onchange }: Props = $props();
+	/** As the map beside it: facing, the client’s right is on the left. */
+	const order = sidesAsSeen();
 	let trouble = $state<{ key: string; message: string } | null>(null);
 
 	/** What is taken of each side has two cells, what is taken of the whole face one. */
-	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? SIDES.map((side) => ({ side })) : [{}]);
+	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? order.map((side) => ({ side })) : [{}]);
 	const keyOf = (id: ObservationId, side: Side | undefined) => `${id} ${side ?? ''}`;
 	function enter(id: ObservationId, spot: { side?: Side }, input: HTMLInputElement) {
 		const key = keyOf(id, spot.side);
@@ -40,7 +44,7 @@
 	<thead>
 		<tr class="text-ink3 text-[12px]">
 			<th class="text-left font-normal">Tape, {unit}</th>
-			{#each SIDES as side (side)}<th class="w-[92px] font-normal">client’s {side}</th>{/each}
+			{#each order as side (side)}<th class="w-[92px] font-normal">client’s {side}</th>{/each}
 		</tr>
 	</thead>
 	<tbody>

@@ -1,9 +1,13 @@
 <script lang="ts">
+	interface Props {
+		onaround: () => void;
+	}
+	let { onaround }: Props = $props();
 	const STEPS = [
 		{
 			title: 'Somebody in the chair',
 			words: 'A code or a name is enough, or yourself before the mirror.',
-			href: '/clients',
+			href: '/clients?new=1',
 			act: 'Add a client'
 		},
 		{
@@ -30,4 +34,5 @@
 		</li>
 	{/each}
 </ol>
-<p class="text-ink2 pt-4 text-[13.5px]">Have a backup? <a class="dotted" href="/exchange">Import</a>.</p>
+<p class="pt-4"><button type="button" class="btn" onclick={onaround}>Show me around</button></p>
+<p class="text-ink2 pt-3 text-[13.5px]">Have a backup? <a class="dotted" href="/exchange">Import</a>.</p>
