@@ -17,21 +17,29 @@ export default defineConfig({
 							groups: [
 								{
 									name: 'controls',
-									test: /node_modules[\\/](?!.*bits[\\/](dialog|alert-dialog|popover|checkbox|switch)[\\/])(bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
+									// Without what only some pages open: menus, dialogs and fields of choice.
+									test: /node_modules[\\/](?!.*bits[\\/](dialog|alert-dialog|checkbox|switch|select|combobox|menu|dropdown-menu|menubar|context-menu|tabs|slider)[\\/])(bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
 									minShareCount: 5
 								},
+								{ name: 'choices', test: /node_modules[\\/]bits-ui.*bits[\\/](select|menu|dropdown-menu|tabs)[\\/]/, minShareCount: 3 },
 								{ name: 'icons', test: /node_modules[\\/]@lucide/, minShareCount: 4 },
 								{
 									name: 'drawing',
-									test: /src[\\/]lib[\\/]ui[\\/](glyphs|controls|map|score|steps)[\\/](?!WayEditor|Modal|Stepper|MiniFace|MiniScore|motionGlyph|MotionGlyph|SpotMark)/,
+									test: /src[\\/]lib[\\/]ui[\\/]parts[\\/](glyphs|map|score|steps)[\\/](?!MiniFace|motionGlyph|MotionGlyph|SpotMark|PlacePicture)/,
 									minShareCount: 3
 								},
-								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state|formats)[\\/]/, minShareCount: 4 },
+								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state)[\\/]/, minShareCount: 4 },
 								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
+								// What every record is made of; the rules are fetched by those who judge.
+								{
+									name: 'shapes',
+									test: /src[\\/]lib[\\/]core[\\/](atlas[\\/](?!geometry|data[\\/]geometry)|vocabulary|step|point|working|school|medium|records|assess)/,
+									minShareCount: 8
+								},
 								{
 									name: 'judging',
-									test: /src[\\/]lib[\\/]core[\\/](?!fit|notation|compare|perform|flow)/,
-									minShareCount: 6
+									test: /src[\\/]lib[\\/]core[\\/](rules|glide|links|pressure|sequence)[\\/]/,
+									minShareCount: 4
 								}
 							]
 						}

@@ -107,7 +107,7 @@ try {
 	await longest(other);
 	from = Date.now();
 	await other.locator('input[type=file]').setInputFiles(path);
-	await other.getByRole('button', { name: 'Bring it in' }).click({ timeout: 120_000 });
+	await other.getByRole('button', { name: 'Import' }).click({ timeout: 120_000 });
 	const read = Date.now() - from;
 	await other.getByText('records are in').waitFor({ timeout: 120_000 });
 	console.log(

@@ -35,7 +35,7 @@ test('the inspector changes everything of a step, and the score and the times fo
 	await beginDemo(page, '/compose/demo-three-minutes');
 	await page.locator('[data-row="s8"] [data-step-button]').click();
 	const inspector = page.getByRole('complementary', { name: 'Inspector' });
-	await inspector.getByLabel(/^Contact/).click();
+	await inspector.getByLabel(/^Hand or tool/).click();
 	await page.getByRole('option', { name: 'Tool' }).click();
 	await inspector.getByLabel(/^Tool/).click();
 	await page.getByRole('option', { name: 'Roller' }).click();
@@ -84,7 +84,7 @@ test('a stroke dragged in profile, a point in front, a move for the whole face',
 	await page.getByRole('radio', { name: 'Profile' }).click();
 	await drag(page, 'forehead-lateral', 'zygoma');
 	await choose(page, 'light-stroke');
-	await expect(page.getByRole('button', { name: /^1\. Drain: forehead-lateral to/ }).first()).toBeVisible();
+	await expect(page.getByRole('button', { name: /^1\. Drain: Side of the forehead to/ }).first()).toBeVisible();
 	await page.getByRole('radio', { name: 'Front' }).click();
 	await place(page, 'chin').click();
 	await page.getByRole('button', { name: 'Cancel' }).click();
@@ -98,6 +98,8 @@ test('a stroke dragged in profile, a point in front, a move for the whole face',
 
 test('one sequence out and, changed, in again: the preview says changed, the old one is kept', async ({ page }) => {
 	await beginDemo(page, '/exchange');
+	await expect(page.getByRole('button', { name: /^Export Nape/ })).toHaveCount(0);
+	await page.getByLabel('One sequence').fill('nape');
 	const waiting = page.waitForEvent('download');
 	await page.getByRole('button', { name: 'Export Nape to collarbone' }).click();
 	const file = await waiting;

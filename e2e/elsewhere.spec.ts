@@ -88,7 +88,7 @@ test('an import looks again before it writes, and a file with a fault can be bro
 	await name.blur();
 	await expect(other.getByRole('heading', { name: 'Odile, changed again' })).toBeVisible();
 	await page.getByRole('button', { name: 'Import' }).click();
-	await expect(page.getByText(/so nothing was brought in\. This is what would happen now/)).toBeVisible();
+	await expect(page.getByText(/so nothing was imported\. This is what would happen now/)).toBeVisible();
 	await expect(other.getByRole('heading', { name: 'Odile, changed again' })).toBeVisible();
 	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText(/records? (is|are) in\./)).toBeVisible();
@@ -160,8 +160,8 @@ test('settings come back with a backup though consent was given here, and wiping
 	await editor.goto('/compose');
 	await editor.getByRole('button', { name: 'New sequence' }).first().click();
 	await editor.getByLabel('Title of the sequence').waitFor();
-	await page.getByRole('button', { name: /Wipe everything/ }).click();
-	await page.getByRole('button', { name: 'Wipe', exact: true }).click();
+	await page.getByRole('button', { name: /Delete all …/ }).click();
+	await page.getByRole('button', { name: 'Delete all', exact: true }).click();
 	await expect(editor.getByRole('alertdialog', { name: 'It is not there any more' })).toBeVisible();
 	await editor.close();
 	await page.getByRole('button', { name: 'I have read this' }).click();

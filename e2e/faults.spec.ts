@@ -28,7 +28,7 @@ test('a stored step that asks for a day of hands opens, is said and can be remov
 	await page.reload();
 	await expect(page.getByText(/1 edit of the history did not fit this sequence and was dropped/)).toBeVisible();
 	await page.getByRole('tab', { name: /Findings/ }).click();
-	const said = page.getByText(/asks for more than can be reckoned with/).first();
+	const said = page.getByText(/asks for more than can be computed/).first();
 	await expect(said).toBeVisible();
 	await page.getByRole('button', { name: 'Lower it' }).first().click();
 	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Apply' }).click();

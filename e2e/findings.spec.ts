@@ -67,9 +67,13 @@ test('all safe ones at once, and one undo takes them all back', async ({ page })
 	await page.getByRole('tab', { name: /Findings/ }).click();
 	const before = await page.locator('[data-rule]').count();
 	const rows = await page.locator('[data-row]').count();
-	await page.getByRole('button', { name: 'Mend the safe ones' }).click();
+	await page.getByRole('button', { name: 'Fix what is safe' }).click();
+	const preview = page.getByRole('group', { name: 'What the safe fixes change' });
+	await expect(preview).toContainText('Length');
+	expect(await page.locator('[data-row]').count()).toBe(rows);
+	await preview.getByRole('button', { name: 'Apply' }).click();
 	await expect.poll(() => page.locator('[data-rule]').count()).toBeLessThan(before);
-	await page.getByRole('button', { name: /^Undo: Mend \d+ findings/ }).click();
+	await page.getByRole('button', { name: /^Undo: Fix \d+ findings/ }).click();
 	await expect(page.locator('[data-row]')).toHaveCount(rows);
 	await expect(page.locator('[data-rule]')).toHaveCount(before);
 });

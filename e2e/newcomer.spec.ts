@@ -25,7 +25,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await drag(page, 'malar', 'zygoma');
 		await choose(page, 'light-stroke');
 		await expect(page.getByRole('button', { name: /^2\. Drain/ }).first()).toBeVisible();
-		await page.getByRole('button', { name: 'Contact: three fingers' }).click();
+		await page.getByRole('button', { name: 'Hand or tool: three fingers' }).click();
 		await page.getByRole('menuitemradio', { name: 'Ring finger' }).click();
 		await page.getByRole('radio', { name: '1 light' }).click();
 		await page.getByLabel('Repeats in reps').fill('4');
@@ -107,8 +107,8 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		const path = await (await waiting).path();
 		const inside = unzipSync(readFileSync(path));
 		expect(strFromU8(inside['backup.json']!)).toContain('Not medical care');
-		await page.getByRole('button', { name: /Wipe everything/ }).click();
-		await page.getByRole('button', { name: 'Wipe', exact: true }).click();
+		await page.getByRole('button', { name: /Delete all …/ }).click();
+		await page.getByRole('button', { name: 'Delete all', exact: true }).click();
 		await page.getByRole('button', { name: 'I have read this' }).click();
 		await page.locator('input[type=file]').setInputFiles(path);
 		await expect(page.getByText('3 added')).toBeVisible();

@@ -16,8 +16,8 @@ test('a backup of every earlier version is brought in whole, with what its sessi
 			};
 			await page.goto('/exchange');
 			if (version > 1) {
-				await page.getByRole('button', { name: /Wipe everything/ }).click();
-				await page.getByRole('button', { name: 'Wipe', exact: true }).click();
+				await page.getByRole('button', { name: /Delete all …/ }).click();
+				await page.getByRole('button', { name: 'Delete all', exact: true }).click();
 				await page.getByRole('button', { name: 'I have read this' }).click();
 			}
 			await page.locator('input[type=file]').setInputFiles(fixture(version));

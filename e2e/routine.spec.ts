@@ -148,7 +148,7 @@ test('a routine of ten minutes by keyboard alone, in words', async ({ page }) =>
 	// The gap of the hook was filled by the route.
 	await expect(
 		page.getByRole('button', {
-			name: /^7\. Drain: chin to jawline to under-jaw to n:submandibular, index hook, light, 8 ×/
+			name: /^7\. Drain: Chin to jawline to under the jaw, index hook, light, 8 ×/
 		})
 	).toHaveCount(1);
 });

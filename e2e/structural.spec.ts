@@ -31,7 +31,7 @@ test('three moves on one side and then on the other; right side first; taken apa
 	for (let i = 0; i < 3; i++) {
 		await drag(page, 'malar', 'zygoma');
 		await choose(page, 'light-stroke');
-		await fill(page, 'dose', '6');
+		await fill(page, 'repeats', '6');
 		await fill(page, 'pace in seconds', '2');
 	}
 	await select(page, 1);
@@ -56,7 +56,7 @@ test('stops for a breath each; there and back on the out-breath; two lanes with 
 	await empty(page);
 	await drag(page, 'chin', 'preauricular');
 	await choose(page, 'v-lift');
-	await fill(page, 'dose', '2');
+	await fill(page, 'repeats', '2');
 	await fill(page, 'pace in seconds', '4');
 	await pick(page, /^Side: /, 'Both at once');
 	await more(page).click();
@@ -74,7 +74,7 @@ test('stops for a breath each; there and back on the out-breath; two lanes with 
 
 	await place(page, 'brow').press('Enter');
 	await choose(page, 'stone-brow');
-	await fill(page, 'dose', '2');
+	await fill(page, 'repeats', '2');
 	await fill(page, 'lanes', '2');
 	await pick(page, /^Side: /, 'Both at once');
 	await expect(inspector(page).getByLabel('After the move: Wiggle')).toBeVisible();
@@ -107,11 +107,11 @@ test('half a minute a place over many places, a thumb inside and the gloves afte
 
 	await place(page, 'buccal').click();
 	await choose(page, 'thumb-inside');
-	await fill(page, 'dose', '30');
+	await fill(page, 'repeats', '30');
 	await runs(page, '7:00', '8:32');
 	await drag(page, 'malar', 'zygoma');
 	await choose(page, 'light-stroke');
-	await fill(page, 'dose', '5');
+	await fill(page, 'repeats', '5');
 	await fill(page, 'pace in seconds', '2');
 	// Gloves off is a moment.
 	await runs(page, '8:32', '8:42');

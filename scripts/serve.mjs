@@ -1,13 +1,15 @@
 // Builds and serves the application; used by `npm run demo` and `npm start`.
 import { spawn } from 'node:child_process';
-import { bin, builtAlready, freePort, installPackages, root, run, serverEnv } from './setup.mjs';
+import { rmSync } from 'node:fs';
+import { relative } from 'node:path';
+import { bin, builtAlready, freePort, installPackages, logFile, root, runQuietly, serverEnv } from './setup.mjs';
 
 export async function serve({ demo }) {
-	installPackages();
-	if (!builtAlready()) {
-		console.log('Building …');
-		if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
-	}
+	rmSync(logFile, { force: true });
+	console.log(`Soft Tide${demo ? ' with the demo practice' : ''}`);
+	console.log(`Getting ready; what is built is told in ${relative(process.cwd(), logFile)}`);
+	installPackages(true);
+	if (!builtAlready() && runQuietly(bin('vite'), ['build', '--logLevel', 'warn']) !== 0) process.exit(1);
 	const port = Number(process.env.PORT) || (await freePort());
 	const server = spawn(process.execPath, [`${root}scripts/server.mjs`], {
 		cwd: root,
@@ -24,5 +26,6 @@ export async function serve({ demo }) {
 		if (up) break;
 		await new Promise((resolve) => setTimeout(resolve, 100));
 	}
-	console.log(`Soft Tide ${demo ? 'with the demo practice ' : ''}is at http://127.0.0.1:${port} (Ctrl+C ends it)`);
+	console.log(`Open http://127.0.0.1:${port}`);
+	console.log('Ctrl+C ends it');
 }

@@ -1,7 +1,7 @@
 // Set-up that the other commands share. It needs nothing but Node, and does nothing the second time.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { closeSync, existsSync, mkdirSync, openSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { fileURLToPath } from 'node:url';
 
@@ -15,10 +15,23 @@ export function run(command, args, options = {}) {
 	return result.status ?? 1;
 }
 
+/** Where what other commands say is kept. */
+export const logFile = `${state}/serve.log`;
+
+/** Runs a command in the project; what it says goes to the log, of which the end is shown where it fails. */
+export function runQuietly(command, args) {
+	mkdirSync(state, { recursive: true });
+	const log = openSync(logFile, 'a');
+	const { status } = spawnSync(command, args, { cwd: root, stdio: ['ignore', log, log], env: process.env });
+	closeSync(log);
+	if (status !== 0) console.error(readFileSync(logFile, 'utf8').split('\n').slice(-20).join('\n'));
+	return status ?? 1;
+}
+
 export const bin = (name) => `${root}node_modules/.bin/${name}`;
 
 /** Installs the packages of the lock file, if they are not there or the lock file has changed. */
-export function installPackages() {
+export function installPackages(quiet = false) {
 	mkdirSync(state, { recursive: true });
 	const lock = createHash('sha256')
 		.update(readFileSync(`${root}package-lock.json`))
@@ -26,8 +39,9 @@ export function installPackages() {
 	const stamp = `${state}/packages`;
 	const known = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
 	if (known === lock && existsSync(`${root}node_modules/vite`)) return;
-	console.log('Installing packages by the lock file …');
-	if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) {
+	if (!quiet) console.log('Installing packages by the lock file …');
+	const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
+	if ((quiet ? runQuietly('npm', args) : run('npm', args)) !== 0) {
 		console.error('The packages could not be installed. Check the connection to the npm registry and run again.');
 		process.exit(1);
 	}

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import '../app.css';
-	import { Tooltip } from 'bits-ui';
 	import { onMount, type Snippet } from 'svelte';
 	import { env } from '$env/dynamic/public';
 	import { version } from '$app/environment';
@@ -44,29 +43,27 @@
 </script>
 
 <svelte:head><title>{[app.title || view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
-<Tooltip.Provider>
-	{#if ready && app.known}
-		<div class="flex min-h-full flex-col {view?.full ? 'h-dvh' : bare ? '' : 'lg:h-full'}">
-			{#if !bare}
-				<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
-				<Header />
-			{/if}
-			<TroubleBar busy={bare} said={view?.records ? app.storeless : ''} />
-			<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">
-				{#if view?.records && app.storeless}<NoRecords what={view.title} why={app.storeless} />{:else}{@render children()}{/if}
-			</main>
-		</div>
-		{#if asked}
-			{#await cautionDialog() then { default: CautionDialog }}
-				<CautionDialog open onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />
-			{/await}
+{#if ready && app.known}
+	<div class="flex min-h-full flex-col {view?.full ? 'h-dvh' : bare ? '' : 'lg:h-full'}">
+		{#if !bare}
+			<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
+			<Header />
 		{/if}
-	{:else}
-		<p class="text-ink2 p-6" role="status">
-			{app.troubles.join(' ') ||
-				(app.upgrading
-					? `Bringing the records up to date: ${app.upgrading.done.toLocaleString('en')} of ${app.upgrading.total.toLocaleString('en')} …`
-					: 'Opening the records …')}
-		</p>
+		<TroubleBar busy={bare} said={view?.records ? app.storeless : ''} />
+		<main id="main" class="flex min-h-0 flex-1 flex-col" tabindex="-1">
+			{#if view?.records && app.storeless}<NoRecords what={view.title} why={app.storeless} />{:else}{@render children()}{/if}
+		</main>
+	</div>
+	{#if asked}
+		{#await cautionDialog() then { default: CautionDialog }}
+			<CautionDialog open onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />
+		{/await}
 	{/if}
-</Tooltip.Provider>
+{:else}
+	<p class="text-ink2 p-6" role="status">
+		{app.troubles.join(' ') ||
+			(app.upgrading
+				? `Bringing the records up to date: ${app.upgrading.done.toLocaleString('en')} of ${app.upgrading.total.toLocaleString('en')} …`
+				: 'Opening the records …')}
+	</p>
+{/if}

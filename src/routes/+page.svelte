@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { composeAt, touring, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
-	import { judge } from '$lib/core/rules/judge';
+	import { expand } from '$lib/core/sequence/expand';
+	import { stepsOf } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import type { Session } from '$lib/core/records/session';
@@ -51,7 +52,8 @@
 	/** An interrupted session is none yet: it is offered to go on with. */
 	const week = $derived(done.filter((s) => now.getTime() - Date.parse(s.startedAt) < WEEK_MS));
 	const next = $derived(sequences.current.find((s) => s.id === last?.sequence?.id)?.sequence ?? sequences.current[0]?.sequence ?? null);
-	const judged = $derived(next ? judge(next, app.context) : null);
+	const events = $derived(next ? expand(next, app.context) : []);
+	const byId = $derived(new Map(next ? stepsOf(next).map((s) => [s.step.id, s]) : []));
 	const shelf = $derived(sequences.current.filter((s) => s.id !== next?.id).slice(0, 4));
 	const shelved = inTurns(() => shelf.length, 0, 1);
 	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
@@ -72,6 +74,8 @@
 		if (id) await goto(touring(id));
 	}
 	let width = $state(420);
+	/** All of it at once: nothing is pushed down by what comes a moment later. */
+	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && lasts.loaded && opened.loaded);
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
 </script>
 
@@ -89,7 +93,7 @@
 						: `${week.length} ${week.length === 1 ? 'session' : 'sessions'} in the last seven days.`}
 			</p>
 		</div>
-		{#if empty}
+		{#if !here}<!-- the records are being read -->{:else if empty}
 			<WelcomeSteps onaround={around} />
 		{:else}
 			<KeepBar worth={!app.demo && clients.length + sequences.current.length > 0} />
@@ -111,19 +115,14 @@
 								href="/compose">Compose first</a
 							>{/if}
 					</div>
-					{#if next && judged}
+					{#if next}
 						<p class="pt-1">
 							<a class="dotted" href={composeAt(next.id)}>{next.title}</a>{' '}<span class="text-ink2"
-								>· {clock(judged.timing.expectedSeconds)} · {next.school.title.toLowerCase()}</span
+								>· {clock(events.at(-1)?.endSeconds ?? 0)} · {next.school.title.toLowerCase()}</span
 							>
 						</p>
 						<div class="py-1">
-							<MiniScore
-								events={judged.events}
-								byId={judged.context.byId}
-								width={Math.min(560, width - 40)}
-								label="Score of {next.title}"
-							/>
+							<MiniScore {events} {byId} width={Math.min(560, width - 40)} label="Score of {next.title}" />
 						</div>
 					{/if}
 					{#if client.cautions}<p><b class="text-flag">Client alert:</b> {client.cautions}</p>{/if}

@@ -106,14 +106,14 @@
 
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
 	<div class="min-h-0 lg:overflow-y-auto">
-		<GradeBoard
-			{assessment}
-			{ghost}
-			{asked}
-			orientation={sequence?.orientation ?? 'facing'}
-			title="What the hands find"
-			onchange={(l) => (assessment = l)}
-		/>
+		{#if sequences.loaded && sessions.loaded}<GradeBoard
+				{assessment}
+				{ghost}
+				{asked}
+				orientation={sequence?.orientation ?? 'facing'}
+				title="What the hands find"
+				onchange={(l) => (assessment = l)}
+			/>{/if}
 	</div>
 	<aside class="space-y-4 pb-4 lg:overflow-y-auto" aria-label="Who and what">
 		<section>

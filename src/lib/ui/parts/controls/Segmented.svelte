@@ -20,7 +20,7 @@
 	{value}
 	onValueChange={(v) => v && onchange(v as T)}
 	aria-label={label}
-	class="border-edge bg-sheet inline-flex overflow-hidden rounded-lg border {vertical ? 'flex-col' : ''}"
+	class="border-edge bg-sheet inline-flex max-w-full flex-wrap overflow-hidden rounded-lg border {vertical ? 'flex-col' : ''}"
 >
 	{#each options as option, i (option.value)}
 		<ToggleGroup.Item

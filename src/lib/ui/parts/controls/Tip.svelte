@@ -10,17 +10,19 @@
 	let { text, children: control }: Props = $props();
 </script>
 
-<Tooltip.Root delayDuration={500}>
-	<Tooltip.Trigger>
-		{#snippet child({ props })}{@render control({ props })}{/snippet}
-	</Tooltip.Trigger>
-	<Tooltip.Portal>
-		<Tooltip.Content
-			sideOffset={6}
-			collisionPadding={8}
-			class="border-edge bg-sheet text-ink z-50 max-w-[260px] rounded-lg border px-2.5 py-1.5 text-xs"
-		>
-			{text}
-		</Tooltip.Content>
-	</Tooltip.Portal>
-</Tooltip.Root>
+<Tooltip.Provider>
+	<Tooltip.Root delayDuration={500}>
+		<Tooltip.Trigger>
+			{#snippet child({ props })}{@render control({ props })}{/snippet}
+		</Tooltip.Trigger>
+		<Tooltip.Portal>
+			<Tooltip.Content
+				sideOffset={6}
+				collisionPadding={8}
+				class="border-edge bg-sheet text-ink z-50 max-w-[260px] rounded-lg border px-2.5 py-1.5 text-xs"
+			>
+				{text}
+			</Tooltip.Content>
+		</Tooltip.Portal>
+	</Tooltip.Root>
+</Tooltip.Provider>

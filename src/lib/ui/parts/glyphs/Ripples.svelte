@@ -7,7 +7,12 @@
 		size?: number;
 	}
 	let { level, size = 26 }: Props = $props();
-	const rings = $derived(Array.from({ length: level }, (_, i) => 3 + 3.1 * i));
+	/** A fingertip in the skin: a level more is a deeper dent and a bolder line. */
+	const deep = $derived(2.1 * level);
+	const half = $derived(4 + 1.3 * level);
+	const skin = $derived(
+		`M2 5H${13 - half}C${13 - half * 0.45} 5 ${13 - half * 0.5} ${5 + deep} 13 ${5 + deep}S${13 + half * 0.45} 5 ${13 + half} 5H24`
+	);
 </script>
 
 <svg
@@ -18,10 +23,9 @@
 	class="overflow-visible"
 	fill="none"
 	stroke="var(--ink)"
-	stroke-width={1 + 0.16 * level}
+	stroke-width={1 + 0.22 * level}
 	stroke-linecap="round"
 >
-	{#each rings as r (r)}<path d="M{13 - r} 13A{r} {r} 0 0 1 {13 + r} 13" />{/each}
-	{#if level}<circle cx="13" cy="12.4" r="0.9" fill="var(--ink)" stroke="none" />
-	{:else}<circle cx="13" cy="11.6" r="1.5" stroke-width="1" />{/if}
+	<path d={skin} />
+	<circle cx="13" cy={1.7 + deep} r="1.9" fill={level ? 'var(--ink)' : 'none'} stroke-width={level ? 0 : 1} />
 </svg>

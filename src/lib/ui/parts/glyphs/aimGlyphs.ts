@@ -14,7 +14,8 @@ const line = (d: string, width?: number): Mark => (width ? { d, width } : { d })
 
 /** The glyphs of all thirteen aims, drawn once for every size. */
 export const AIM_GLYPHS: Record<Aim, readonly Mark[]> = {
-	open: [line('M.8 8H4.4M11.6 8H15.2'), line('M3.6 2.4Q6.6 8 3.6 13.6M12.4 2.4Q9.4 8 12.4 13.6', 1.7), dot(8, 8, 1.7)],
+	// The gates of a lock that stand open, and what passes.
+	open: [line('M1.4 2.8H5.2L10 5.8M1.4 13.2H5.2L10 10.2', 1.6), dot(4.4, 8, 1.2), dot(9, 8, 1.2), dot(13.6, 8, 1.2)],
 	drain: [
 		line('M1.4 5.4C3.6 3 5.6 3 7.8 5.4S12 7.8 14.4 5.2'),
 		line('M1.4 10.8C3.6 8.4 5.6 8.4 7.8 10.8C9.4 12.5 11.4 12.6 13.8 11M10.9 9.6L14.2 10.7L12.4 13.7')

@@ -1,6 +1,4 @@
 <script lang="ts">
-	import ChevronDown from '@lucide/svelte/icons/chevron-down';
-	import { Popover } from 'bits-ui';
 	import { MediaQuery } from 'svelte/reactivity';
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
@@ -9,7 +7,8 @@
 
 	const app = useApp();
 	const wide = new MediaQuery('min-width: 1024px', true);
-	let open = $state(false);
+	/** Fetched where the window is narrow. */
+	const narrowMenu = () => import('./NarrowMenu.svelte');
 	const PLACES = VIEWS.filter((v) => v.nav);
 	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
 	const shown = $derived(
@@ -57,29 +56,7 @@
 			{/each}
 		</nav>
 	{:else}
-		<!-- One slim line that names the page; the others are in its menu. -->
-		<nav aria-label="Views" class="ml-1">
-			<Popover.Root bind:open>
-				<Popover.Trigger class="flex min-h-11 items-center gap-1.5 px-2 text-[15px] font-semibold"
-					><span class="sr-only">Views, here: </span>{PLACES.find((p) => here(p.path))?.label ?? 'Views'}<ChevronDown
-						size={16}
-					/></Popover.Trigger
-				>
-				<Popover.Portal>
-					<Popover.Content class="floating !max-h-[88vh] !min-w-[220px]" sideOffset={2} collisionPadding={8} aria-label="Views">
-						{#each PLACES as place (place.path)}
-							<a
-								href={place.path}
-								class="floating-item !min-h-11 text-[15px] {here(place.path) ? 'font-semibold' : ''}"
-								aria-current={here(place.path) ? 'page' : undefined}
-								onclick={() => (open = false)}>{place.label}</a
-							>
-						{/each}
-						<div class="border-hair mt-1 border-t p-2">{@render theme()}</div>
-					</Popover.Content>
-				</Popover.Portal>
-			</Popover.Root>
-		</nav>
+		{#await narrowMenu() then { default: NarrowMenu }}<NarrowMenu places={PLACES} {here} {theme} />{/await}
 	{/if}
 	<div class="ml-auto flex min-w-0 items-center gap-1 py-1 lg:gap-2">
 		{#if app.headerExtra}{@render app.headerExtra()}{:else}

@@ -237,6 +237,7 @@
 {#if wide.current}
 	<RoomPanes {room} withText={tab === 'text' && !adding} {map} {steps} {inspector} {score} />
 {:else}
+	{#if narrowTab !== 'steps'}<h1 class="sr-only">{draft.sequence.title}</h1>{/if}
 	<div class="border-hair flex items-center gap-2 border-b px-2 py-1">
 		<Segmented
 			label="Part of Compose"

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MIDLINE_X, type View } from '$lib/core/atlas/geometry';
+	import { MIDLINE_X, type Point, type View } from '$lib/core/atlas/geometry';
 	import type { PointCode } from '$lib/core/point/codes';
 	import type { PointInfo } from '$lib/core/point/points';
 	import { labelSpot } from './pointLabels';
@@ -15,9 +15,14 @@
 	let { view, points, openCode, onopen }: Props = $props();
 	const uid = $props.id();
 	const frame = $derived(frameOf(view, false));
-	const opened = $derived(points.find((p) => p.code === openCode && p.view === view));
-	const others = $derived(points.filter((p) => p.view === view && p.code !== openCode).map((p) => p.at));
 	const twin = (p: PointInfo) => view === 'front' && !p.midline;
+	const opened = $derived(points.find((p) => p.code === openCode && p.view === view));
+	/** Marks that a label leaves free: the other points, and every twin on the client’s right. */
+	const others = $derived(
+		points
+			.filter((p) => p.view === view)
+			.flatMap((p): Point[] => [...(p.code === openCode ? [] : [p.at]), ...(twin(p) ? [[2 * MIDLINE_X - p.at[0], p.at[1]] as const] : [])])
+	);
 </script>
 
 <svg

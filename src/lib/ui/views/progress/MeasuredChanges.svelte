@@ -33,7 +33,7 @@
 		delta === null ? '–' : `${delta > 0 ? '+' : delta < 0 ? '−' : ''}${figure(id, Math.abs(delta))}`;
 </script>
 
-<table class="w-full text-[13px]">
+<table class="folds w-full text-[13px]">
 	<caption class="sr-only">Tape distances, second minus first, {unit}</caption>
 	<thead class="text-ink3 text-[11.5px]">
 		<tr
@@ -68,3 +68,45 @@
 		{/each}
 	</tbody>
 </table>
+
+<style>
+	/* On a phone each row stands on its own: the distance above, then side, figures, change and verdict. */
+	@media (max-width: 640px) {
+		.folds,
+		.folds tbody {
+			display: block;
+		}
+		.folds thead {
+			position: absolute;
+			width: 1px;
+			height: 1px;
+			overflow: hidden;
+			clip-path: inset(50%);
+		}
+		.folds tr {
+			display: grid;
+			grid-template-columns: 48px minmax(0, 1fr) 64px;
+			align-items: center;
+			gap: 2px 8px;
+			padding: 4px 0;
+		}
+		.folds th {
+			grid-column: 1 / -1;
+			padding-top: 4px;
+		}
+		.folds td:nth-of-type(3) {
+			grid-column: 1 / 3;
+			grid-row: 3;
+			width: 100%;
+		}
+		.folds td:nth-of-type(5) {
+			grid-column: 3;
+			grid-row: 3;
+			padding-left: 0;
+			font-size: 11.5px;
+		}
+		.folds td:nth-of-type(5) :global(span) {
+			white-space: normal;
+		}
+	}
+</style>
