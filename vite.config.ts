@@ -21,7 +21,11 @@ export default defineConfig({
 									test: /node_modules[\\/](?!.*bits[\\/](dialog|alert-dialog|checkbox|switch|select|combobox|menu|dropdown-menu|menubar|context-menu|tabs|slider)[\\/])(bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
 									minShareCount: 5
 								},
-								{ name: 'choices', test: /node_modules[\\/]bits-ui.*bits[\\/](select|menu|dropdown-menu|tabs)[\\/]/, minShareCount: 3 },
+								{
+									name: 'choices',
+									test: /node_modules[\\/]bits-ui.*bits[\\/](select|menu|dropdown-menu|tabs)[\\/]/,
+									minShareCount: 3
+								},
 								{ name: 'icons', test: /node_modules[\\/]@lucide/, minShareCount: 4 },
 								{
 									name: 'drawing',

@@ -62,7 +62,7 @@ test('at 200 % zoom map, steps and inspector are tabs, and nothing runs off the 
 	await page.getByRole('radio', { name: 'Steps' }).click();
 	await expect(page.locator('[data-row="s2"]')).toBeVisible();
 	await page.locator('[data-row="s2"] [data-step-button]').click();
-	await page.getByRole('radio', { name: 'Inspector' }).click();
+	await page.getByRole('group', { name: 'Part of Compose' }).getByRole('radio', { name: 'Step', exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'Collarbone nodes' })).toBeVisible();
 	for (const path of [
 		'/',

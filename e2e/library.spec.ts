@@ -57,6 +57,7 @@ test('a move of her own: copied, refused with the field named, changed, used, ca
 	await page.locator('[data-technique^="own-"]').click();
 	await saved(page);
 	await page.goto(`${demoURL}/exchange`);
+	await page.getByLabel('One sequence').fill('three');
 	const waiting = page.waitForEvent('download');
 	await page.getByRole('button', { name: /^Export Three minutes/ }).click();
 	const file = JSON.parse(readFileSync(await (await waiting).path(), 'utf8')) as { techniques: { title: string }[] };
@@ -86,7 +87,7 @@ test('a ready sequence starts as a copy that passes its school', async ({ page }
 
 test('points are found on the map and in words, and named tradition', async ({ page }) => {
 	await beginDemo(page, '/library/points');
-	await page.getByRole('button', { name: /^GB20: Under the skull/ }).click();
+	await page.getByRole('button', { name: /^GB20 Fengchi: Under the skull/ }).click();
 	const detail = page.getByRole('complementary', { name: 'The point' });
 	await expect(detail.getByRole('heading', { name: 'GB20' })).toBeVisible();
 	await expect(detail).toContainText('tradition');

@@ -10,7 +10,7 @@ test('by touch on a tablet: two taps make a stroke, tabs part the page, undo tak
 	await expect(page.getByText('Choose a move, or tap a second place')).toBeVisible();
 	await page.getByRole('radio', { name: 'Map' }).tap();
 	await place(page, 'n:preauricular').tap();
-	await expect(page.getByText('The way follows the drainage')).toBeVisible();
+	await expect(page.getByText('The path follows the drainage')).toBeVisible();
 	await choose(page, 'ring-finger-stroke');
 	await page.getByRole('radio', { name: 'Steps' }).tap();
 	await expect(page.locator('[data-row]')).toHaveCount(1);

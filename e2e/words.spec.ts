@@ -42,7 +42,7 @@ test('the line of words completes, previews, says what is wrong, and takes moves
 	await expect(line).toBeFocused();
 	await page.keyboard.type('drain chin > jaw');
 	await expect(page.getByRole('option', { name: /jawline/ }).first()).toBeVisible();
-	await page.keyboard.press('Enter');
+	await page.keyboard.press('Tab');
 	await page.keyboard.type(', ');
 	await expect(page.getByRole('option', { name: /^as / }).first()).toBeVisible();
 	await expectAccessible(page);

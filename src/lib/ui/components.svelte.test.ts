@@ -33,10 +33,20 @@ import type { PlaceId } from '$lib/core/atlas/places';
 afterEach(clear);
 
 describe('glyphs', () => {
-	test('pressure is counted in rings: as many as the level', () => {
-		expect(([0, 1, 2, 3, 4] as const).map((level) => all(show(Ripples, { level }), 'path').length)).toEqual([
-			0, 1, 2, 3, 4
-		]);
+	test('pressure is a dent: deeper and bolder with every level, a touch rests on the skin', () => {
+		const drawn = ([0, 1, 2, 3, 4] as const).map((level) => {
+			const root = show(Ripples, { level });
+			const tip = root.querySelector('circle')!;
+			return {
+				weight: Number(root.querySelector('svg')!.getAttribute('stroke-width')),
+				depth: Number(tip.getAttribute('cy')),
+				filled: tip.getAttribute('fill') !== 'none'
+			};
+		});
+		for (const part of ['weight', 'depth'] as const)
+			expect(drawn.map((d) => d[part])).toEqual(drawn.map((d) => d[part]).toSorted((a, b) => a - b));
+		expect(new Set(drawn.map((d) => d.depth)).size).toBe(5);
+		expect(drawn.map((d) => d.filled)).toEqual([false, true, true, true, true]);
 	});
 	test('a finding is one pennant, a stop two on one staff, an advice hollow', () => {
 		const cloth = (severity: 'stop' | 'caution' | 'advice') => all(show(Pennant, { severity }), 'path')[1]!;

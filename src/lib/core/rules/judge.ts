@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
 import { isInSitting } from '../sequence/chosen';
@@ -139,6 +140,12 @@ function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
 /** The edit that mends a finding of a judgement, or null where none is possible. Nothing is changed by asking. */
 export function fixIn(context: JudgeContext, finding: Finding): Edit | null {
 	const rule = ruleById(finding.ruleId);
-	const edit = rule?.fix?.(context, finding) ?? null;
-	return edit && rule!.verify && !holds(context, finding, edit) ? null : edit;
+	try {
+		const edit = rule?.fix?.(context, finding) ?? null;
+		return edit && rule!.verify && !holds(context, finding, edit) ? null : edit;
+	} catch (error) {
+		// What would go over a limit of a sequence is no fix: one step more where there are as many as are allowed.
+		if (error instanceof z.ZodError) return null;
+		throw error;
+	}
 }

@@ -1,5 +1,6 @@
 import { applyEdit, joinEdits, type Edit } from '../sequence/edits';
 import type { ExpandContext } from '../sequence/expand';
+import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
 import { fixIn, judge } from './judge';
 import type { Finding } from './rule';
@@ -12,6 +13,8 @@ export interface Mending {
 
 /** The most fixes that are applied in one go; a random sequence of a hundred steps needs fewer. */
 const MOST_FIXES = 300;
+/** Steps that are judged in one go, all fixes together: about a second of work. */
+const MOST_JUDGED_STEPS = 20_000;
 
 /** Applies every safe fix, the most serious finding first. Null where there is nothing to do. */
 export const mendSafe = (sequence: Sequence, given: ExpandContext): Mending | null =>
@@ -26,11 +29,13 @@ export function mendEach(
 	given: ExpandContext,
 	wanted: (finding: Finding) => boolean
 ): Mending | null {
+	// Every fix judges all of it anew: of a very long sequence fewer are done in one go.
+	const most = Math.min(MOST_FIXES, Math.ceil(MOST_JUDGED_STEPS / Math.max(1, stepsOf(sequence).length)));
 	const tried = new Set<string>();
 	const edits: Edit[] = [];
 	const mended: Finding[] = [];
 	let current = sequence;
-	for (let n = 0; n < MOST_FIXES; n++) {
+	for (let n = 0; n < most; n++) {
 		const { findings, context } = judge(current, given);
 		const finding = findings.find((f) => wanted(f) && !tried.has(f.key));
 		if (!finding) break;

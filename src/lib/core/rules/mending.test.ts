@@ -4,7 +4,7 @@ import { otherSide } from '../atlas/places';
 import { applyEdit, revertEdit } from '../sequence/edits';
 import { mirroredPlace, mirroredSequence } from '../sequence/mirror';
 import { anySequence, CONTEXT, sequenceOf, step } from '../testing';
-import { judge } from './judge';
+import { fixIn, judge } from './judge';
 import { mendEach, mendSafe } from './mend';
 import { muteFinding, unmuteFinding } from './mutes';
 import { findingKey } from './rule';
@@ -51,6 +51,13 @@ test('one fix for a rule on many steps: all of it is gone, nothing of another ru
 	expect(left).not.toContain('fluid-cap');
 	expect(left).toContain('hands-clean');
 	expect(edit.label).toBe('Fix 2 findings');
+});
+
+test('at the limit of steps a fix that would add one is none, and nothing is thrown', () => {
+	const full = sequenceOf(Array.from({ length: 2000 }, (_, i) => step(`s${i}`, ['chin', 'jawline'])));
+	const { findings, context } = judge(full, CONTEXT);
+	const missing = findings.find((f) => f.ruleId === 'opening-missing')!;
+	expect(fixIn(context, missing)).toBeNull();
 });
 
 describe('setting a finding aside', () => {

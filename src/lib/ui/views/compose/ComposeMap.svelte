@@ -17,7 +17,7 @@
 	import { frameFor, LOOK_WORDS, LOOKS, type LookAt } from '../../parts/map/lookAt';
 	import type { PickEvent } from '../../parts/map/mapPointer.svelte';
 	import type { Pick } from '../../parts/map/mapTypes';
-	import { frameOf, ORIENTATIONS, sideOnViewersLeft } from '../../parts/map/orientation';
+	import { frameOf, ORIENTATIONS, sideOnViewersLeft, sidesAsSeen } from '../../parts/map/orientation';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
@@ -162,7 +162,7 @@
 		{#if view === 'front' && focus}
 			<!-- A close look fills its frame: the sides stand above it. -->
 			<p class="flex flex-none justify-between px-3 text-xs font-semibold">
-				{#each left === 'left' ? SIDES : [...SIDES].reverse() as side (side)}<span>Client’s {side}</span>{/each}
+				{#each sidesAsSeen(orientation) as side (side)}<span>Client’s {side}</span>{/each}
 			</p>
 		{:else if view === 'front'}
 			{#each SIDES as side (side)}

@@ -130,7 +130,7 @@
 		{/each}
 	</fieldset>
 	<fieldset class="flex flex-wrap items-center gap-2">
-		<legend class="label">Dose a side</legend>
+		<legend class="label">Repeats a side</legend>
 		{#each DOSE as { key, label } (key)}
 			<label class="flex items-center gap-1 text-xs"
 				>{label}

@@ -85,7 +85,7 @@
 		}
 		.folds tr {
 			display: grid;
-			grid-template-columns: 48px minmax(0, 1fr) 64px;
+			grid-template-columns: 140px minmax(0, 1fr) 56px;
 			align-items: center;
 			gap: 2px 8px;
 			padding: 4px 0;
@@ -94,16 +94,18 @@
 			grid-column: 1 / -1;
 			padding-top: 4px;
 		}
+		.folds td:nth-of-type(1) {
+			padding-left: 0;
+		}
 		.folds td:nth-of-type(3) {
-			grid-column: 1 / 3;
 			grid-row: 3;
-			width: 100%;
+			grid-column: 1;
+			padding: 0;
 		}
 		.folds td:nth-of-type(5) {
-			grid-column: 3;
 			grid-row: 3;
+			grid-column: 2 / -1;
 			padding-left: 0;
-			font-size: 11.5px;
 		}
 		.folds td:nth-of-type(5) :global(span) {
 			white-space: normal;

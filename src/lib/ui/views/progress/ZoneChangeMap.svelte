@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { SIDES } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { CHANGE_WORDS, type Change } from '$lib/core/assess/change';
 	import { observation, type ObservationId } from '$lib/core/assess/registry';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { ZoneTint } from '../../parts/map/mapTypes';
+	import { sidesAsSeen } from '../../parts/map/orientation';
 	import VerdictSign from './VerdictSign.svelte';
 
 	interface Props {
@@ -34,6 +34,8 @@
 				: []
 		)
 	);
+	/** As the map beside it. */
+	const ORDER = sidesAsSeen();
 	const zones = $derived(ZONE_IDS.filter((z) => changes.some((c) => c.place === z)));
 	const of = (zone: string, side: string) => changes.find((c) => c.place === zone && c.side === side);
 	const figure = (n: number | null) => (n === null ? '–' : String(n).replace('.5', '½'));
@@ -59,7 +61,7 @@
 		<caption class="sr-only">{observation(observed).label}, from and to, by zone and side</caption>
 		<thead class="text-ink3 text-[11.5px]"
 			><tr
-				><th class="text-left font-normal">{observation(observed).label} 0–4</th>{#each SIDES as side (side)}<th
+				><th class="text-left font-normal">{observation(observed).label} 0–4</th>{#each ORDER as side (side)}<th
 						class="pl-2 text-left font-normal">client’s {side}</th
 					>{/each}</tr
 			></thead
@@ -68,7 +70,7 @@
 			{#each zones as zone (zone)}
 				<tr class="border-hair border-t">
 					<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
-					{#each SIDES as side (side)}
+					{#each ORDER as side (side)}
 						{@const c = of(zone, side)}
 						<td class="pl-2">
 							{#if c}<span

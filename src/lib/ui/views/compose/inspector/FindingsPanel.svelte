@@ -68,9 +68,13 @@
 	/** All that is safe, looked at before it is done. */
 	let fixingSafe = $state(false);
 	const safeFixes = $derived(fixingSafe ? draft.safeFixes() : null);
-	const stepsOf = (group: FindingGroup) => group.stepIds.flatMap((id) => ({ id, number: draft.byId.get(id)?.number ?? 0 }));
+	const stepsOf = (group: FindingGroup) => {
+		const { byId } = draft.judgement.context;
+		return group.stepIds.map((id) => ({ id, number: byId.get(id)?.number ?? 0 }));
+	};
+	/** Of one step; of several the model says something else for each. */
 	const model = (group: FindingGroup) =>
-		tide?.tide
+		tide?.tide && group.stepIds.length <= 1
 			? modelOnFinding(tide.tide, { ruleId: group.lead.ruleId, stepIds: group.findings.flatMap((f) => f.stepIds.slice(0, 1)) })
 			: null;
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);

@@ -59,6 +59,7 @@
 					if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
 				}
 			},
+			isWhole: () => isPhase || (step !== undefined && text.trim() === whole),
 			onescape: () => onescape(text),
 			onlines: (lines) => {
 				if (onadd(lines)) clear();
@@ -86,5 +87,6 @@
 				timingOfStep(step, draft)
 			)}</span
 		>
-	{:else}Enter adds the step after the chosen one. Ctrl Space offers words. Enter on an empty line gives the keys back to the page.{/if}
+	{:else}Enter adds the step after the chosen one. Tab takes what is offered, Ctrl Space asks for it. Enter on an empty line gives the keys
+		back to the page.{/if}
 </p>

@@ -23,6 +23,8 @@ export interface EditorOptions {
 	/** After every change by hand, not after `setText`. */
 	readonly onchange: (text: string) => void;
 	readonly onenter?: (text: string) => void;
+	/** Whether the one line says something whole as it stands: Enter then does it, whatever is offered. */
+	readonly isWhole?: (text: string) => boolean;
 	readonly onescape?: () => void;
 	/** The line in which the cursor stands, from 1. */
 	readonly online?: (line: number) => void;
@@ -65,6 +67,8 @@ export function openEditor(options: EditorOptions): Editor {
 				history(),
 				options.single ? oneLine(options) : EditorView.lineWrapping,
 				autocompletion({
+					// Its keys stand below, after those of the one line.
+					defaultKeymap: false,
 					override: [(c) => completionsOf(c, options.complete)],
 					icons: false,
 					// what is offered is taken by Enter from its first moment: else a quick Enter would end the line instead
