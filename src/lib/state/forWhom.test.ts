@@ -3,9 +3,9 @@ import { afterEach, beforeEach, expect, test } from 'vitest';
 import { emptyAssessment } from '../core/assess/assessment';
 import { stepsOf } from '../core/sequence/walk';
 import { NOW, sequenceOf, step } from '../core/testing';
-import { exampleToShow } from '../state/example';
-import { makeDb, type SoftTideDb } from './db';
-import { Repository } from './repository';
+import { exampleToShow } from './example';
+import { makeDb, type SoftTideDb } from '../store/db';
+import { Repository } from '../store/repository';
 
 let db: SoftTideDb;
 let repo: Repository;
