@@ -6,7 +6,8 @@ import { expect, test } from 'vitest';
 /** Places of a template whose plain text somebody reads or hears. */
 const READ_ALOUD = ['label', 'title', 'placeholder', 'aria-label', 'tip', 'text', 'words', 'name'];
 /** The grammar of the notation and what is written in it speak of ids; the atlas knows anatomical names. */
-const OF_THE_NOTATION = /core\/(notation|corpus)\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts|Doc\.ts$|routes\/library\/(notation|model)\//;
+const OF_THE_NOTATION =
+	/core\/(notation|corpus)\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts|Doc\.ts$|routes\/library\/(notation|model)\//;
 
 /** A text for people has a space, or begins with a capital. */
 const isForPeople = (text: string): boolean => /\p{L}{2}/u.test(text) && (/\s/.test(text) || /^\p{Lu}/u.test(text));
