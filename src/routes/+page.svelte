@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { composeAt, touring, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
+	import { composeAt, progressOf, sessionAt, sessionWith } from '$lib/ui/parts/shell/addresses';
 	import { expand } from '$lib/core/sequence/expand';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
@@ -7,9 +7,9 @@
 	import type { Session } from '$lib/core/records/session';
 	import { changesOf } from '$lib/core/assess/change';
 	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
-	import { goto } from '$app/navigation';
 	import { ago, longDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
+	import { showAround } from '$lib/ui/parts/shell/showAround';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
@@ -67,12 +67,6 @@
 			? `${ZONES[top.place].label.toLowerCase()}, ${top.side}: ${top.before ?? '–'}${top.after === null ? '' : ` to ${top.after}`}`
 			: 'not graded';
 	};
-	/** The tour runs over a sequence that has what it speaks of. */
-	async function around() {
-		const { exampleToShow } = await import('$lib/state/example');
-		const id = await app.run(() => exampleToShow(app.repo));
-		if (id) await goto(touring(id));
-	}
 	let width = $state(420);
 	/** All of it at once: nothing is pushed down by what comes a moment later. */
 	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && lasts.loaded && opened.loaded);
@@ -94,7 +88,7 @@
 			</p>
 		</div>
 		{#if !here}<!-- the records are being read -->{:else if empty}
-			<WelcomeSteps onaround={around} />
+			<WelcomeSteps onaround={() => showAround(app)} />
 		{:else}
 			<KeepBar worth={!app.demo && clients.length + sequences.current.length > 0} />
 			{#each open as s (s.id)}
@@ -152,7 +146,7 @@
 					<a class="btn" href="/clients?new=1">Someone new</a><a class="btn" href="/compose">All sequences</a><button
 						type="button"
 						class="btn"
-						onclick={around}>Show me around</button
+						onclick={() => showAround(app)}>Show me around</button
 					>
 				</div>
 			</section>

@@ -1,3 +1,4 @@
+import { blockAs, phaseAs } from '../core/notation/align';
 import { parse, troubleText } from '../core/notation/parse';
 import { printSteps } from '../core/notation/print';
 import type { Trouble } from '../core/notation/reader';
@@ -23,6 +24,8 @@ export function copiedText(sequence: Sequence, ids: ReadonlySet<string>): string
 
 /** The edit that takes cut steps out. */
 export const removed = (sequence: Sequence, ids: ReadonlySet<string>): Edit => removeSteps(sequence, [...ids]);
+
+const NOT_ADDED = 'This could not be added, nothing was changed.';
 
 export type Pasted = { readonly steps: readonly Step[] } | { readonly troubles: readonly Trouble[] };
 
@@ -76,26 +79,15 @@ export function typeLine(
 	const [trouble] = parsed.troubles;
 	const [phase] = parsed.phases;
 	if (trouble || !phase) {
-		draft.refusal = `This could not be added, nothing was changed. ${trouble ? troubleText(trouble) : ''}`;
+		draft.refusal = `${NOT_ADDED} ${trouble ? troubleText(trouble) : ''}`;
 		return null;
 	}
-	const id = newId();
-	const { title, exitAfter, exitTitle, passes } = phase;
-	const blocks = phase.blocks.map(({ title, sides, passes }) => ({
-		id: newId(),
-		title,
-		sides,
-		...(passes === undefined ? {} : { passes }),
-		steps: []
-	}));
-	const made = {
-		id,
-		title,
-		exitAfter,
-		...(exitTitle === undefined ? {} : { exitTitle }),
-		...(passes === undefined ? {} : { passes }),
-		blocks
-	};
+	const { title } = phase;
+	const made = phaseAs(
+		phase,
+		newId(),
+		phase.blocks.map((block) => blockAs(block, newId(), []))
+	);
 	// One of this name is gone on with; before the first step, what a new sequence begins with makes way.
 	const known = draft.sequence.phases.find((p) => p.title.toLowerCase() === title.toLowerCase());
 	if (known) return { into: known.id };
@@ -104,7 +96,7 @@ export function typeLine(
 		: makeEdit(draft.sequence, `Add the phase ${title}`, (s) => {
 				s.phases = [made as Draft<Phase>];
 			});
-	return draft.do(edit) ? { into: id } : null;
+	return draft.do(edit) ? { into: made.id } : null;
 }
 
 /** Puts the steps of a text in after the chosen one. Answers whether it could; why not is said by the draft. */
@@ -119,7 +111,7 @@ export function pasteText(
 	const pasted = stepsFromText(text, sequence, moves, newId);
 	if ('troubles' in pasted) {
 		const more = pasted.troubles.length > 1 ? ` And ${pasted.troubles.length - 1} more.` : '';
-		draft.refusal = `This could not be added, nothing was changed. ${troubleText(pasted.troubles[0]!)}${more}`;
+		draft.refusal = `${NOT_ADDED} ${troubleText(pasted.troubles[0]!)}${more}`;
 		return false;
 	}
 	const { steps } = pasted;

@@ -1,5 +1,6 @@
 import { stepsOf } from '../core/sequence/walk';
 import type { Repository } from '../store/repository';
+import { startCopy } from './startCopy';
 
 /** A sequence of so many steps has what a tour speaks of: phases, strokes, findings, both sides. */
 const ENOUGH_STEPS = 8;
@@ -11,9 +12,6 @@ export async function exampleToShow(repo: Repository): Promise<string> {
 	const known = (await repo.sequences()).find((r) => !r.archived && stepsOf(r.sequence).length >= ENOUGH_STEPS);
 	if (known) return known.id;
 	const { TEMPLATES } = await import('../core/template/templates');
-	const { now, newId } = repo.stamp();
 	const ready = TEMPLATES[READY]!;
-	const copy = { ...ready, id: newId(), revision: 0, updatedAt: now, title: `${ready.title}, to look around in` };
-	await repo.saveSequence(copy);
-	return copy.id;
+	return startCopy(repo, ready, `${ready.title}, to look around in`);
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { recallOutside, rememberOutside } from '../store/outside';
 
 /** Widths of map, steps and inspector, percent. */
 export type Columns = readonly [map: number, steps: number, inspector: number];
@@ -22,11 +23,10 @@ const WITH_TEXT: Columns = [25, 37, 38];
 const percent = z.number().min(0).max(100);
 const columns = z.tuple([percent, percent, percent]);
 const RoomSchema = z.object({ columns, withText: columns, score: percent, unfolded: percent });
-const KEY = 'soft-tide-room';
 
 function stored(): z.infer<typeof RoomSchema> | null {
 	try {
-		return RoomSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? ''));
+		return RoomSchema.parse(JSON.parse(recallOutside('room') ?? ''));
 	} catch {
 		// Nothing kept, or of another shape: the room is as at first.
 		return null;
@@ -79,12 +79,9 @@ export class Room {
 		this.share(this.score > 0 ? 0 : this.#unfolded);
 	}
 
+	/** A browser that keeps nothing still shows it as it is. */
 	#keep(): void {
-		try {
-			const { columns, withText, score } = this;
-			localStorage.setItem(KEY, JSON.stringify({ columns, withText, score, unfolded: this.#unfolded }));
-		} catch {
-			// A browser that keeps nothing still shows it as it is.
-		}
+		const { columns, withText, score } = this;
+		rememberOutside('room', JSON.stringify({ columns, withText, score, unfolded: this.#unfolded }));
 	}
 }

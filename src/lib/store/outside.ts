@@ -1,5 +1,5 @@
-/** The few things that lie beside the database: they are needed before it is open. They hold nothing of a client. */
-const NAMES = { theme: 'soft-tide-theme', demoMade: 'soft-tide-demo-made' } as const;
+/** The few things that lie beside the database: they are needed before it is open, or belong to this window’s look. They hold nothing of a client. */
+const NAMES = { theme: 'soft-tide-theme', demoMade: 'soft-tide-demo-made', room: 'soft-tide-room' } as const;
 export type OutsideName = keyof typeof NAMES;
 
 /** The browser’s other store may be full, or refused: then it is done without. @returns whether it is remembered */

@@ -3,7 +3,7 @@ import { diffArrays } from 'diff';
 import type { Block, Phase, Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { PLAIN_HEAD } from './headLines';
-import type { Parsed, ParsedPhase } from './parse';
+import type { Parsed, ParsedBlock, ParsedPhase } from './parse';
 import { writeStep } from './stepLine';
 
 /** Lines that may differ before it is no longer worth looking for the longest common run. */
@@ -78,6 +78,30 @@ function phaseOf(parsed: ParsedPhase, at: number, phases: readonly Phase[], take
 	return found;
 }
 
+/** A block as its line says it, with an id and its steps. */
+export const blockAs = ({ title, sides, passes }: ParsedBlock, id: string, steps: Step[]): Block => ({
+	id,
+	title,
+	sides,
+	...(passes === undefined ? {} : { passes }),
+	steps
+});
+
+/** A phase as its line says it, with an id and its blocks. */
+export const phaseAs = (
+	{ title, exitAfter, exitTitle, passes, comment }: ParsedPhase,
+	id: string,
+	blocks: Block[]
+): Phase => ({
+	id,
+	title,
+	exitAfter,
+	...(exitTitle === undefined ? {} : { exitTitle }),
+	...(passes === undefined ? {} : { passes }),
+	...(comment === undefined ? {} : { comment }),
+	blocks
+});
+
 /**
  * The sequence as a text says it, its ids kept by aligning lines with what it was: history, mutes, the selection
  * and a session's record keep meaning the same steps.
@@ -101,23 +125,14 @@ export function withText(previous: Sequence, parsed: Parsed, newId: () => string
 	const matched = parsed.phases.map((phase, p) => phaseOf(phase, p, previous.phases, taken));
 	const phases = parsed.phases.map((phase, p): Phase => {
 		const known = matched[p];
-		const blocks = phase.blocks.map((block, b): Block => ({
-			id: known?.blocks[b]?.id ?? newId(),
-			title: block.title,
-			sides: block.sides,
-			...(block.passes === undefined ? {} : { passes: block.passes }),
-			steps: block.steps.map((s) => stepOf(s.step))
-		}));
-		const { title, exitAfter, exitTitle, passes, comment } = phase;
-		return {
-			id: known?.id ?? newId(),
-			title,
-			exitAfter,
-			...(exitTitle === undefined ? {} : { exitTitle }),
-			...(passes === undefined ? {} : { passes }),
-			...(comment === undefined ? {} : { comment }),
-			blocks
-		};
+		const blocks = phase.blocks.map((block, b) =>
+			blockAs(
+				block,
+				known?.blocks[b]?.id ?? newId(),
+				block.steps.map((s) => stepOf(s.step))
+			)
+		);
+		return phaseAs(phase, known?.id ?? newId(), blocks);
 	});
 	const { leastSeconds: _l, choices: _c, course: _o, changed: _m, comment: _n, ...rest } = previous;
 	const { title, school, budgetSeconds } = previous;

@@ -4,18 +4,16 @@ import { isZone, nodeOf, placeOf, type PlaceId, type Side } from '../atlas/place
 import type { Pass } from '../sequence/passes';
 import { sidesOf } from '../sequence/workedSide';
 import { strokesOf } from '../step/parts';
-import { opensNodes } from './strokes';
+import { opensByAim, opensNodes } from './strokes';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { insertStep, type Edit, type Spot } from '../sequence/edits';
 import { freeId } from '../sequence/freeId';
 import type { Sequence } from '../sequence/sequence.schema';
-import type { Step } from '../step/step.schema';
 import type { PlacedStep } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
 import { NODES } from '../atlas/nodes';
 
-const byAim = ({ aim }: Step): boolean => aim === 'open' || aim === 'close';
 /** The groups that are opened on a place: itself, or those under skin that is opened by name. */
 function nodesAt(place: PlaceId, onSkin: boolean): readonly NodeId[] {
 	const node = nodeOf(place);
@@ -43,8 +41,7 @@ export class Openings {
 			if (link ? pass.reps < context.working.openingPumps : !strokesOf(step).some(opensNodes)) continue;
 			// The pumps of a link are done at its last node group.
 			const refs = link ? pass.event.places.slice(-1) : pass.places;
-			const aim = byAim(step);
-			for (const node of refs.flatMap((ref) => nodesAt(placeOf(ref), !link && aim))) {
+			for (const node of refs.flatMap((ref) => nodesAt(placeOf(ref), !link && opensByAim(step)))) {
 				for (const side of sidesOf(pass.side)) {
 					const k = key(node, side);
 					const known = this.#times.get(k);

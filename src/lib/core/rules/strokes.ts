@@ -10,9 +10,11 @@ import type { Edit } from '../sequence/edits';
 
 /** A step that slides along a path. */
 export const isStroke = (step: Step): boolean => step.places.length > 1 && !isStationary(step.motion);
+/** Meant to open or to close what lies there, by its aim. */
+export const opensByAim = ({ aim }: Step): boolean => aim === 'open' || aim === 'close';
 /** Opens the node groups on which it is done: a pump, or circles and presses that are meant to. */
 export const opensNodes = (step: Step): boolean =>
-	motionRow(step.motion).opens || (staysOnNode(step.motion) && (step.aim === 'open' || step.aim === 'close'));
+	motionRow(step.motion).opens || (staysOnNode(step.motion) && opensByAim(step));
 /** A stroke that moves fluid on purpose. */
 export const isFluidStroke = (step: Step): boolean => movesFluid(step) && isStroke(step);
 

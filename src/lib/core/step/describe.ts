@@ -7,17 +7,15 @@ export function stepTitle(step: Pick<Step, 'places' | 'aim' | 'target'>): string
 	const first = step.places[0];
 	const last = step.places.at(-1);
 	if (!first || !last) return step.target ? `Clean the ${step.target}` : 'Whole face';
-	if (step.places.length === 1) return labelOf(placeOf(first));
-	const [from, to] = [labelOf(placeOf(first)), whereOf(placeOf(last))];
-	return from.toLowerCase() === to.toLowerCase() ? from : `${from} to ${to}`;
+	return wayText(step.places.length === 1 ? [first] : [first, last]);
 }
 
-/** Every place of a path in words, each once where two of one name follow one another: the nodes of the neck and its side. */
-export const wayText = (places: Step['places']): string =>
+/** The places of a path by name, once where two of one name follow one another: the nodes of the neck and its side. */
+export const wayNames = (places: Step['places']): string[] =>
 	places
 		.map((ref, i) => (i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref))))
-		.filter((name, i, all) => name.toLowerCase() !== all[i - 1]?.toLowerCase())
-		.join(' to ');
+		.filter((name, i, all) => name.toLowerCase() !== all[i - 1]?.toLowerCase());
+export const wayText = (places: Step['places']): string => wayNames(places).join(' to ');
 
 /** m:ss of a time in seconds, rounded to the second. */
 export function clock(seconds: number): string {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { idIn, printAt, sessionWith, touring } from '$lib/ui/parts/shell/addresses';
+	import { idIn, printAt, sessionWith } from '$lib/ui/parts/shell/addresses';
 	import Printer from '@lucide/svelte/icons/printer';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -8,6 +8,7 @@
 	import { page } from '$app/state';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { showAround } from '$lib/ui/parts/shell/showAround';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { factsOf } from '$lib/core/client/clientFacts';
@@ -75,11 +76,6 @@
 		draft.context = app.context;
 		draft.client = factsOf(client);
 	});
-	async function around() {
-		const { exampleToShow } = await import('$lib/state/example');
-		const id = await app.run(() => exampleToShow(app.repo));
-		if (id) await goto(touring(id));
-	}
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;
 		const { second } = conflict;
@@ -145,7 +141,7 @@
 			}}
 			onprint={() => goto(printAt(draft!.sequence.id))}
 			tour={page.url.searchParams.has('tour')}
-			onaround={around}
+			onaround={() => showAround(app)}
 		/>
 	{/key}{:else if missing}
 	<div class="p-6">

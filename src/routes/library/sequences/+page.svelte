@@ -10,6 +10,7 @@
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import { useApp } from '$lib/state/app.svelte';
+	import { startCopy } from '$lib/state/startCopy';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import MiniScore from '$lib/ui/parts/score/MiniScore.svelte';
 
@@ -54,9 +55,8 @@
 		school = goal = tool = most = performer = 'any';
 	};
 	async function begin(sequence: Sequence) {
-		const { now, newId } = app.repo.stamp();
-		const copy = { ...sequence, id: newId(), revision: 0, updatedAt: now };
-		if (await app.run(() => app.repo.saveSequence(copy))) await goto(composeAt(copy.id));
+		const id = await app.run(() => startCopy(app.repo, sequence));
+		if (id) await goto(composeAt(id));
 	}
 	const toolWords = (s: Sequence) => [...toolsOf(s)].map((t) => TOOLS[t].toLowerCase()).join(', ') || 'by hand';
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { clock } from '$lib/core/step/describe';
+	import MomentSlider from './MomentSlider.svelte';
 	import { xAt, type ScoreFrame } from './scoreGeometry';
 
 	interface Props {
@@ -23,29 +24,10 @@
 		style="transform: translateX({xAt(frame, cursorSeconds) - frame.x0}px)"
 		aria-hidden="true">{clock(cursorSeconds)}</span
 	>
-	<input
-		type="range"
-		class="pointer-events-auto absolute inset-0 w-full cursor-ew-resize opacity-0"
-		aria-label="Moment in the sequence"
-		aria-valuetext="{clock(cursorSeconds)}{caption ? `, ${caption}` : ''}"
-		min="0"
-		max={Math.max(1, Math.round(total))}
-		step="1"
-		value={Math.round(cursorSeconds)}
-		oninput={(e) => onscrub(e.currentTarget.valueAsNumber)}
-	/>
+	<MomentSlider {cursorSeconds} {total} {caption} {onscrub} />
 </div>
 
 <style>
-	/* The thumb is as wide as the clock that stands over it, so that the finger meets it. */
-	input::-webkit-slider-thumb {
-		width: 40px;
-		height: 22px;
-	}
-	input::-moz-range-thumb {
-		width: 40px;
-		height: 22px;
-	}
 	.scrub:focus-within span {
 		outline: 2px solid var(--ink);
 		outline-offset: 2px;

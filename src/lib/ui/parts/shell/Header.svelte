@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { MediaQuery } from 'svelte/reactivity';
+	import { wideWindow } from './wideWindow';
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { VIEWS } from './views';
 	import Segmented from '../controls/Segmented.svelte';
 
 	const app = useApp();
-	const wide = new MediaQuery('min-width: 1024px', true);
+	const wide = wideWindow();
 	/** Fetched where the window is narrow. */
 	const narrowMenu = () => import('./NarrowMenu.svelte');
 	const PLACES = VIEWS.filter((v) => v.nav);

@@ -1,6 +1,5 @@
 <script lang="ts">
-	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
-	import { stepTitle } from '$lib/core/step/describe';
+	import { stepTitle, wayNames } from '$lib/core/step/describe';
 	import type { Step } from '$lib/core/step/step.schema';
 	import Arrow from '../glyphs/Arrow.svelte';
 
@@ -10,12 +9,9 @@
 		short?: boolean;
 	}
 	let { step, short = true }: Props = $props();
-	const ends = $derived(short && step.places.length > 2 ? [step.places[0]!, step.places.at(-1)!] : step.places);
-	const nameAt = (ref: (typeof ends)[number], i: number) => (i ? whereOf(placeOf(ref)) : labelOf(placeOf(ref)));
-	/** The nodes of the neck and its side have one name: it is said once. */
-	const shown = $derived(ends.filter((ref, i) => !i || nameAt(ref, i).toLowerCase() !== nameAt(ends[i - 1]!, i - 1).toLowerCase()));
+	const names = $derived(wayNames(short && step.places.length > 2 ? [step.places[0]!, step.places.at(-1)!] : step.places));
 </script>
 
-{#if shown.length}
-	{#each shown as ref, i (`${ref}${i}`)}{#if i}<Arrow />{/if}<span>{nameAt(ref, i)}</span>{/each}
+{#if names.length}
+	{#each names as name, i (`${name}${i}`)}{#if i}<Arrow />{/if}<span>{name}</span>{/each}
 {:else}{stepTitle(step)}{/if}

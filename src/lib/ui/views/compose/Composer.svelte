@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { sameDay } from '../../parts/dates';
 	import { onMount, tick, untrack } from 'svelte';
-	import { MediaQuery } from 'svelte/reactivity';
+	import { wideWindow } from '../../parts/shell/wideWindow';
 	import type { PlaceRef, Side } from '$lib/core/atlas/places';
 	import type { Client } from '$lib/core/records/client';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
@@ -69,7 +69,7 @@
 	let touring = $state(untrack(() => tourWished));
 	const room = new Room();
 	/** Side by side from here on; below, one part at a time over the score as a strip. */
-	const wide = new MediaQuery('min-width: 1024px', true);
+	const wide = wideWindow();
 	let narrowUnfolded = $state(false);
 
 	/** The modelled tide: fetched after the page is there, for it brings a worker. */

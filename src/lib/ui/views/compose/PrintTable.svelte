@@ -1,10 +1,9 @@
 <script lang="ts">
-	import { labelOf, placeOf, whereOf } from '$lib/core/atlas/places';
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { exitsOf, type Exit } from '$lib/core/sequence/exits';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { clock, doseRangeText, sideText } from '$lib/core/step/describe';
+	import { clock, doseRangeText, sideText, wayNames } from '$lib/core/step/describe';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import type { Step } from '$lib/core/step/step.schema';
@@ -16,11 +15,6 @@
 		judged: Judgement;
 	}
 	let { sequence, judged }: Props = $props();
-	const path = (step: Step) =>
-		step.places
-			.map((p, i) => (i ? whereOf(placeOf(p)) : labelOf(placeOf(p))))
-			.filter((name, i, all) => name.toLowerCase() !== all[i - 1]?.toLowerCase())
-			.join(', ') || 'Whole face';
 	const exits = $derived(new Map(exitsOf(sequence, judged.timing).map((e) => [e.phaseId, e])));
 	const steps = $derived(judged.context.steps);
 	/** After a step: the phase ends, and with it a short version may. */
@@ -60,9 +54,10 @@
 			<tr class="border-hair border-b align-baseline">
 				<td class="py-1 pr-2">{number}</td><td class="pr-2">{AIMS[step.aim]}</td>
 				<td class="pr-2"
-					>{path(step)}{#if step.by === 'client'}<br /><b>Client’s part</b>{/if}{#each optionTexts(step) as option (option.label)}<br /><i
-							>{option.label} {option.text}</i
-						>{/each}{#if step.note}<br /><i>{step.note}</i>{/if}</td
+					>{wayNames(step.places).join(', ') || 'Whole face'}{#if step.by === 'client'}<br /><b>Client’s part</b
+						>{/if}{#each optionTexts(step) as option (option.label)}<br /><i>{option.label} {option.text}</i>{/each}{#if step.note}<br /><i
+							>{step.note}</i
+						>{/if}</td
 				>
 				<td class="pr-2">{hand(step)}</td>
 				<td class="pr-2 whitespace-nowrap">{pressure(step)}</td>

@@ -6,6 +6,7 @@
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
 	import TipButton from '../../parts/controls/TipButton.svelte';
+	import MomentSlider from '../../parts/score/MomentSlider.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 
 	interface Props {
@@ -37,7 +38,7 @@
 	<span class="w-[88px] flex-none whitespace-nowrap"
 		><b class="text-[14px] font-semibold">{clock(cursorSeconds)}</b> <span class="text-ink2">of {clock(total)}</span></span
 	>
-	<div class="relative h-10 min-w-0 flex-1" bind:clientWidth={width}>
+	<div class="scrub relative h-10 min-w-0 flex-1" bind:clientWidth={width}>
 		{#if width > 60 && total > 0}
 			<MiniScore {events} {byId} {width} label="The sequence in time" />
 			<span
@@ -45,27 +46,14 @@
 				style="left: {PAD + share * (width - 2 * PAD) - 1}px"
 				aria-hidden="true"
 			></span>
-			<input
-				type="range"
-				class="absolute inset-0 w-full cursor-ew-resize opacity-0"
-				aria-label="Moment in the sequence"
-				aria-valuetext="{clock(cursorSeconds)}{caption ? `, ${caption}` : ''}"
-				min="0"
-				max={Math.max(1, Math.round(total))}
-				step="1"
-				value={Math.round(cursorSeconds)}
-				oninput={(e) => onscrub(e.currentTarget.valueAsNumber)}
-			/>
+			<MomentSlider {cursorSeconds} {total} {caption} {onscrub} />
 		{/if}
 	</div>
 	<span class="text-ink2 hidden max-w-40 truncate text-[11.5px] sm:block">{caption}</span>
 </div>
 
 <style>
-	input:focus-visible {
-		opacity: 0;
-	}
-	div:has(> input:focus-visible) {
+	.scrub:focus-within {
 		outline: 2px solid var(--ink);
 		border-radius: 6px;
 	}

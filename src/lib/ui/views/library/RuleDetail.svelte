@@ -12,6 +12,7 @@
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
+	import DifferenceList from '../../parts/steps/DifferenceList.svelte';
 	import Pennant from '../../parts/glyphs/Pennant.svelte';
 	import StepLine from './StepLine.svelte';
 	import { pointsOf, viewOf } from './stepOfTechnique';
@@ -35,7 +36,6 @@
 	const steps = $derived(judgement.context.steps);
 	const shown = $derived(judgement.context.byId.get(finding.stepIds[0] ?? '')?.step ?? steps[0]?.step ?? null);
 	const view = $derived(shown ? viewOf(shown.places) : 'front');
-	const KIND = { added: 'New', removed: 'Gone', moved: 'Moved', changed: '' } as const;
 	const schools = $derived([...own, ...SCHOOLS]);
 </script>
 
@@ -58,12 +58,7 @@
 				{fixLabel(rule.id)}
 				<span class="text-ink2 font-normal">fixes it{rule.safe ? ', and may be applied together with others' : ''}</span>
 			</h3>
-			<ul class="mt-1.5 text-[13px] leading-5">
-				{#each changes.slice(0, 6) as d, i (`${d.stepId}${i}`)}
-					<li><span class="text-ink2">{KIND[d.kind]}</span> <b class="font-semibold">{d.number}</b> {d.text}</li>
-				{:else}<li>{edit.label}</li>{/each}
-				{#if changes.length > 6}<li class="text-ink2">and {changes.length - 6} more</li>{/if}
-			</ul>
+			<DifferenceList class="mt-1.5 text-[13px] leading-5" {changes} most={6} otherwise={edit.label} />
 		{:else}
 			<p class="text-ink2 mt-3">No fix can decide this: it is yours.</p>
 		{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { clock } from '$lib/core/step/describe';
+	import DifferenceList from '../../../parts/steps/DifferenceList.svelte';
 	import type { Preview } from '$lib/state/previewOf';
 
 	interface Props {
@@ -11,19 +12,12 @@
 		most?: number;
 	}
 	let { preview, label, onapply, oncancel, most = 8 }: Props = $props();
-	const KIND = { added: 'New', removed: 'Gone', moved: 'Moved', changed: '' } as const;
-	const changes = $derived(preview.changes);
 	const focus = (node: HTMLElement) => node.focus();
 </script>
 
 <!-- What an edit would change, before it is made. -->
 <div class="bg-wash/60 rounded-lg px-2.5 py-1.5 text-xs leading-4" role="group" aria-label={label}>
-	<ul>
-		{#each changes.slice(0, most) as d, i (`${d.stepId}${i}`)}
-			<li><span class="text-ink2">{KIND[d.kind]}</span> <b class="font-semibold">{d.number}</b> {d.text}</li>
-		{/each}
-		{#if changes.length > most}<li class="text-ink2">and {changes.length - most} more</li>{/if}
-	</ul>
+	<DifferenceList changes={preview.changes} {most} />
 	{#if Math.round(preview.fromSeconds) !== Math.round(preview.toSeconds)}<p class="text-ink2">
 			Length {clock(preview.fromSeconds)}, then {clock(preview.toSeconds)}
 		</p>{:else}<p class="text-ink2">Length stays {clock(preview.toSeconds)}</p>{/if}

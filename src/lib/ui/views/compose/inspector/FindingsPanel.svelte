@@ -68,10 +68,7 @@
 	/** All that is safe, looked at before it is done. */
 	let fixingSafe = $state(false);
 	const safeFixes = $derived(fixingSafe ? draft.safeFixes() : null);
-	const stepsOf = (group: FindingGroup) => {
-		const { byId } = draft.judgement.context;
-		return group.stepIds.map((id) => ({ id, number: byId.get(id)?.number ?? 0 }));
-	};
+	const stepsOf = (group: FindingGroup) => group.stepIds.map((id) => ({ id, number: draft.byId.get(id)?.number ?? 0 }));
 	/** Of one step; of several the model says something else for each. */
 	const model = (group: FindingGroup) =>
 		tide?.tide && group.stepIds.length <= 1
