@@ -1,4 +1,5 @@
 import { build, type Plugin } from 'vite';
+import { flowKernelPlugin } from './flowKernelPlugin.ts';
 
 const NAME = 'virtual:job-worker';
 const ENTRY = new URL('../src/lib/server/jobWorker.ts', import.meta.url).pathname;
@@ -15,6 +16,7 @@ export function jobWorkerPlugin(): Plugin {
 			if (id !== `\0${NAME}`) return null;
 			const made = await build({
 				configFile: false,
+				plugins: [flowKernelPlugin()],
 				publicDir: false,
 				logLevel: 'error',
 				ssr: { noExternal: true },

@@ -7,7 +7,7 @@ import {
 	type StartId
 } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
-import type { StepWorth } from '../core/flow/worth';
+import { WORTH_DRAWS, type AllWorth, type StepWorth } from '../core/flow/worth';
 import type { Assessment } from '../core/assess/assessment.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
@@ -21,7 +21,7 @@ export type TideStart = StartId | 'felt';
 const RESTARTED = 'What computes the tide had stopped by itself and was started again. Nothing is lost.';
 
 /** The part of a client that is asked here; given, so that tests can answer themselves. */
-export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'close' | 'deaths'>;
+export type TideSource = Pick<TideClient, 'tide' | 'worth' | 'allWorth' | 'close' | 'deaths'>;
 
 interface TideInput {
 	readonly sequence: Sequence;
@@ -37,6 +37,12 @@ export class TideState {
 	tide = $state.raw<Tide | null>(null);
 	/** What the step that is looked at is worth, in the last run. */
 	worth = $state.raw<StepWorth | null>(null);
+	/** What every step is worth, once the layer is looked at; of the run before while a new one is weighed. */
+	allWorth = $state.raw<AllWorth | null>(null);
+	/** Share of the modelled faces that are weighed for the layer, 0..1. */
+	weighed = $state(0);
+	/** Whether the layer is looked at. */
+	layer = $state(false);
 	/** What went wrong, as a sentence. */
 	trouble = $state('');
 	/** What stopped and goes on again, as a sentence. */
@@ -72,6 +78,11 @@ export class TideState {
 			if (this.tide && stepId) void this.#weigh(stepId);
 			else this.worth = null;
 		});
+		$effect(() => {
+			const run = this.tide;
+			if (this.layer && run) void this.#weighAll(run);
+			else if (!this.layer) this.allWorth = null;
+		});
 		$effect(() => () => this.source.close());
 	}
 
@@ -93,6 +104,18 @@ export class TideState {
 			// It is opened anew with the next question: that one is asked at once.
 			if (died && again) return this.#run(sequence, working, grades, false);
 			this.trouble = error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	async #weighAll(run: Tide): Promise<void> {
+		try {
+			this.weighed = 0;
+			const all = await this.source.allWorth((done) => {
+				if (this.tide === run) this.weighed = done / WORTH_DRAWS;
+			});
+			if (all && this.tide === run && this.layer) this.allWorth = all;
+		} catch {
+			this.allWorth = null;
 		}
 	}
 

@@ -3,6 +3,7 @@ import { MessageChannel } from 'node:worker_threads';
 import { describe, expect, test, vi } from 'vitest';
 import { gradesOfStart } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
+import type { PairedFigures } from '../core/flow/paired';
 import type { ComparisonResult } from '../core/flow/comparison.schema';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
 import { CompareClient } from './compareClient';
@@ -86,32 +87,43 @@ describe('the tide', () => {
 });
 
 describe('a comparison', () => {
-	test('tells how far it is, and can be cancelled', async () => {
+	test('is shared out over workers, tells how far it is, and can be cancelled', async () => {
 		let stop = false;
+		const stretches: unknown[] = [];
 		const client = new CompareClient(
 			() =>
 				workerOf<CompareWorker>({
-					compare: async (_request, progress) => {
-						for (let done = 1; done <= 50; done++) {
+					run: async (_request, stretch, progress) => {
+						stretches.push(stretch);
+						for (let done = 1; done <= stretch.draws; done++) {
 							progress(done);
-							await new Promise((go) => setTimeout(go, 2));
+							await new Promise((go) => setTimeout(go, 5));
 							if (stop) return null;
 						}
-						return { draws: 50 } as ComparisonResult;
+						return { draws: stretch.draws } as PairedFigures;
 					},
+					result: (parts) => ({ draws: parts.reduce((n, p) => n + p.draws, 0) }) as ComparisonResult,
 					cancel: () => void (stop = true)
-				}).worker
+				}).worker,
+			3
 		);
 		const { working, grades } = request('a');
-		const all = { sequences: [], working, grades: [...grades], zones: [], draws: 50, seed: 1 };
+		const all = { sequences: [], working, grades: [...grades], zones: [], draws: 100, seed: 1 };
 		const told: number[] = [];
 		const running = client.compare(all, (done) => told.push(done));
 		await vi.waitFor(() => expect(told.length).toBeGreaterThan(2));
 		client.cancel();
 		expect(await running).toBeNull();
-		expect(told.at(-1)).toBeLessThan(50);
+		expect(told.at(-1)).toBeLessThan(100);
 		stop = false;
-		expect(await client.compare(all, () => {})).toEqual({ draws: 50 });
+		stretches.length = 0;
+		expect(await client.compare(all, (done) => told.push(done))).toEqual({ draws: 100 });
+		expect(told.at(-1)).toBe(100);
+		expect(stretches).toEqual([
+			{ from: 0, draws: 34 },
+			{ from: 34, draws: 34 },
+			{ from: 68, draws: 32 }
+		]);
 		client.close();
 	});
 });

@@ -1,35 +1,32 @@
 import * as Comlink from 'comlink';
 import { planOfSequence } from '../core/flow/compile';
-import { PairedRun } from '../core/flow/paired';
+import { joinFigures, PairedRun, type PairedFigures } from '../core/flow/paired';
 import { resultOf } from '../core/flow/verdict';
+import { doneInPieces } from './breathe';
 import type { CompareWorker } from './protocol';
 
-/** Draws between two looks at the messages: a cancel is heard, and progress told. */
-const DRAWS_AT_A_TIME = 20;
+/** Draws of one piece of work. */
+const DRAWS_AT_A_TIME = 4;
 let cancelled = false;
 
-/** Lets waiting messages in. */
-const breathe = () =>
-	new Promise<void>((done) => {
-		const { port1, port2 } = new MessageChannel();
-		port1.onmessage = () => done();
-		port2.postMessage(0);
-	});
+function* pieces(run: PairedRun): Generator<number, PairedFigures> {
+	while (run.advance(DRAWS_AT_A_TIME)) yield run.done;
+	return run.figures;
+}
 
 const worker: CompareWorker = {
-	async compare({ sequences, working, grades, zones, draws, seed }, progress) {
+	async run({ sequences, working, grades, zones, seed }, { from, draws }, progress) {
 		cancelled = false;
-		const context = { working };
-		const programmes = sequences.map((s) => planOfSequence(s, context).programme);
-		const run = new PairedRun({ programmes, grades, zones, draws, seed });
-		while (run.advance(DRAWS_AT_A_TIME)) {
-			progress(run.done);
-			await breathe();
-			if (cancelled) return null;
-		}
-		progress(run.done);
-		return resultOf(run.figures);
+		const programmes = sequences.map((s) => planOfSequence(s, { working }).programme);
+		const run = new PairedRun({ programmes, grades, zones, draws, seed, fromDraw: from });
+		const figures = await doneInPieces(pieces(run), (done) => {
+			progress(done);
+			return !cancelled;
+		});
+		if (figures) progress(run.done);
+		return figures;
 	},
+	result: (parts) => resultOf(joinFigures(parts)),
 	cancel() {
 		cancelled = true;
 	}

@@ -3,7 +3,8 @@ import type { ImportPreview } from '../formats/backup/importPreview';
 import type { StartGrades } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
 import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
-import type { StepWorth } from '../core/flow/worth';
+import type { AllWorth, StepWorth } from '../core/flow/worth';
+import type { PairedFigures } from '../core/flow/paired';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Working } from '../core/working/working.schema';
 
@@ -17,16 +18,29 @@ export interface TideRequest {
 export interface TideWorker {
 	/** Runs a sequence; `worth` then speaks of it. */
 	tide(request: TideRequest): Tide;
-	/** What a step is worth in the sequence that was run last; null if it has no such step. */
-	worth(stepId: string): StepWorth | null;
+	/** What a step is worth in the sequence that was run last; null if it has no such step, or if it is no longer the last. */
+	worth(stepId: string): Promise<StepWorth | null>;
+	/**
+	 * What every step of it is worth; null as above.
+	 * @param progress told how many modelled faces are done
+	 */
+	allWorth(progress: (done: number) => void): Promise<AllWorth | null>;
 }
 
 export interface CompareWorker {
 	/**
-	 * @param progress told how many draws are done
+	 * Runs a stretch of the draws.
+	 * @param stretch number of the first draw, and how many
+	 * @param progress told how many of them are done
 	 * @returns null if it was cancelled
 	 */
-	compare(input: ComparisonInput, progress: (done: number) => void): Promise<ComparisonResult | null>;
+	run(
+		input: ComparisonInput,
+		stretch: { readonly from: number; readonly draws: number },
+		progress: (done: number) => void
+	): Promise<PairedFigures | null>;
+	/** What the figures of all stretches say, in their order. */
+	result(parts: readonly PairedFigures[]): ComparisonResult;
 	cancel(): void;
 }
 

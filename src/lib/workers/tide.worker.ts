@@ -3,15 +3,18 @@ import { planOfSequence, type FlowPlan } from '../core/flow/compile';
 import type { StartGrades } from '../core/flow/starts';
 import { tideOf } from '../core/flow/tide';
 import { WorthRun } from '../core/flow/worth';
+import { doneInPieces } from './breathe';
 import type { TideWorker } from './protocol';
 
-/** The run that was asked for last, and what its steps are worth once somebody asks. */
-let last: { plan: FlowPlan; grades: StartGrades; worth: WorthRun | null } | null = null;
+/** The run that was asked for last: steps are weighed in it, until another one takes its place. */
+let last: { plan: FlowPlan; grades: StartGrades } | null = null;
+/** The step that was asked for last: a later question takes its place. */
+let asked = 0;
 
 const worker: TideWorker = {
 	tide({ sequence, working, grades }) {
 		const plan = planOfSequence(sequence, { working });
-		last = { plan, grades, worth: null };
+		last = { plan, grades };
 		const tide = tideOf(plan, grades);
 		const { times, grades: levels, fill, open, balance } = tide;
 		return Comlink.transfer(
@@ -19,11 +22,20 @@ const worker: TideWorker = {
 			[times, levels, fill, open, balance].map((table) => table.buffer as ArrayBuffer)
 		);
 	},
-	worth(stepId) {
-		const number = last ? last.plan.stepIds.indexOf(stepId) : -1;
-		if (!last || number < 0) return null;
-		last.worth ??= new WorthRun(last.plan, last.grades);
-		return last.worth.of(number);
+	async worth(stepId) {
+		const run = last;
+		const number = run ? run.plan.stepIds.indexOf(stepId) : -1;
+		if (!run || number < 0) return null;
+		const question = ++asked;
+		return doneInPieces(new WorthRun(run).one(number), () => run === last && question === asked);
+	},
+	async allWorth(progress) {
+		const run = last;
+		if (!run) return null;
+		return doneInPieces(new WorthRun(run).all(), (done) => {
+			progress(done);
+			return run === last;
+		});
 	}
 };
 Comlink.expose(worker);

@@ -1,11 +1,12 @@
+import * as Comlink from 'comlink';
 import type { Tide } from '../core/flow/tide';
-import type { StepWorth } from '../core/flow/worth';
+import type { AllWorth, StepWorth } from '../core/flow/worth';
 import script from './tide.worker.ts?worker&url';
 import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { TideRequest, TideWorker } from './protocol';
 
-const open = () => openWorker(script);
+const open = () => openWorker(script, 'wasm');
 
 /** Runs sequences in a worker. While one runs, only the latest of those that come is kept: it is the one that counts. */
 export class TideClient {
@@ -31,6 +32,11 @@ export class TideClient {
 	/** How often the worker has died by itself. */
 	get deaths(): number {
 		return this.#line.deaths;
+	}
+
+	/** What every step is worth in the sequence that was run last; null once another one is run. */
+	allWorth(progress: (done: number) => void): Promise<AllWorth | null> {
+		return this.#line.ask((remote) => remote.allWorth(Comlink.proxy(progress)));
 	}
 
 	/** What a step is worth in the sequence that was run last. */

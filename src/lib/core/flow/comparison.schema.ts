@@ -4,6 +4,7 @@ import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { WorkingSchema } from '../working/working.schema';
 import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
 import { FLOW_PARAMETER_NAMES, MAX_DRAWS, type FlowParameterName } from './parameterTable';
+import { WHERE_PARTS, type WherePart } from './where';
 
 /** Sequences in one comparison, and zones that can be chosen for it. */
 export const MIN_COMPARED = 2;
@@ -16,19 +17,20 @@ export const SpreadSchema = z.strictObject({ median: z.number(), p5: z.number(),
 
 const OutcomeSchema = z.enum(OUTCOME_IDS as [OutcomeId, ...OutcomeId[]]);
 
+const FacesSchema = z.int().min(0).max(MAX_DRAWS);
+
 /** What the draws say of two sequences by one outcome: the first against another one. */
 export const OutcomeVerdictSchema = z.strictObject({
 	outcome: OutcomeSchema,
-	/** Share of the draws in which the first leaves less, as counted. */
-	share: z.number().min(0).max(1),
-	/** The share that is shown: per cent, rounded to 5. */
-	shownPercent: z.int().min(0).max(100),
-	/** How much less the first leaves: ml, and as a share of all fluid at the start. */
+	/** Faces in which the first leaves less, and in which it leaves more; in the rest they are the same. */
+	lessIn: FacesSchema,
+	moreIn: FacesSchema,
+	/** How much less the first leaves: ml, and as a share of what the measure holds at the start; null where it was not kept. */
 	ml: SpreadSchema,
-	ofStart: SpreadSchema,
+	ofHeld: SpreadSchema.nullable(),
 	/** Whether the middle of the difference is of practical size. */
 	practical: z.boolean(),
-	/** Parameters with which the difference goes along, and how closely: rank correlation, -1..1. */
+	/** Parameters with which the winner's lead goes along, and how closely: rank correlation, -1..1. */
 	hangsOn: z.array(
 		z.strictObject({
 			parameter: z.enum(FLOW_PARAMETER_NAMES as [FlowParameterName, ...FlowParameterName[]]),
@@ -36,6 +38,12 @@ export const OutcomeVerdictSchema = z.strictObject({
 		})
 	)
 });
+
+/** Middle, spread and mean: means of parts add up, middles do not. */
+export const MeanSpreadSchema = SpreadSchema.extend({ mean: z.number() });
+const WhereSchema = z.strictObject(
+	Object.fromEntries(WHERE_PARTS.map((w) => [w, MeanSpreadSchema])) as Record<WherePart, typeof MeanSpreadSchema>
+);
 
 const byOutcome = <T extends z.ZodType>(schema: T) =>
 	z.strictObject(Object.fromEntries(OUTCOME_IDS.map((m) => [m, schema])) as Record<OutcomeId, T>);
@@ -45,10 +53,16 @@ export const ComparisonResultSchema = z.strictObject({
 	draws: z.int().min(1).max(MAX_DRAWS),
 	/** Fluid of the whole network at the start, ml. */
 	startMl: SpreadSchema,
+	/** What each outcome holds at the start, ml; null where it was not kept. */
+	holdsMl: byOutcome(SpreadSchema).nullable(),
 	/** Of each outcome how much each sequence takes away, ml. */
 	falls: byOutcome(z.array(SpreadSchema)),
 	/** Of each outcome the first sequence against each other one. */
-	verdicts: byOutcome(z.array(OutcomeVerdictSchema))
+	verdicts: byOutcome(z.array(OutcomeVerdictSchema)),
+	/** Of each outcome, each against each: faces in which the one of the row leaves less; null where it was not kept. */
+	matrix: byOutcome(z.array(z.array(FacesSchema))).nullable(),
+	/** Where each sequence leaves all fluid, ml; null where it was not kept. */
+	where: z.array(WhereSchema).nullable()
 });
 
 /** What is asked: everything that the figures depend on. */
@@ -68,6 +82,7 @@ export const ComparisonInputSchema = z.strictObject({
 });
 
 export type Spread = z.infer<typeof SpreadSchema>;
+export type MeanSpread = z.infer<typeof MeanSpreadSchema>;
 export type OutcomeVerdict = z.infer<typeof OutcomeVerdictSchema>;
 export type ComparisonResult = z.infer<typeof ComparisonResultSchema>;
 export type ComparisonInput = z.infer<typeof ComparisonInputSchema>;

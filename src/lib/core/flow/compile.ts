@@ -8,7 +8,7 @@ import { isStationary } from '../vocabulary/vocabulary';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
-import { besideTheFace, breathesDeeply, cools, leftOutWhole, mappingOf, type LeftOutReason } from './mapping';
+import { besideTheFace, breathesDeeply, cools, isRest, leftOutWhole, mappingOf, type LeftOutReason } from './mapping';
 import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
 import { faceNetwork, NOT_ADJACENT } from './network';
 import { compileProgramme, type FlowTechnique, type Programme, type ProgrammeStep } from './programme';
@@ -92,11 +92,11 @@ class PlanWriter {
 		const origin = originOf(number, event.kind === 'link' ? 'link' : 'work');
 		const deep = breathesDeeply(step);
 		const idle = () => this.#rest(seconds, deep, origin);
-		if (event.kind === 'transition' || event.kind === 'rest' || besideTheFace(step) || !event.places.length)
-			return idle();
+		if (event.kind === 'transition' || event.kind === 'rest' || besideTheFace(step)) return idle();
 		if (event.kind === 'work' && step.beside) this.#leaveOut(step.id, 'beside', step.beside.map(placeOf));
-		if (event.kind === 'link') return this.#link(event, step, origin);
-		const reason = leftOutWhole(step);
+		if (event.kind === 'link') return event.places.length ? this.#link(event, step, origin) : idle();
+		if (isRest(step)) return idle();
+		const reason = leftOutWhole(step) ?? (event.places.length ? null : 'no-place');
 		if (reason) {
 			this.#leaveOut(step.id, reason, []);
 			return idle();

@@ -20,7 +20,7 @@ const bare = (id: string): string => id.replace(/:(left|right)$/, '');
 
 /** Draws faces one after another. The same seed gives the same faces, whatever is asked of them. */
 export class Draws {
-	readonly #random: () => number;
+	#random: () => number;
 	/** For each compartment and edge the number of the factor that it takes: that of its twin. */
 	readonly #capacityTwin: Int32Array;
 	readonly #shareTwin: Int32Array;
@@ -28,7 +28,10 @@ export class Draws {
 	readonly #shares: Float64Array;
 
 	/** @param seed any whole number */
-	constructor(network: FlowNetwork, seed: number) {
+	constructor(
+		network: FlowNetwork,
+		private readonly seed: number
+	) {
 		this.#random = seededRandom(seed);
 		const firsts = (keys: readonly string[]): Int32Array => {
 			const first = new Map<string, number>();
@@ -44,6 +47,13 @@ export class Draws {
 		);
 		this.#capacities = new Float64Array(ids.length);
 		this.#shares = new Float64Array(edgeFrom.length);
+	}
+
+	/** Goes on with face number `draw`, from 0, without drawing those before it. */
+	goTo(draw: number): void {
+		const own = (twins: Int32Array) => twins.reduce((n, twin, i) => n + (twin === i ? 1 : 0), 0);
+		const each = FLOW_PARAMETER_NAMES.length + own(this.#shareTwin) + own(this.#capacityTwin);
+		this.#random = seededRandom(this.seed, draw * each);
 	}
 
 	/** The next face. Its arrays are written over by the one after it. */

@@ -5,10 +5,21 @@ import type { CompiledPath, FlowTechnique, Programme } from './programme';
 import { outflow, settle } from './steadyState';
 
 /** Warmth by pressure level, and what a technique adds to it. */
-const WARMTH = [0, 0, 0.15, 0.5, 1];
-const TECHNIQUE_WARMTH: Partial<Record<FlowTechnique, number>> = { tap: 0.4, rub: 0.7 };
+export const WARMTH = [0, 0, 0.15, 0.5, 1];
+export const TECHNIQUE_WARMTH: Partial<Record<FlowTechnique, number>> = { tap: 0.4, rub: 0.7 };
 /** Loss of tension by pressure level. */
 const SOFTENING = [0.1, 0.2, 0.5, 0.9, 1];
+
+/** The state of a run, kept to be gone back to. What was dammed, and tension, are of its looks only and are not in it. */
+export interface FlowState {
+	readonly ml: Float64Array;
+	readonly open: Float64Array;
+	readonly warm: Float64Array;
+	readonly cold: Float64Array;
+	readonly sums: readonly [veinMl: number, filteredMl: number, seconds: number];
+	readonly warmed: boolean;
+	readonly chilled: boolean;
+}
 
 /**
  * The drainage model on one network. Its state lies in flat arrays that are read, never written, from outside; nothing
@@ -148,6 +159,26 @@ export class FlowEngine {
 		this.#start.set(ml);
 		this.#base.set(baseMlPerSecond);
 		this.reset();
+	}
+
+	/** What the face of the parameters is made of, and the filtration that holds it, ml/s of each zone. */
+	get coefficients(): FlowCoefficients {
+		return this.#k;
+	}
+	get baseMlPerSecond(): Float64Array {
+		return this.#base;
+	}
+
+	save(): FlowState {
+		const [ml, open, warm, cold] = [this.ml.slice(), this.open.slice(), this.warm.slice(), this.cold.slice()];
+		const sums = [this.veinMl, this.filteredMl, this.seconds] as const;
+		return { ml, open, warm, cold, sums, warmed: this.#warmed, chilled: this.#chilled };
+	}
+	restore(state: FlowState): void {
+		for (const name of ['ml', 'open', 'warm', 'cold'] as const) this[name].set(state[name]);
+		[this.veinMl, this.filteredMl, this.seconds] = state.sums;
+		this.#warmed = state.warmed;
+		this.#chilled = state.chilled;
 	}
 
 	/** Back to the start, untouched. */

@@ -31,7 +31,8 @@ export const LEFT_OUT = {
 	inside: 'the model knows strokes on the skin only, not inside the mouth',
 	exercise: 'the client’s own muscles work, which the model does not know',
 	beside: 'the second path of a stroke is not followed: the model has one at a time',
-	tape: 'tape works for hours, the model only under the hand'
+	tape: 'tape works for hours, the model only under the hand',
+	'no-place': 'the step works the skin and names no place'
 } as const;
 export type LeftOutReason = keyof typeof LEFT_OUT;
 
@@ -42,6 +43,9 @@ export function leftOutWhole(step: Step): LeftOutReason | null {
 	if (step.aim === 'fix' || (step.tool && toolRow(step.tool.id).staysOn)) return 'tape';
 	return null;
 }
+
+/** Nobody touches the skin: a wait, or what the client does meanwhile. Mapped: time goes by. */
+export const isRest = (step: Step): boolean => !step.places.length && step.contact === 'none' && step.motion === 'none';
 
 /** The client breathes deeply: breaths are counted, or the hand waits for the breath. */
 export const breathesDeeply = (step: Step): boolean => step.dose.kind === 'breaths' || step.breath !== 'free';

@@ -1,5 +1,6 @@
 import type { Finding } from '../rules/rule';
-import { markWords, mlText } from './words';
+import { markGroups, type MarkGroup } from './markGroups';
+import { leftOutWords, markWords, mlText } from './words';
 import type { Tide, TideMark } from './tide';
 
 /** Which rules speak of what the model also sees, and of which of its marks. */
@@ -26,28 +27,37 @@ const marksOf = (tide: Pick<Tide, 'marks'>, kind: TideMark['kind'], stepIds: rea
 	tide.marks.filter((m) => m.kind === kind && stepIds.includes(m.stepId));
 
 /**
- * What the model says to a finding: its amount, or why it sees nothing. Null for rules of which it knows nothing.
+ * What the model says to a finding: its amount, that it does not know the step, or why it sees nothing. Null for rules of
+ * which it knows nothing.
  * @param stepIds steps of the finding, of all that were joined with it
  */
-export function modelOnFinding(tide: Pick<Tide, 'marks'>, finding: Pick<Finding, 'ruleId' | 'stepIds'>): string | null {
+export function modelOnFinding(
+	tide: Pick<Tide, 'marks' | 'leftOut'>,
+	finding: Pick<Finding, 'ruleId' | 'stepIds'>
+): string | null {
 	const kind = SAME_MATTER[finding.ruleId];
 	if (!kind || !finding.stepIds.length) return null;
 	const marks = marksOf(tide, kind, finding.stepIds);
-	if (!marks.length) return `The model sees none of it: ${WHY_NOTHING[kind]}.`;
+	const groups = markGroups(marks);
+	if (!groups.length) {
+		const unknown = tide.leftOut.find((l) => finding.stepIds.includes(l.stepId));
+		return unknown ? leftOutWords(unknown) : `The model sees none of it: ${WHY_NOTHING[kind]}.`;
+	}
 	const sum = marks.reduce((ml, m) => ml + m.ml, 0);
-	const rest = marks.length > 1 ? `, ${mlText(sum)} in ${marks.length} places` : '';
-	return `In the model ${markWords(marks[0]!)}${rest}.`;
+	const rest = groups.length > 1 ? `, ${mlText(sum)} in ${marks.length} places` : '';
+	return `In the model ${markWords(groups[0]!)}${rest}.`;
 }
 
 /** What only the model sees: marks of steps of which no rule says the same, each with the reason. */
 export function onlyTheModel(
 	tide: Pick<Tide, 'marks'>,
 	findings: readonly Pick<Finding, 'ruleId' | 'stepIds'>[]
-): { readonly mark: TideMark; readonly why: string }[] {
+): { readonly mark: MarkGroup; readonly why: string }[] {
 	const told = new Set(
 		findings.flatMap((f) => f.stepIds.map((id) => (SAME_MATTER[f.ruleId] ? `${SAME_MATTER[f.ruleId]} ${id}` : '')))
 	);
-	return tide.marks
-		.filter((m) => !told.has(`${m.kind} ${m.stepId}`))
-		.map((mark) => ({ mark, why: WHY_SILENT[mark.kind] }));
+	return markGroups(tide.marks.filter((m) => !told.has(`${m.kind} ${m.stepId}`))).map((mark) => ({
+		mark,
+		why: WHY_SILENT[mark.kind]
+	}));
 }

@@ -1,14 +1,13 @@
 import { ZONE_GROUP } from '../atlas/graph';
 import type { PlaceId } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import type { FlowEngine } from './engine';
 import type { OutcomeId } from './outcomeIds';
 import { faceIndex } from './network';
 
 /** Minutes after the end at which a comparison looks: what was only parked has seeped back by then. */
 export const LOOK_AFTER_SECONDS = 600;
 
-/** The zones of a outcome, both sides together, as indexes of the face network; null for all compartments. */
+/** The zones of an outcome, both sides together, as indexes of the face network; null for all compartments. */
 export function zonesOfOutcome(outcome: OutcomeId, chosen: readonly ZoneId[] = []): Int32Array | null {
 	if (outcome === 'all') return null;
 	const zones: readonly PlaceId[] =
@@ -18,12 +17,4 @@ export function zonesOfOutcome(outcome: OutcomeId, chosen: readonly ZoneId[] = [
 				? ['lower-eyelid']
 				: chosen;
 	return Int32Array.from(zones.flatMap((zone) => [faceIndex(zone, 'left'), faceIndex(zone, 'right')]));
-}
-
-/** Fluid of a outcome, ml. */
-export function outcomeMl(engine: FlowEngine, zones: Int32Array | null): number {
-	if (!zones) return engine.totalMl();
-	let sum = 0;
-	for (let i = 0; i < zones.length; i++) sum += engine.ml[zones[i]!]!;
-	return sum;
 }

@@ -57,17 +57,18 @@ describe('a thousand draws', () => {
 });
 
 describe('draws', () => {
-	const few = (seed: number, names: ProgrammeName[] = ['a'], draws = 5) => {
+	const few = (seed: number, names: ProgrammeName[] = ['a'], draws = 9) => {
 		const run = new PairedRun({ programmes: names.map(programmeOf), grades: GRADES, draws, seed, zones: ['jawline'] });
 		expect(run.advance(2)).toBe(true);
-		expect(run.done).toBe(2);
+		expect(run.done).toBeGreaterThanOrEqual(2);
+		expect(run.done).toBeLessThan(6);
 		expect(run.advance(100)).toBe(false);
 		return run.figures;
 	};
 	test('the same seed gives the same figures, however the work is cut up and whatever else is compared', () => {
 		expect(few(7)).toEqual(few(7));
 		expect(few(7, ['j', 'a']).fallMl.all[1]).toEqual(few(7).fallMl.all[0]);
-		expect(few(7, ['a'], 3).startMl).toEqual(few(7).startMl.slice(0, 3));
+		expect(few(7, ['a'], 7).startMl).toEqual(few(7).startMl.slice(0, 7));
 		expect(few(8).fallMl.all[0]).not.toEqual(few(7).fallMl.all[0]);
 	});
 	test('parts add up: the face is part of all, the chosen zones part of the face', () => {

@@ -13,10 +13,17 @@ const MAX_SWEEPS = 500;
 export function settle(network: FlowNetwork, k: FlowCoefficients, ml: Float64Array, g0: number): void {
 	const { zoneCount, nodeCount, edgeFrom, edgeTo, edgeStart } = network;
 	const into = new Float64Array(nodeCount);
+	const flow = (from: number, to: number) => {
+		for (let e = from; e < to; e++) into[edgeTo[e]! - zoneCount]! += k.rate[e]! * ml[edgeFrom[e]!]!;
+	};
+	// What comes from the zones, first in every sum, stays the same through all sweeps.
+	const nodeEdges = edgeStart[zoneCount]!;
+	flow(0, nodeEdges);
+	const fromZones = into.slice();
 	for (let sweep = 0; sweep < MAX_SWEEPS; sweep++) {
 		let largest = 0;
-		into.fill(0);
-		for (let e = 0; e < edgeFrom.length; e++) into[edgeTo[e]! - zoneCount]! += k.rate[e]! * ml[edgeFrom[e]!]!;
+		into.set(fromZones);
+		flow(nodeEdges, edgeFrom.length);
 		for (let j = 0; j < nodeCount; j++) {
 			const at = zoneCount + j;
 			let out = k.vein[j]!;

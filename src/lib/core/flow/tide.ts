@@ -1,5 +1,3 @@
-import { ZONE_GROUP } from '../atlas/graph';
-import type { ZoneId } from '../atlas/zones';
 import { stepOfOrigin, type FlowPlan, type LeftOut } from './compile';
 import { FlowEngine } from './engine';
 import { LOOK_AFTER_SECONDS } from './outcomes';
@@ -7,6 +5,7 @@ import { faceNetwork } from './network';
 import { DEFAULT_FLOW, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
 import type { ProgrammeOp } from './programme';
 import type { StartGrades } from './starts';
+import { isFaceZone } from './where';
 
 /** Shortest time between two looks at the state, seconds, and most looks of one run. */
 const LOOK_EVERY_SECONDS = 1.5;
@@ -57,9 +56,6 @@ export interface Tide {
 	readonly marks: readonly TideMark[];
 	readonly leftOut: readonly LeftOut[];
 }
-
-/** Index of every zone of the network that belongs to the face proper. */
-const isFace = (zone: number): boolean => ZONE_GROUP[faceNetwork().ids[zone]!.split(':')[0] as ZoneId] === 'face';
 
 /** Remembers where strokes set fluid down, and what would not go in. */
 class Marker {
@@ -138,7 +134,7 @@ export function tideOf(plan: FlowPlan, grades: StartGrades, parameters: FlowPara
 		open: new Float32Array(rows * nodeCount),
 		balance: new Float64Array(rows * BALANCE_PARTS.length)
 	};
-	const face = Array.from({ length: zoneCount }, (_, i) => isFace(i));
+	const face = Array.from({ length: zoneCount }, (_, i) => isFaceZone(i));
 	let row = 0;
 	const look = () => {
 		out.times[row] = engine.seconds;

@@ -1,34 +1,66 @@
-import { quantileSorted, sampleRankCorrelation } from 'simple-statistics';
+import { medianSorted, quantileSorted } from 'simple-statistics';
 import { OUTCOME_IDS, type OutcomeId } from './outcomeIds';
 import type { PairedFigures } from './paired';
-import type { ComparisonResult, Spread, OutcomeVerdict } from './comparison.schema';
-import { FLOW_PARAMETER_NAMES } from './parameterTable';
+import type { ComparisonResult, MeanSpread, OutcomeVerdict, Spread } from './comparison.schema';
+import { FLOW_PARAMETER_NAMES, type FlowParameterName } from './parameterTable';
+import { rankCorrelation, ranksOf } from './ranks';
+import type { Contest } from './share';
+import { WHERE_PARTS, type WherePart } from './where';
 
-/** A median difference below this share of the fluid at the start is no practical difference. */
+/** A median difference below this share of what a measure holds at the start is no practical difference. */
 export const PRACTICAL_SHARE = 0.01;
+/** Below this share of all fluid at the start two sequences do the same to a face: the rest is noise of numbers. */
+export const NOISE_SHARE = 1e-5;
 /** What an answer hangs on is shown from this rank correlation on; below 0.06 it is noise in a thousand draws. */
 const TELLING_RHO = 0.15;
 const MOST_TELLING = 5;
+/** So many faces with a difference are needed before anything is said to hang on something. */
+const FEWEST_TELLING = 20;
 
-function spreadOf(values: Float64Array): Spread {
-	const sorted = [...values].sort((a, b) => a - b);
-	const at = (p: number) => quantileSorted(sorted, p);
-	return { median: at(0.5), p5: at(0.05), p95: at(0.95) };
+/** Middle and spread of a list. Of the same values with the other sign it is the same to the last bit, turned round. */
+export function spreadOf(values: ArrayLike<number>): Spread {
+	const sorted = Float64Array.from(values).sort();
+	const mirrored = sorted.map((x) => 0 - x).reverse();
+	const low = (list: Float64Array) => quantileSorted(list as unknown as number[], 0.05);
+	return { median: medianSorted(sorted as unknown as number[]), p5: low(sorted), p95: 0 - low(mirrored) };
+}
+const negated = ({ median, p5, p95 }: Spread): Spread => ({ median: 0 - median, p5: 0 - p95, p95: 0 - p5 });
+
+type ParameterRanks = Readonly<Record<FlowParameterName, Float64Array>>;
+const ranked = new WeakMap<PairedFigures, ParameterRanks>();
+/** Ranks of the parameters of a run: worked out once. */
+function parameterRanks(figures: PairedFigures): ParameterRanks {
+	const known = ranked.get(figures);
+	if (known) return known;
+	const made = Object.fromEntries(
+		FLOW_PARAMETER_NAMES.map((n) => [n, ranksOf(figures.parameters[n])])
+	) as unknown as ParameterRanks;
+	ranked.set(figures, made);
+	return made;
 }
 
-/** Per cent in steps of five: from seed to seed shares near 80 % move by about three points. */
-export const toFivePercent = (share: number): number => Math.round(share * 20) * 5;
-
-function hangsOn(figures: PairedFigures, difference: Float64Array): OutcomeVerdict['hangsOn'] {
-	if (difference.length < 20 || difference.every((x) => x === difference[0])) return [];
-	const values = [...difference];
-	return FLOW_PARAMETER_NAMES.map((parameter) => ({
-		parameter,
-		rho: sampleRankCorrelation([...figures.parameters[parameter]], values)
-	}))
+/** Of the lead of whoever wins: exchanging the two changes nothing. */
+function hangsOn(figures: PairedFigures, lead: Float64Array, { lessIn, moreIn }: Contest): OutcomeVerdict['hangsOn'] {
+	if (lessIn + moreIn < FEWEST_TELLING || lead.every((x) => x === lead[0])) return [];
+	const ranks = parameterRanks(figures);
+	const own = ranksOf(lead);
+	return FLOW_PARAMETER_NAMES.map((parameter) => ({ parameter, rho: rankCorrelation(ranks[parameter], own) }))
 		.filter((h) => Math.abs(h.rho) >= TELLING_RHO)
 		.sort((a, b) => Math.abs(b.rho) - Math.abs(a.rho))
 		.slice(0, MOST_TELLING);
+}
+
+/** In how many faces the first leaves less than the second by more than noise, and the other way round. */
+export function contestOf(figures: PairedFigures, outcome: OutcomeId, first: number, second: number): Contest {
+	const [a, b] = [figures.fallMl[outcome][first]!, figures.fallMl[outcome][second]!];
+	let [lessIn, moreIn] = [0, 0];
+	for (let i = 0; i < a.length; i++) {
+		const ml = a[i]! - b[i]!;
+		if (Math.abs(ml) <= NOISE_SHARE * figures.startMl[i]!) continue;
+		if (ml > 0) lessIn++;
+		else moreIn++;
+	}
+	return { lessIn, moreIn };
 }
 
 /**
@@ -36,37 +68,66 @@ function hangsOn(figures: PairedFigures, difference: Float64Array): OutcomeVerdi
  * @param first, second their numbers in the run
  */
 export function verdictOf(figures: PairedFigures, outcome: OutcomeId, first: number, second: number): OutcomeVerdict {
+	const contest = contestOf(figures, outcome, first, second);
 	const [a, b] = [figures.fallMl[outcome][first]!, figures.fallMl[outcome][second]!];
-	const ml = a.map((x, i) => x - b[i]!);
-	const ofStart = ml.map((x, i) => x / figures.startMl[i]!);
-	const share = ml.reduce((n, x) => n + (x > 0 ? 1 : 0), 0) / figures.draws;
-	const spread = spreadOf(ofStart);
+	const held = figures.outcomeStartMl[outcome];
+	// All is worked out for the lead of the winner and turned back, so that nothing hangs on who was named first.
+	const turned = contest.moreIn > contest.lessIn;
+	const lead = turned ? b.map((x, i) => x - a[i]!) : a.map((x, i) => x - b[i]!);
+	// Zones that nobody chose hold nothing.
+	const ofHeld = lead.map((x, i) => (held[i]! > 0 ? x / held[i]! : 0));
+	const facing = (spread: Spread) => (turned ? negated(spread) : spread);
+	const share = spreadOf(ofHeld);
 	return {
 		outcome,
-		share,
-		shownPercent: toFivePercent(share),
-		ml: spreadOf(ml),
-		ofStart: spread,
-		practical: Math.abs(spread.median) >= PRACTICAL_SHARE,
-		hangsOn: hangsOn(figures, ofStart)
+		...contest,
+		ml: facing(spreadOf(lead)),
+		ofHeld: facing(share),
+		practical: Math.abs(share.median) >= PRACTICAL_SHARE,
+		hangsOn: hangsOn(figures, ofHeld, contest)
 	};
 }
 
-/** How much less of a outcome one programme leaves than was there at the start, ml. */
+/** How much less of an outcome one programme leaves than was there at the start, ml. */
 export const fallOf = (figures: PairedFigures, outcome: OutcomeId, index: number): Spread =>
 	spreadOf(figures.fallMl[outcome][index]!);
 
-/** All figures of a run that are worth keeping: of each programme its fall, of each later one the first against it. */
+const meanSpreadOf = (values: Float64Array): MeanSpread => ({
+	...spreadOf(values),
+	mean: values.reduce((a, x) => a + x, 0) / values.length
+});
+
+const recordOf = <K extends string, T>(names: readonly K[], of: (name: K) => T): Record<K, T> =>
+	Object.fromEntries(names.map((n) => [n, of(n)])) as Record<K, T>;
+const byOutcome = <T>(of: (outcome: OutcomeId) => T): Record<OutcomeId, T> => recordOf(OUTCOME_IDS, of);
+
+/** All figures of a run that are worth keeping: what each does, where it leaves fluid, and each against each. */
 export function resultOf(figures: PairedFigures): ComparisonResult {
-	const count = figures.fallMl.all.length;
-	const others = Array.from({ length: count - 1 }, (_, i) => i + 1);
+	const all = figures.fallMl.all.map((_, i) => i);
 	return {
 		draws: figures.draws,
-		falls: byOutcome((m) => Array.from({ length: count }, (_, i) => fallOf(figures, m, i))),
-		verdicts: byOutcome((m) => others.map((i) => verdictOf(figures, m, 0, i))),
-		startMl: spreadOf(figures.startMl)
+		startMl: spreadOf(figures.startMl),
+		holdsMl: byOutcome((m) => spreadOf(figures.outcomeStartMl[m])),
+		falls: byOutcome((m) => all.map((i) => fallOf(figures, m, i))),
+		verdicts: byOutcome((m) => all.slice(1).map((i) => verdictOf(figures, m, 0, i))),
+		matrix: byOutcome((m) => all.map((i) => all.map((j) => contestOf(figures, m, i, j).lessIn))),
+		where: all.map((i) => recordOf<WherePart, MeanSpread>(WHERE_PARTS, (w) => meanSpreadOf(figures.whereMl[w][i]!)))
 	};
 }
 
-const byOutcome = <T>(of: (outcome: OutcomeId) => T): Record<OutcomeId, T> =>
-	Object.fromEntries(OUTCOME_IDS.map((m) => [m, of(m)])) as Record<OutcomeId, T>;
+/** Figures are the same where they differ by no more than rounding: cores add up in other orders, ml. */
+const SAME_ML = 1e-11;
+
+/** Whether an answer repeats an earlier one, in all figures that both hold. */
+export function sameFigures(earlier: ComparisonResult, now: ComparisonResult): boolean {
+	const figures = ({ startMl, falls, verdicts }: ComparisonResult) =>
+		[startMl, ...OUTCOME_IDS.flatMap((m) => [...falls[m], ...verdicts[m].map(({ ml }) => ml)])].flatMap(
+			({ median, p5, p95 }) => [median, p5, p95]
+		);
+	const [then, again] = [figures(earlier), figures(now)];
+	return (
+		earlier.draws === now.draws &&
+		then.length === again.length &&
+		then.every((x, i) => Math.abs(x - again[i]!) <= SAME_ML)
+	);
+}

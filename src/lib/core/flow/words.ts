@@ -4,9 +4,11 @@ import type { LeftOut } from './compile';
 import type { OutcomeId } from './outcomeIds';
 import { faceNetwork } from './network';
 import { FLOW_PARAMETERS } from './parameterTable';
-import { WORTH_A_WORD_ML, type TideMark } from './tide';
+import type { MarkGroup } from './markGroups';
 import type { OutcomeVerdict } from './comparison.schema';
-import type { Effect, StepWorth } from './worth';
+import { intervalOf, oftenWords, type Contest } from './share';
+import { PRACTICAL_SHARE } from './verdict';
+import type { Effect, Stays, StepEffect, StepWorth } from './worth';
 
 /** Said wherever a figure of the model stands. */
 export const MODEL_SAYS = 'A teaching model: it measures nobody.';
@@ -19,23 +21,30 @@ export function mlText(ml: number): string {
 
 /** A compartment in words: "left jawline", "left nodes under the jaw". */
 export function placeWords(index: number): string {
+	const { side, label } = placeOfIndex(index);
+	return `${side} ${label}`;
+}
+function placeOfIndex(index: number): { readonly side: Side; readonly label: string } {
 	const [, place, side] = /^(.*):(left|right)$/.exec(faceNetwork().ids[index]!) as unknown as [string, PlaceId, Side];
-	return `${side} ${labelOf(place).toLowerCase()}`;
+	return { side, label: labelOf(place).toLowerCase() };
 }
 
 /** Labels that say themselves where: “under the jaw on the right”, not “in the right under the jaw”. */
 const SAYS_WHERE = /^(under|below|above|behind|between) /;
-function placed(index: number, preposition: 'in' | 'into'): string {
-	const words = placeWords(index);
-	const [side, label] = [words.slice(0, words.indexOf(' ')), words.slice(words.indexOf(' ') + 1)];
-	return SAYS_WHERE.test(label) ? `${label} on the ${side}` : `${preposition} the ${words}`;
+/** One place, or one and its twin: “in the left jawline”, “in the jawline on both sides”. */
+function placed([first, twin]: readonly number[], preposition: 'in' | 'into'): string {
+	const { side, label } = placeOfIndex(first!);
+	const says = SAYS_WHERE.test(label);
+	if (twin !== undefined) return `${says ? '' : `${preposition} the `}${label} on both sides`;
+	return says ? `${label} on the ${side}` : `${preposition} the ${side} ${label}`;
 }
 
-/** What happened to fluid that did not get through. */
-export function markWords({ kind, place, ml }: Pick<TideMark, 'kind' | 'place' | 'ml'>): string {
+/** What happened to fluid that did not get through, in one place or alike on both sides. */
+export function markWords({ kind, ml, places }: MarkGroup): string {
+	const much = places.length > 1 ? `${mlText(ml)} a side` : mlText(ml);
 	return kind === 'dammed'
-		? `${mlText(ml)} would not go ${placed(place, 'into')}`
-		: `${mlText(ml)} is set down ${placed(place, 'in')} and never carried on`;
+		? `${much} would not go ${placed(places, 'into')}`
+		: `${much} is set down ${placed(places, 'in')} and never carried on`;
 }
 
 export function leftOutWords({ reason, places }: LeftOut): string {
@@ -46,30 +55,58 @@ export function leftOutWords({ reason, places }: LeftOut): string {
 	return `Not in the model: ${LEFT_OUT[reason]}${named.length ? ` (${named.join(', ')})` : ''}.`;
 }
 
-function effectWords(what: string, { reliefMl, place, placeMl }: Effect): string {
-	const stays =
-		place !== null && placeMl >= WORTH_A_WORD_ML ? `${mlText(placeMl)} more stays ${placed(place, 'in')}` : '';
-	if (Math.abs(reliefMl) < WORTH_A_WORD_ML)
-		return stays
-			? `Without ${what} ${stays}; ten minutes later hardly anything differs.`
-			: `Without ${what} hardly anything differs.`;
-	const gone = `ten minutes after the end ${mlText(reliefMl)} ${reliefMl > 0 ? 'less' : 'more'} is gone`;
-	return `Without ${what} ${stays ? `${stays}, and ${gone}` : gone}.`;
+/** A share of the fluid at the start below which nothing is said to matter. */
+const MATTERS = PRACTICAL_SHARE;
+const matters = (effect: Pick<Effect, 'ofStart'> | null): boolean =>
+	effect !== null && Math.abs(effect.ofStart.median) >= MATTERS;
+
+const facesWords = (draws: number): string => `of ${draws.toLocaleString('en')} modelled faces`;
+
+/** How much of an effect, and in how many faces it is so. */
+function sizeWords({ ml, ...contest }: Effect, draws: number, gone: 'less' | 'more'): string {
+	const [low, high] = [ml.p5, ml.p95].map(Math.abs).sort((a, b) => a - b) as [number, number];
+	const crosses = ml.p5 * ml.p95 < 0;
+	const spread = crosses ? '' : ` (${low.toFixed(1)} to ${mlText(high)} in nine of ten)`;
+	const often = oftenWords(ml.median < 0 ? { lessIn: contest.moreIn, moreIn: contest.lessIn } : contest);
+	return `${mlText(ml.median)} ${gone} is gone ten minutes after the end ${often} ${facesWords(draws)}${spread}`;
 }
 
-/** What a step is worth, in sentences: the step, its link, its place in the order. */
+function withoutWords(what: string, effect: Effect, stays: Stays | null, draws: number): string {
+	const lies =
+		stays && stays.ofStart >= MATTERS
+			? `${mlText(stays.ml)} more stays ${placed(stays.places, 'in')}${stays.places.length > 1 ? ' each' : ''} at the end`
+			: '';
+	if (!matters(effect))
+		return lies
+			? `Without ${what} ${lies}; ten minutes later nothing that matters differs.`
+			: `Without ${what} nothing that matters differs.`;
+	const size = sizeWords(effect, draws, effect.ml.median > 0 ? 'less' : 'more');
+	return `Without ${what} ${size}${lies ? `; ${lies}` : ''}.`;
+}
+
+/** What a step is worth over many faces, in sentences: the step, its link, its place in the order. */
 export function worthWords(worth: StepWorth): string[] {
-	const moved = (where: string, ml: number | null) =>
-		ml !== null && Math.abs(ml) >= WORTH_A_WORD_ML
-			? `One place ${where}, ${mlText(ml)} ${ml > 0 ? 'more' : 'less'} would be gone.`
-			: null;
-	const order = [moved('earlier', worth.earlierMl), moved('later', worth.laterMl)].filter((x) => x !== null);
-	const movable = worth.earlierMl !== null || worth.laterMl !== null;
+	const { draws } = worth;
+	const order = (['earlier', 'later'] as const).flatMap((where) => {
+		const effect = worth[where];
+		if (!effect || !matters(effect)) return [];
+		return [`One place ${where}, ${sizeWords(effect, draws, effect.ml.median > 0 ? 'less' : 'more')}.`];
+	});
+	const movable = worth.earlier !== null || worth.later !== null;
 	return [
-		effectWords('this step', worth.without),
-		...(worth.withoutLink ? [effectWords('this link', worth.withoutLink)] : []),
-		...(order.length ? order : movable ? ['A place earlier or later makes hardly any difference.'] : [])
+		withoutWords('this step', worth.without, worth.staysWithout, draws),
+		...(worth.withoutLink ? [withoutWords('this link', worth.withoutLink, null, draws)] : []),
+		...(order.length ? order : movable ? ['A place earlier or later changes nothing that matters.'] : [])
 	];
+}
+
+/** A step of the layer in one line: what goes with it, and how sure. */
+export function stepEffectWords(effect: StepEffect, draws: number): string {
+	if (!matters(effect)) return 'nothing that matters goes with it';
+	const { ml } = effect;
+	const sign = ml.median > 0 ? '' : 'less: ';
+	const often = oftenWords(ml.median < 0 ? { lessIn: effect.moreIn, moreIn: effect.lessIn } : effect);
+	return `${sign}${mlText(ml.median)} ${often} ${facesWords(draws)}`;
 }
 
 const WHERE: Record<OutcomeId, string> = {
@@ -79,33 +116,44 @@ const WHERE: Record<OutcomeId, string> = {
 	zones: 'in the chosen zones'
 };
 
-/** How often, in words: a share of draws, rounded to 5 %. */
-export const shareWords = (percent: number): string =>
-	percent >= 100 ? 'in practically all' : percent <= 0 ? 'in practically none' : `in about ${percent} %`;
-
 /**
- * The sentence that the draws allow about two sequences.
+ * The sentence that the draws allow about two sequences. Exchanging the two exchanges their names and nothing else.
  * @param first, second their titles
  */
 export function verdictWords(verdict: OutcomeVerdict, first: string, second: string, draws: number): string {
-	const { shownPercent, outcome, practical, ml } = verdict;
+	const { lessIn, moreIn, outcome, practical, ml } = verdict;
 	const where = WHERE[outcome];
+	const faces = facesWords(draws);
+	const apart = lessIn + moreIn;
+	if (!apart) return `The same ${where}: “${first}” and “${second}” leave as much in every one ${faces}.`;
 	// Whoever leaves less more often is named first.
-	const turned = ml.median < 0;
+	const turned = leads(verdict) < 0;
 	const [less, more] = turned ? [second, first] : [first, second];
-	const often = shareWords(turned ? 100 - shownPercent : shownPercent);
-	const faces = `of ${draws.toLocaleString('en')} modelled faces`;
+	const often = oftenWords(turned ? { lessIn: moreIn, moreIn: lessIn } : verdict);
+	const ties = draws - apart;
+	const told = ties ? `of the ${apart.toLocaleString('en')} ${faces} in which they differ` : faces;
 	if (!practical)
-		return `No practical difference ${where}: “${less}” leaves a little less than “${more}” ${often} ${faces}.`;
-	return `“${less}” leaves less ${where} than “${more}” ${often} ${faces}; in the middle ${mlText(ml.median)} less.`;
+		return lessIn === moreIn
+			? `No practical difference ${where}: either leaves a little less in half ${told}.`
+			: `No practical difference ${where}: “${less}” leaves a little less than “${more}” ${often} ${told}.`;
+	return `“${less}” leaves less ${where} than “${more}” ${often} ${told}; in the middle ${mlText(ml.median)} less.`;
 }
 
-/** What an answer hangs on, in words. */
-export const hangsOnWords = ({ hangsOn }: Pick<OutcomeVerdict, 'hangsOn'>): string[] =>
+/** Which of two leads: above 0 the first, below 0 the second. */
+export const leads = ({ lessIn, moreIn }: Contest): number => Math.sign(lessIn - moreIn);
+
+/** What an answer hangs on, in words. @param winner title of the one that leads */
+export const hangsOnWords = ({ hangsOn }: Pick<OutcomeVerdict, 'hangsOn'>, winner: string): string[] =>
 	hangsOn.map(
 		({ parameter, rho }) =>
-			`${FLOW_PARAMETERS[parameter].meaning}: the larger it is, the ${rho > 0 ? 'larger' : 'smaller'} the difference`
+			`${FLOW_PARAMETERS[parameter].meaning}: the larger it is, the ${rho > 0 ? 'larger' : 'smaller'} the lead of “${winner}”`
 	);
+
+/** How far so many faces tell a share; empty where they tell nothing. */
+export function intervalWords(contest: Contest): string {
+	const interval = intervalOf(contest);
+	return interval ? `${interval.low} to ${interval.high} %` : '';
+}
 
 /** Said below every comparison. */
 export const SHARE_SAYS =

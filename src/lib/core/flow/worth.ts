@@ -1,33 +1,57 @@
 import { originOf, restingWhere, stepOfOrigin, type FlowPlan } from './compile';
-import { FlowEngine } from './engine';
+import { Draws } from './draws';
+import { facesOf, type Faces } from './faces';
 import { LOOK_AFTER_SECONDS } from './outcomes';
 import { faceNetwork } from './network';
-import { DEFAULT_FLOW, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
+import { COARSE_STEP_SECONDS } from './parameterTable';
 import type { Programme, ProgrammeOp } from './programme';
+import type { Contest } from './share';
 import type { StartGrades } from './starts';
+import type { Spread } from './comparison.schema';
+import { NOISE_SHARE, spreadOf } from './verdict';
 
-/** What hangs on a step, or on its drain link, or on its place in the order. All in ml. */
-export interface Effect {
-	/** How much less is gone, ten minutes after the end, without it; negative where it does harm. */
-	readonly reliefMl: number;
-	/** The place that holds most more at the end without it, and how much; null where nothing is worth a word. */
-	readonly place: number | null;
-	readonly placeMl: number;
+/** Modelled faces over which a step is weighed: one face alone gives no advice. */
+export const WORTH_DRAWS = 200;
+const WORTH_SEED = 1;
+
+/** How much more is gone, ten minutes after the end, as it is than otherwise: over many faces. */
+export interface Effect extends Contest {
+	readonly ml: Spread;
+	/** As a share of all fluid at the start. */
+	readonly ofStart: Spread;
+}
+export interface StepEffect extends Effect {
+	readonly stepId: string;
+}
+/** What is left lying otherwise: the place that holds most more at the end, its twin with it where both are alike. */
+export interface Stays {
+	/** Indexes in the face network: one, or left and right. */
+	readonly places: readonly number[];
+	/** In the middle of the faces, in each of them. */
+	readonly ml: number;
+	readonly ofStart: number;
 }
 export interface StepWorth {
 	readonly stepId: string;
+	readonly draws: number;
 	/** With hands at rest for the same time instead of the step, its link included. */
 	readonly without: Effect;
+	readonly staysWithout: Stays | null;
 	/** The same for its drain link alone; null without one. */
 	readonly withoutLink: Effect | null;
-	/** Relief gained when the step comes one place earlier, or later; null where it cannot. */
-	readonly earlierMl: number | null;
-	readonly laterMl: number | null;
+	/** As it is, set against the step one place earlier, or later; null where it cannot be moved. */
+	readonly earlier: Effect | null;
+	readonly later: Effect | null;
 }
-
-interface Ending {
-	readonly ml: Float64Array;
-	readonly lastingReliefMl: number;
+/** What every step of a sequence is worth. */
+export interface AllWorth {
+	readonly draws: number;
+	readonly steps: readonly StepEffect[];
+}
+export interface WorthInput {
+	readonly plan: FlowPlan;
+	readonly grades: StartGrades;
+	readonly draws?: number;
 }
 
 /** Runs of ops of one step each, in playing order. */
@@ -58,61 +82,158 @@ export function earlier(programme: Programme, step: number): Programme | null {
 	return swapped > 0 ? runs.flatMap((r) => r.ops) : null;
 }
 
-/** Looks at every step by leaving it out and by moving it. Work is done step by step: whoever runs it can stop. */
+/** Left and right of a place differ by less than this share of the larger: they are spoken of together. */
+const ALIKE_SHARE = 0.02;
+
+/**
+ * Looks at steps by leaving them out and by moving them, over many modelled faces. Work is handed out in pieces, a few
+ * faces each: whoever runs it can tell how far it is, and stop.
+ */
 export class WorthRun {
-	readonly #engine = new FlowEngine(faceNetwork(), FINE_STEP_SECONDS);
-	readonly #whole: Ending;
+	readonly #draws: number;
+	readonly #faces: Faces;
+	/** Of each face as the sequence is: what is gone at last, and all fluid at the start, ml. */
+	readonly #gone: Float64Array;
+	readonly #startMl: Float64Array;
 
 	/** @throws {RangeError} if a start or a parameter is out of its range, with its name */
 	constructor(
-		private readonly plan: FlowPlan,
-		grades: StartGrades,
-		parameters: FlowParameters = DEFAULT_FLOW
+		private readonly input: WorthInput,
+		open: typeof facesOf = facesOf
 	) {
-		this.#engine.setParameters(parameters);
-		this.#engine.prepare((zone) => grades[zone]!);
-		this.#whole = this.#ending(plan.programme);
+		this.#draws = input.draws ?? WORTH_DRAWS;
+		this.#faces = open(faceNetwork(), COARSE_STEP_SECONDS);
+		this.#gone = new Float64Array(this.#draws);
+		this.#startMl = new Float64Array(this.#draws);
 	}
 
-	/** @param number the step, from 0 */
-	of(number: number): StepWorth {
-		const { programme, stepIds } = this.plan;
+	/** Every step left out; yields how many faces are done. What comes before a step is run once for all of them. */
+	*all(): Generator<number, AllWorth> {
+		const { programme, stepIds } = this.input.plan;
+		const firsts = stepIds.map((_, step) => programme.findIndex((op) => stepOfOrigin(op.origin) === step));
+		const played = stepIds.map((_, step) => step).filter((step) => firsts[step]! >= 0);
+		const inOrder = [...played].sort((a, b) => firsts[a]! - firsts[b]!);
+		const rested = played.map((step) => restingWhere(programme, (origin) => stepOfOrigin(origin) === step));
+		const otherwise = played.map(() => new Float64Array(this.#draws));
+		const before = new Map<number, unknown>();
+		const faces = this.#faces;
+		for (const { at, count } of this.#groups()) {
+			faces.reset();
+			let op = 0;
+			for (const step of inOrder) {
+				faces.run(programme, op, firsts[step]!);
+				op = firsts[step]!;
+				before.set(step, faces.save());
+			}
+			faces.run(programme, op);
+			this.#last(at, count, this.#gone);
+			played.forEach((step, k) => {
+				faces.restore(before.get(step));
+				faces.run(rested[k]!, firsts[step]!);
+				this.#last(at, count, otherwise[k]!);
+			});
+			yield at + count;
+		}
+		const steps = played.map((step, k) => ({ stepId: stepIds[step]!, ...this.#effect(otherwise[k]!) }));
+		return { draws: this.#draws, steps };
+	}
+
+	/**
+	 * One step left out, its link left out, and the step a place earlier and later; yields how many faces are done.
+	 * @param number the step, from 0
+	 */
+	*one(number: number): Generator<number, StepWorth> {
+		const { programme, stepIds } = this.input.plan;
 		const [work, link] = [originOf(number, 'work'), originOf(number, 'link')];
 		const linked = programme.some((op) => op.origin === link);
+		const ways = {
+			without: restingWhere(programme, (origin) => origin === work || origin === link),
+			withoutLink: linked ? restingWhere(programme, (origin) => origin === link) : null,
+			earlier: earlier(programme, number),
+			later: earlier(programme, number + 1)
+		};
+		const gone = Object.fromEntries(Object.keys(ways).map((way) => [way, new Float64Array(this.#draws)]));
+		const { count: places } = faceNetwork();
+		const more = new Float64Array(places * this.#draws);
+		const [own, other] = [new Float64Array(places), new Float64Array(places)];
+		const faces = this.#faces;
+		for (const { at, count } of this.#groups()) {
+			faces.reset();
+			faces.run(programme);
+			const whole = faces.save();
+			this.#last(at, count, this.#gone);
+			for (const [way, otherwise] of Object.entries(ways)) {
+				if (!otherwise) continue;
+				faces.reset();
+				faces.run(otherwise);
+				if (way === 'without') {
+					const here = faces.save();
+					for (let f = 0; f < count; f++) {
+						faces.restore(whole);
+						faces.copyMl(f, own, 0);
+						faces.restore(here);
+						faces.copyMl(f, other, 0);
+						for (let i = 0; i < places; i++) more[i * this.#draws + at + f] = other[i]! - own[i]!;
+					}
+				}
+				this.#last(at, count, gone[way]!);
+			}
+			yield at + count;
+		}
+		const effect = (way: keyof typeof ways) => (ways[way] ? this.#effect(gone[way]!) : null);
 		return {
 			stepId: stepIds[number]!,
-			without: this.#effect((origin) => origin === work || origin === link),
-			withoutLink: linked ? this.#effect((origin) => origin === link) : null,
-			earlierMl: this.#gain(earlier(programme, number)),
-			laterMl: this.#gain(earlier(programme, number + 1))
+			draws: this.#draws,
+			without: effect('without')!,
+			staysWithout: this.#stays(more),
+			withoutLink: effect('withoutLink'),
+			earlier: effect('earlier'),
+			later: effect('later')
 		};
 	}
 
-	#ending(programme: Programme): Ending {
-		const engine = this.#engine;
-		engine.reset();
-		engine.run(programme);
-		const ml = engine.ml.slice();
-		engine.rest(LOOK_AFTER_SECONDS);
-		return { ml, lastingReliefMl: engine.reliefMl };
+	/** Loads the faces a few at a time: those from `at` on, `count` of them. */
+	*#groups(): Generator<{ at: number; count: number }> {
+		const draws = new Draws(faceNetwork(), WORTH_SEED);
+		const { grades } = this.input;
+		for (let at = 0; at < this.#draws; at += this.#faces.width) {
+			const count = Math.min(this.#faces.width, this.#draws - at);
+			for (let f = 0; f < count; f++) {
+				const { parameters, jitter } = draws.next();
+				this.#faces.load(f, parameters, jitter, (zone) => grades[zone]!);
+			}
+			this.#faces.reset();
+			for (let f = 0; f < count; f++) this.#startMl[at + f] = this.#faces.sumMl(f, null);
+			yield { at, count };
+		}
 	}
 
-	#effect(rests: (origin: number) => boolean): Effect {
-		const other = this.#ending(restingWhere(this.plan.programme, rests));
-		let place = -1;
-		let most = 0;
-		other.ml.forEach((ml, i) => {
-			const more = ml - this.#whole.ml[i]!;
-			if (more > most) [place, most] = [i, more];
-		});
+	/** Lets ten minutes pass and writes down what is gone. */
+	#last(at: number, count: number, into: Float64Array): void {
+		this.#faces.rest(LOOK_AFTER_SECONDS);
+		for (let f = 0; f < count; f++) into[at + f] = this.#faces.veinMl(f) - this.#faces.filteredMl(f);
+	}
+
+	#effect(otherwise: Float64Array): Effect {
+		const ml = this.#gone.map((x, i) => x - otherwise[i]!);
+		const ofStart = ml.map((x, i) => x / this.#startMl[i]!);
+		const count = (sign: number) => ofStart.reduce((n, x) => n + (sign * x > NOISE_SHARE ? 1 : 0), 0);
+		return { ml: spreadOf(ml), ofStart: spreadOf(ofStart), lessIn: count(1), moreIn: count(-1) };
+	}
+
+	#stays(more: Float64Array): Stays | null {
+		const { count, ids, indexOf } = faceNetwork();
+		const middle = (i: number) => spreadOf(more.subarray(i * this.#draws, (i + 1) * this.#draws)).median;
+		const middles = Array.from({ length: count }, (_, i) => middle(i));
+		const most = middles.indexOf(Math.max(...middles));
+		const ml = middles[most]!;
+		if (!(ml > 0)) return null;
+		const twin = indexOf.get(ids[most]!.replace(/(left|right)$/, (side) => (side === 'left' ? 'right' : 'left')))!;
+		const alike = Math.abs(middles[twin]! - ml) <= ALIKE_SHARE * ml;
 		return {
-			reliefMl: this.#whole.lastingReliefMl - other.lastingReliefMl,
-			place: place < 0 ? null : place,
-			placeMl: most
+			places: alike ? [most, twin].sort((a, b) => a - b) : [most],
+			ml,
+			ofStart: ml / spreadOf(this.#startMl).median
 		};
-	}
-
-	#gain(programme: Programme | null): number | null {
-		return programme ? this.#ending(programme).lastingReliefMl - this.#whole.lastingReliefMl : null;
 	}
 }

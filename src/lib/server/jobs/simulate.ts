@@ -62,7 +62,7 @@ function answerTo({ sequence, working, grades, parameters }: SimulateInput): Sim
 		filteredMl: tide.filteredMl,
 		reliefMl: tide.reliefMl,
 		lastingReliefMl: tide.lastingReliefMl,
-		marks: tide.marks.map((m) => ({ ...m, place: ids[m.place]!, words: markWords(m) })),
+		marks: tide.marks.map((m) => ({ ...m, place: ids[m.place]!, words: markWords({ ...m, places: [m.place] }) })),
 		leftOut: tide.leftOut.map((l) => ({ stepId: l.stepId, reason: l.reason, words: leftOutWords(l) }))
 	};
 }

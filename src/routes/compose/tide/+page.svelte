@@ -10,7 +10,8 @@
 	import { gradesOfAssessment, gradesOfStart, hasPuffiness, START_IDS, STARTS, type StartId } from '$lib/core/flow/starts';
 	import { MODEL_SAYS, SHARE_SAYS } from '$lib/core/flow/words';
 	import { SCHOOLS } from '$lib/core/school/schools';
-	import { dequal } from 'dequal';
+	import { sameFigures } from '$lib/core/flow/verdict';
+	import { inputNotes } from '$lib/core/flow/inputNotes';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ComparisonRun } from '$lib/state/comparisonRun.svelte';
@@ -19,6 +20,7 @@
 	import { entriesOf, sequenceOfEntry, type Entry } from '$lib/ui/views/tideCompare/entries';
 	import EntryList from '$lib/ui/views/tideCompare/EntryList.svelte';
 	import OutcomeResult from '$lib/ui/views/tideCompare/OutcomeResult.svelte';
+	import WhereItWent from '$lib/ui/views/tideCompare/WhereItWent.svelte';
 	import SavedComparisons from '$lib/ui/views/tideCompare/SavedComparisons.svelte';
 
 	const app = useApp();
@@ -61,6 +63,8 @@
 	]);
 	const startWords = $derived(starts.find((s) => s.value === start)!.label);
 	const titles = $derived(run.input?.sequences.map((s) => s.title) ?? []);
+	/** What was put into the model and is no finding of it, where these sequences differ in it. */
+	const notes = $derived(run.input ? inputNotes(run.input.sequences, run.input.working) : []);
 	const outcomes = $derived(OUTCOME_IDS.filter((m) => m !== 'zones' || run.input?.zones.length));
 
 	function compare() {
@@ -96,8 +100,8 @@
 	async function repeat(c: Comparison) {
 		const result = await run.run(c.input);
 		if (!result) return;
-		repeated[c.id] = dequal(result, c.result)
-			? 'Repeated: the same figures, to the last digit.'
+		repeated[c.id] = sameFigures(c.result, result)
+			? `Repeated: the same figures${c.core === CORE_VERSION ? '' : ` as core ${c.core} made`}.`
 			: `Repeated: the figures differ. They were made by core ${c.core}, this is ${CORE_VERSION}.`;
 	}
 </script>
@@ -111,7 +115,8 @@
 		{#if stored.current.length}
 			<EntryList
 				{entries}
-				sequences={stored.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
+				sequences={stored.current.map((s) => s.sequence)}
+				working={app.context.working}
 				schools={SCHOOLS}
 				{newKey}
 				onchange={(e) => (wish = e)}
@@ -178,9 +183,11 @@
 				</p>
 				<button type="button" class="btn" disabled={savedNow} onclick={save}>{savedNow ? 'Saved' : 'Save this comparison'}</button>
 			</div>
+			{#each notes as note (note)}<p class="bg-sand text-ink mb-2 max-w-[720px] rounded px-3 py-2 text-xs leading-[17px]" data-input-note>{note}</p>{/each}
 			{#each outcomes as outcome (outcome)}
 				<OutcomeResult result={run.result} {outcome} {titles} zones={run.input.zones.map((z) => labelOf(z).toLowerCase()).join(', ')} />
 			{/each}
+			{#if run.result.where}<WhereItWent where={run.result.where} {titles} />{/if}
 			<p class="text-ink2 border-hair border-t pt-2 text-xs leading-4">
 				{SHARE_SAYS} The measure decides: fluid that left the face may wait in node groups or in the neck. {MODEL_SAYS}
 				<a class="dotted" href="/library/model">What this is</a>

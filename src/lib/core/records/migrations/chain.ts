@@ -6,9 +6,10 @@ import type { Emit, Inner, RecordMigration } from './migration';
 import { to5 } from './to5';
 import { to6 } from './to6';
 import { to7 } from './to7';
+import { to8 } from './to8';
 
 /** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
-export const CHAIN: readonly RecordMigration[] = [to5, to6, to7];
+export const CHAIN: readonly RecordMigration[] = [to5, to6, to7, to8];
 
 /**
  * Brings a record of a kind from a version of the data up to date, the sequences that it embeds with it.

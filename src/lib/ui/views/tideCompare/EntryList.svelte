@@ -2,6 +2,8 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
 	import { MAX_COMPARED, MIN_COMPARED } from '$lib/core/flow/comparison.schema';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Working } from '$lib/core/working/working.schema';
 	import type { School } from '$lib/core/school/school.schema';
 	import Select from '../../parts/controls/Select.svelte';
 	import TipButton from '../../parts/controls/TipButton.svelte';
@@ -9,14 +11,16 @@
 
 	interface Props {
 		entries: readonly Entry[];
-		sequences: readonly { readonly value: string; readonly label: string }[];
+		sequences: readonly Sequence[];
+		working: Working;
 		schools: readonly School[];
 		newKey: () => string;
 		onchange: (entries: readonly Entry[]) => void;
 	}
-	let { entries, sequences, schools, newKey, onchange }: Props = $props();
+	let { entries, sequences, working, schools, newKey, onchange }: Props = $props();
 	const LETTERS = 'ABCDEF';
-	const ways = $derived(waysOf(schools));
+	const named = $derived(sequences.map((s) => ({ value: s.id, label: s.title })));
+	const ways = $derived(new Map(sequences.map((s) => [s.id, entries.some((e) => e.sequenceId === s.id) ? waysOf(s, schools, working) : []])));
 	const set = (key: string, change: Partial<Entry>) => onchange(entries.map((e) => (e.key === key ? { ...e, ...change } : e)));
 </script>
 
@@ -28,13 +32,13 @@
 				<Select
 					label="Sequence {LETTERS[i]}"
 					value={entry.sequenceId}
-					options={sequences}
-					onchange={(sequenceId) => set(entry.key, { sequenceId })}
+					options={named}
+					onchange={(sequenceId) => set(entry.key, { sequenceId, way: 'as-is' })}
 				/>
 				<Select
 					label="Done how, {LETTERS[i]}"
 					value={entry.way}
-					options={ways}
+					options={ways.get(entry.sequenceId) ?? []}
 					onchange={(way: Way) => set(entry.key, { way })}
 					class="text-xs"
 				/>

@@ -1,13 +1,19 @@
 <script lang="ts">
+	import { percentText, shownPercent, type Contest } from '$lib/core/flow/share';
+	import { intervalWords } from '$lib/core/flow/words';
+
 	interface Props {
-		/** Per cent, in steps of five. */
-		percent: number;
+		/** In how many faces the first leaves less, and the second. */
+		contest: Contest;
 		/** Letters of the two. */
 		less: string;
 		more: string;
 	}
-	let { percent, less, more }: Props = $props();
-	const faces = $derived(Array.from({ length: 20 }, (_, i) => i < percent / 5));
+	let { contest, less, more }: Props = $props();
+	const shown = $derived(percentText(contest));
+	const interval = $derived(intervalWords(contest));
+	const drawn = $derived(Math.round(shownPercent(contest) / 5));
+	const faces = $derived(Array.from({ length: 20 }, (_, i) => i < drawn));
 </script>
 
 <!-- Twenty faces, each for a twentieth of the draws: those with water drawn low are the ones in which the first leaves less. -->
@@ -17,7 +23,7 @@
 		height="46"
 		viewBox="0 0 212 46"
 		role="img"
-		aria-label="{less} leaves less than {more} in about {percent} % of the modelled faces"
+		aria-label="{less} leaves less than {more}: {shown} of the modelled faces"
 	>
 		{#each faces as yes, i (i)}
 			{@const cx = 11 + 21 * (i % 10)}
@@ -36,6 +42,7 @@
 		{/each}
 	</svg>
 	<figcaption class="leading-tight">
-		<b class="flare text-[22px] font-[520]">{percent} %</b><br /><span class="text-ink2 text-[11px]">{less} leaves less</span>
+		<b class="flare text-[22px] font-[520]">{shown}</b><br /><span class="text-ink2 text-[11px]">{less} leaves less</span>{#if interval}<br
+			/><span class="text-ink2 text-[11px]" title="How far so many faces tell it: 95 %, by Wilson">({interval})</span>{/if}
 	</figcaption>
 </figure>

@@ -7,6 +7,9 @@ import { all, button, clear, click, show, showOnPage } from '../../testing';
 import { entriesOf, sequenceOfEntry, waysOf } from './entries';
 import EntryList from './EntryList.svelte';
 import OutcomeResult from './OutcomeResult.svelte';
+import { percentText, shownPercent } from '$lib/core/flow/share';
+import { intervalWords } from '$lib/core/flow/words';
+import WhereItWent from './WhereItWent.svelte';
 import SavedComparisons from './SavedComparisons.svelte';
 import SpreadChart from './SpreadChart.svelte';
 
@@ -33,7 +36,7 @@ describe('what is compared', () => {
 	});
 	test('every way that is offered makes a sequence of its own id', () => {
 		const { working } = CONTEXT;
-		for (const { value: way } of waysOf(SCHOOLS)) {
+		for (const { value: way } of waysOf(SEQUENCE, SCHOOLS, working)) {
 			const made = sequenceOfEntry({ key: 'k', sequenceId: 's1', way }, SEQUENCE, SCHOOLS, working);
 			expect(made.id === SEQUENCE.id).toBe(way === 'as-is');
 			if (way.startsWith('school:')) expect(`school:${made.school.id}`).toBe(way);
@@ -42,13 +45,14 @@ describe('what is compared', () => {
 	test('one more is added and taken out again; two stay', () => {
 		const onchange = vi.fn();
 		const entries = [...entriesOf(['s1', 's2'], newKey), { key: 'x', sequenceId: 's1', way: 'deeper' as const }];
-		const sequences = [SEQUENCE, LIFT].map((s) => ({ value: s.id, label: s.title }));
-		const root = showOnPage(EntryList, { entries, sequences, schools: SCHOOLS, newKey, onchange });
+		const { working } = CONTEXT;
+		const given = { sequences: [SEQUENCE, LIFT], working, schools: SCHOOLS, newKey, onchange };
+		const root = showOnPage(EntryList, { entries, ...given });
 		click(button(root, 'Take C out')!);
 		expect(onchange).toHaveBeenLastCalledWith(entries.slice(0, 2));
 		click(button(root, 'Another one')!);
 		expect(onchange.mock.lastCall![0]).toHaveLength(4);
-		const two = showOnPage(EntryList, { entries: entries.slice(0, 2), sequences, schools: SCHOOLS, newKey, onchange });
+		const two = showOnPage(EntryList, { entries: entries.slice(0, 2), ...given });
 		expect(button(two, /^Take/)).toBeUndefined();
 	});
 });
@@ -64,12 +68,24 @@ describe('the answer', () => {
 		const verdict = COMPARISON.result.verdicts.all[0]!;
 		expect(root.textContent).toMatch(/“(Drain|Lift)” leaves (less|a little less).*of 4 modelled faces/);
 		expect(all(root, 'figure svg ellipse').filter((e) => e.getAttribute('fill') === 'var(--drainfill)')).toHaveLength(
-			verdict.shownPercent / 5
+			Math.round(shownPercent(verdict) / 5)
 		);
 		const cells = all(root, 'tbody td').map((td) => td.textContent);
 		expect(cells).toContain(verdict.ml.median.toFixed(2));
-		expect(cells).toContain(`${verdict.shownPercent} %`);
-		expect(root.textContent).toContain('What A against B hangs on');
+		expect(cells).toContain(`${percentText(verdict)} (${intervalWords(verdict)})`);
+		expect(root.textContent).toMatch(/What the lead of (A over B|B over A) hangs on/);
+	});
+	test('more than two stand in a matrix, each against each; where all fluid went adds up', () => {
+		const three = sampleComparison([SEQUENCE, LIFT, { ...SEQUENCE, id: 's3' }], CONTEXT).result;
+		const root = show(OutcomeResult, { result: three, outcome: 'all', titles: ['Drain', 'Lift', 'Again'], zones: '' });
+		const cells = all(root, '[data-matrix] tbody td').map((td) => td.textContent);
+		const { matrix } = three;
+		const at = (i: number, j: number) => percentText({ lessIn: matrix!.all[i]![j]!, moreIn: matrix!.all[j]![i]! });
+		expect(cells).toEqual(['·', at(0, 1), 'the same', at(1, 0), '·', at(1, 2), 'the same', at(2, 1), '·']);
+		expect(root.textContent).toContain('The same in all: “Drain” and “Again”');
+		const went = show(WhereItWent, { where: three.where!, titles: ['Drain', 'Lift', 'Again'] });
+		expect(all(went, 'svg rect').length).toBeGreaterThan(12);
+		expect(went.textContent).toContain(three.where![1]!.returned.mean.toFixed(2));
 	});
 	test('a chart shows middle and interval where they belong, with zero in sight and the band of no practical size', () => {
 		const rows = [{ key: 'B', name: 'A·B', spread: { median: 1, p5: 0.5, p95: 2 } }];
@@ -87,7 +103,7 @@ describe('the answer', () => {
 	test('saved ones are shown, repeated and thrown away; another core is named', () => {
 		const [onshow, onrepeat, ondiscard] = [vi.fn(), vi.fn(), vi.fn()];
 		const saved = [COMPARISON, { ...COMPARISON, id: 'c2', core: '0.0.9' }];
-		const repeated = { c1: 'Repeated: the same figures, to the last digit.' };
+		const repeated = { c1: 'Repeated: the same figures.' };
 		const root = showOnPage(SavedComparisons, { saved, busy: false, repeated, onshow, onrepeat, ondiscard });
 		click(button(root, 'Show')!);
 		click(button(root, 'Repeat exactly')!);
@@ -97,6 +113,6 @@ describe('the answer', () => {
 			COMPARISON,
 			'c1'
 		]);
-		expect(root.textContent).toMatch(/to the last digit.*core 0\.0\.9 \(now/s);
+		expect(root.textContent).toMatch(/the same figures.*core 0\.0\.9 \(now/s);
 	});
 });

@@ -1,4 +1,4 @@
-import { underSchool, VARIANTS, VARIANT_IDS, variantOf, type VariantId } from '$lib/core/flow/variants';
+import { underSchool, VARIANTS, variantOf, variantsFor, type VariantId } from '$lib/core/flow/variants';
 import type { School } from '$lib/core/school/school.schema';
 import type { Sequence } from '$lib/core/sequence/sequence.schema';
 import type { Working } from '$lib/core/working/working.schema';
@@ -12,10 +12,14 @@ export interface Entry {
 	readonly way: Way;
 }
 
-/** The ways that can be chosen, each with its words. */
-export const waysOf = (schools: readonly School[]): { value: Way; label: string }[] => [
+/** The ways in which a sequence can be done, each with its words: none that would change nothing. */
+export const waysOf = (
+	sequence: Sequence | undefined,
+	schools: readonly School[],
+	working: Working
+): { value: Way; label: string }[] => [
 	{ value: 'as-is', label: 'As it is' },
-	...VARIANT_IDS.map((value) => ({ value, label: VARIANTS[value] })),
+	...(sequence ? variantsFor(sequence, working) : []).map((value) => ({ value, label: VARIANTS[value] })),
 	...schools.map((s) => ({ value: `school:${s.id}` as const, label: `School: ${s.title.toLowerCase()}` }))
 ];
 
@@ -32,7 +36,7 @@ export function sequenceOfEntry(
 	if (entry.way === 'as-is') return sequence;
 	const id = `${sequence.id}-${entry.way.replace(':', '-')}`.slice(0, 80);
 	const school = schools.find((s) => entry.way === `school:${s.id}`);
-	return school ? underSchool(sequence, school, id, working) : variantOf(sequence, entry.way as VariantId, id);
+	return school ? underSchool(sequence, school, id, working) : variantOf(sequence, entry.way as VariantId, id, working);
 }
 
 /** The ids of a page's address, and what to set against one that stands alone: the same steps in reverse order. */

@@ -135,7 +135,7 @@
 	<details class="border-hair mt-2 border-t pt-1.5 text-xs leading-4">
 		<summary class="text-ink2 cursor-pointer">Only the model sees: {silent.length}</summary>
 		<ul class="divide-hair divide-y">
-			{#each silent.slice(0, PAGE) as { mark, why } (`${mark.kind}${mark.stepId}${mark.place}`)}
+			{#each silent.slice(0, PAGE) as { mark, why } (`${mark.kind}${mark.stepId}${mark.places.join()}`)}
 				<li class="flex items-start gap-1.5 py-1.5">
 					<TideMarkGlyph kind={mark.kind} size={14} />
 					<p class="text-ink2">

@@ -26,7 +26,7 @@
 		</h3>
 		{#each leftOut as l (l.reason + l.places.join())}<p class="text-ink2 pt-1">{leftOutWords(l)}</p>{/each}
 		{#each worth as sentence (sentence)}<p class="pt-1">{sentence}</p>{/each}
-		{#each marks as { mark, why } (`${mark.kind}${mark.place}`)}
+		{#each marks as { mark, why } (`${mark.kind}${mark.places.join()}`)}
 			<p class="flex items-start gap-1.5 pt-1">
 				<TideMarkGlyph kind={mark.kind} size={14} /><span class="text-ink2"
 					><span class="text-ink">{markWords(mark)}.</span> No rule says so: {why}.</span

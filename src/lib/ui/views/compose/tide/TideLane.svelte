@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { TideMark } from '$lib/core/flow/tide';
+	import { markGroups } from '$lib/core/flow/markGroups';
 	import { markWords } from '$lib/core/flow/words';
 	import Tip from '../../../parts/controls/Tip.svelte';
 	import { xAt, type ScoreFrame } from '../../../parts/score/scoreGeometry';
@@ -26,8 +27,11 @@
 		}
 		return [...groups].map(([key, g]) => ({ key, ...g }));
 	});
-	const words = (g: (typeof grouped)[number]) =>
-		`Step ${g.lead.number}, ${g.lead.when}: ${g.all.slice(0, 3).map(markWords).join('; ')}${g.all.length > 3 ? `; and ${g.all.length - 3} more places` : ''}`;
+	const words = (g: (typeof grouped)[number]) => {
+		const groups = markGroups(g.all);
+		const more = groups.slice(3).reduce((n, m) => n + m.places.length, 0);
+		return `Step ${g.lead.number}, ${g.lead.when}: ${groups.slice(0, 3).map(markWords).join('; ')}${more ? `; and ${more} more places` : ''}`;
+	};
 	const size = (ml: number) => Math.min(17, 10 + 5 * Math.sqrt(ml));
 </script>
 
