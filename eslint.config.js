@@ -124,7 +124,7 @@ const impure = [
 ];
 
 export default ts.config(
-	{ ignores: ['build/', '.svelte-kit/', 'node_modules/', 'test-results/', '.soft-tide/'] },
+	{ ignores: ['assembly/', 'build/', '.svelte-kit/', 'node_modules/', 'test-results/', '.soft-tide/'] },
 	js.configs.recommended,
 	...ts.configs.recommended,
 	...svelte.configs.recommended,

@@ -1,5 +1,7 @@
 import { planOfSequence } from '../src/lib/core/flow/compile';
+import { Draws } from '../src/lib/core/flow/draws';
 import { FlowEngine } from '../src/lib/core/flow/engine';
+import { facesOf } from '../src/lib/core/flow/faces';
 import { programmeOf } from '../src/lib/core/flow/fixtures';
 import { faceNetwork } from '../src/lib/core/flow/network';
 import { PairedRun } from '../src/lib/core/flow/paired';
@@ -68,6 +70,16 @@ for (const { name, programme } of PACES) {
 			engine.run(programme);
 		});
 	}
+	const faces = facesOf(faceNetwork(), 4);
+	const draws = new Draws(faceNetwork(), 1);
+	for (let f = 0; f < faces.width; f++) {
+		const { parameters, jitter } = draws.next();
+		faces.load(f, parameters, jitter, (z) => grades[z]!);
+	}
+	measure(`15 minutes, ${name}, ${faces.width} faces side by side, 4 s`, 400, () => {
+		faces.reset();
+		faces.run(programme);
+	});
 	measure(`1,000 draws × 2 such sequences, passive steps of 4 s`, 5, () => {
 		const run = new PairedRun({
 			programmes: [programme, [...programme].reverse()],
@@ -89,8 +101,14 @@ measure(
 	100,
 	() => void tideOf(sixty, grades)
 );
-const worth = new WorthRun(sixty, grades);
-measure('60 steps: what one step is worth', 60, () => void worth.of(20));
+/** All pieces of a work, one after the other. */
+function ended(work: Generator<number, unknown>): void {
+	while (!work.next().done);
+}
+measure('60 steps: what one step is worth, 200 draws', 5, () => ended(new WorthRun({ plan: sixty, grades }).one(20)));
+measure('60 steps: what every step is worth, 200 draws', 3, () => ended(new WorthRun({ plan: sixty, grades }).all()));
+const hundredTwenty = planOfSequence(sequenceOfSteps(120), CONTEXT);
+measure('120 steps: the whole tide with its looks and marks', 60, () => void tideOf(hundredTwenty, grades));
 measure('1,000 draws × 2, the demo’s paces, looked at ten minutes later, with verdicts', 5, () => {
 	const run = new PairedRun({ programmes: [quarter, [...quarter].reverse()], grades, draws: 1000, seed: 1 });
 	run.advance(1000);

@@ -19,6 +19,14 @@ test('the tide follows every edit, the cursor and the start; where it went adds 
 	const before = await ribbon(page).getAttribute('d');
 	await page.locator('[data-row]').nth(11).locator('[data-step-button]').click();
 	await expect(page.locator('[data-worth]')).toContainText(/Without this step/);
+	await page.getByRole('button', { name: 'What each step is worth' }).click();
+	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /, { timeout: 20_000 });
+	await expect(page.locator('[data-step-button]').first()).toHaveAttribute(
+		'aria-label',
+		/, in the model nothing that matters/
+	);
+	await page.getByRole('button', { name: 'What each step is worth' }).click();
+	await expect(page.locator('[data-worth-lane]')).toHaveCount(0);
 	for (let i = 0; i < 4; i++) await page.keyboard.press('+');
 	await expect.poll(() => ribbon(page).getAttribute('d')).not.toBe(before);
 
@@ -141,11 +149,19 @@ test('one sequence against its own other ways; from the overview several at once
 	await expect(page.getByLabel('Done how, B: Steps in reverse order')).toBeVisible();
 	await page.getByRole('button', { name: 'Another one' }).click();
 	await page.getByLabel(/^Done how, C/).click();
-	await page.getByRole('option', { name: 'Without openings' }).click();
+	await page.getByRole('option', { name: 'Hands at rest instead of openings' }).click();
+	await expect(page.getByRole('option')).toHaveCount(0);
 	await setFaces(page, 60);
 	await runIt(page);
-	await expect(page.locator('[data-outcome="all"]')).toContainText('without openings', { timeout: 30_000 });
-	await expect(page.locator('[data-outcome="eyes"] p').first()).toContainText(/leaves/);
+	await expect(page.locator('[data-outcome="all"]')).toContainText('hands at rest instead of openings', {
+		timeout: 30_000
+	});
+	await expect(page.locator('[data-outcome="eyes"] p').first()).toContainText(/leave/);
+	await expect(page.locator('[data-input-note]')).toContainText('They differ in their openings.');
+	await page.getByText('Table, and what the answer hangs on').first().click();
+	await expect(page.locator('[data-matrix]').first().locator('tbody tr')).toHaveCount(3);
+	await expect(page.locator('[data-where]').getByRole('table')).toContainText('returned to the veins');
+	await expectAccessible(page);
 	await page.goto(`${demoURL}/compose`);
 	const ticks = page.getByRole('checkbox', { name: /compare/i });
 	await ticks.nth(0).click();

@@ -17,7 +17,8 @@ async function compile(): Promise<string> {
 			if (typeof contents !== 'string') bytes = contents;
 		}
 	});
-	if (error || !bytes) throw new Error(`${SOURCE} does not compile: ${error?.message ?? 'nothing came of it'}\n${stderr.toString()}`);
+	if (error || !bytes)
+		throw new Error(`${SOURCE} does not compile: ${error?.message ?? 'nothing came of it'}\n${stderr.toString()}`);
 	return Buffer.from(bytes).toString('base64');
 }
 

@@ -13,6 +13,7 @@ import { CONTEXT } from '../core/testing';
 import { anyStore } from '../core/records/testing';
 import { allKinds, kindOf, type KindId } from '../core/records/kinds';
 import type { Raw, RecordKind } from '../core/records/record';
+import { migrateRecord } from '../core/records/migrations/chain';
 import { hashOf } from '../core/records/snapshot';
 import fc from 'fast-check';
 
@@ -187,6 +188,37 @@ describe('what version 4 kept in other words', () => {
 		);
 		expect(rows.settings).toEqual([old.settings]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
+	});
+});
+
+describe('what version 7 kept in other words', () => {
+	test('a comparison counts faces; two that did the same are a tie, what was not kept is not made up', () => {
+		const old = JSON.parse(fixture('backup-7.json')) as {
+			comparisons: { result: { draws: number; verdicts: { all: { share: number; ofStart: unknown }[] } } }[];
+		};
+		const { result } = backup(7).rows.comparison[0]!;
+		expect(old.comparisons[0]!.result.verdicts.all[0]!.share).toBe(0);
+		expect(result.verdicts.all[0]).toMatchObject({ lessIn: 0, moreIn: 0 });
+		expect(result.verdicts.all[0]!.ofHeld).toEqual(old.comparisons[0]!.result.verdicts.all[0]!.ofStart);
+		expect(result.verdicts.face[0]!.ofHeld).toBeNull();
+		expect([result.where, result.matrix, result.holdsMl]).toEqual([null, null, null]);
+	});
+	test('a share becomes faces, and what a lead hangs on speaks of the winner', () => {
+		const ml = { median: -1, p5: -2, p95: 0.5 };
+		const verdict = { outcome: 'all', share: 0.2, shownPercent: 20, ml, ofStart: ml, practical: true };
+		const raw = {
+			result: { draws: 50, verdicts: { all: [{ ...verdict, hangsOn: [{ parameter: 'fX', rho: -0.4 }] }] } }
+		};
+		const now = migrateRecord('comparison', raw, 7, () => {}) as { result: { verdicts: { all: unknown[] } } };
+		expect(now.result.verdicts.all[0]).toEqual({
+			outcome: 'all',
+			lessIn: 10,
+			moreIn: 40,
+			ml,
+			ofHeld: ml,
+			practical: true,
+			hangsOn: [{ parameter: 'fX', rho: 0.4 }]
+		});
 	});
 });
 

@@ -7,9 +7,11 @@ import {
 	type StartId
 } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
-import { WORTH_DRAWS, type AllWorth, type StepWorth } from '../core/flow/worth';
+import type { AllWorth, StepWorth } from '../core/flow/worth';
+import { WORTH_DRAWS } from '../core/flow/worthDraws';
 import type { Assessment } from '../core/assess/assessment.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
+import { stepsOf } from '../core/sequence/walk';
 import type { Working } from '../core/working/working.schema';
 import { oncePainted } from './oncePainted';
 import type { TideClient } from '../workers/tideClient';
@@ -30,6 +32,9 @@ interface TideInput {
 	/** The step that is looked at whole. */
 	readonly stepId: string | null;
 }
+
+/** Up to so many steps a sequence is handed over at once: copying it takes about a millisecond. */
+const PROMPT_STEPS = 200;
 
 /** The tide of the sequence that is edited: it follows every edit, a moment behind, and never holds one up. */
 export class TideState {
@@ -70,8 +75,10 @@ export class TideState {
 		$effect(() => {
 			const { sequence, working } = this.input();
 			const grades = this.grades;
-			// Handing a sequence to the worker copies it: that waits until the edit is on the screen.
-			return oncePainted(() => void this.#run(sequence, working, grades));
+			const run = () => void this.#run(sequence, working, grades);
+			// Handing a sequence to the worker copies it: where that takes long it waits until the edit is on the screen.
+			if (stepsOf(sequence).length > PROMPT_STEPS) return oncePainted(run);
+			run();
 		});
 		$effect(() => {
 			const { stepId } = this.input();

@@ -6,9 +6,9 @@ import { percentText } from './share';
 /** The claims of this version of the core. */
 export const CLAIMS = claims as unknown as Claims;
 
-/** A share of fluid as per cent, one decimal; small ones by their bound. */
+/** A share of fluid as per cent, one decimal; below that nearly nothing. */
 export const ofStartText = (share: number): string =>
-	Math.abs(share) < 5e-4 ? '0 %' : `${(100 * share).toFixed(1)} %`.replace('-', '−');
+	Math.abs(share) < 5e-4 ? 'nearly 0 %' : `${(100 * share).toFixed(1)} %`.replace('-', '−');
 
 /** How often and how much one of the worked pairs holds, by a measure. */
 export function workedText(claim: Claims['worked'][number]['by']['all']): string {
@@ -17,8 +17,9 @@ export function workedText(claim: Claims['worked'][number]['by']['all']): string
 
 /** A range over sequences: “5 to 95 %, in the middle 48 %”. */
 export function rangeText([low, middle, high]: readonly [number, number, number]): string {
-	const whole = (x: number) => Math.round(x).toString();
-	return `${whole(low)} to ${whole(high)} %, in the middle ${whole(middle)} %`;
+	// All and none only where it is every face.
+	const whole = (x: number) => (x > 99 && x < 100 ? '>99' : x > 0 && x < 1 ? '<1' : Math.round(x).toString());
+	return low === high ? `${whole(low)} %` : `${whole(low)} to ${whole(high)} %, in the middle ${whole(middle)} %`;
 }
 export const ofStartRange = ([low, middle, high]: readonly [number, number, number]): string =>
 	`${ofStartText(low)} to ${ofStartText(high)}, in the middle ${ofStartText(middle)}`;

@@ -21,9 +21,14 @@ export class FlowCoefficients {
 	/** Efficiency of each pressure level, and factor of each alignment. */
 	readonly eta = new Float64Array(5);
 	readonly factor = new Float64Array(5);
+	/** What each compartment gives and is given, relative to what it holds, 1/s. */
+	readonly #give: Float64Array;
+	readonly #take: Float64Array;
 
 	constructor(private readonly network: FlowNetwork) {
 		const { count, nodeCount, edgeFrom } = network;
+		this.#give = new Float64Array(count);
+		this.#take = new Float64Array(count);
 		this.capacityMl = new Float64Array(count);
 		this.ceilingMl = new Float64Array(count);
 		this.share = new Float64Array(edgeFrom.length);
@@ -63,14 +68,15 @@ export class FlowCoefficients {
 	 */
 	fastest(beta: number): number {
 		const { zoneCount, nodeCount, count, edgeFrom, edgeTo } = this.network;
-		const give = new Float64Array(count);
-		const take = new Float64Array(count);
+		const [give, take] = [this.#give.fill(0), this.#take.fill(0)];
 		for (let e = 0; e < edgeFrom.length; e++) {
 			const [u, v] = [edgeFrom[e]!, edgeTo[e]!];
 			give[u]! += this.rate[e]!;
 			take[v]! += (this.rate[e]! * this.ceilingMl[u]!) / this.ceilingMl[v]!;
 		}
 		for (let j = 0; j < nodeCount; j++) give[zoneCount + j]! += this.vein[j]! * beta;
-		return Math.max(...give, ...take);
+		let fastest = 0;
+		for (let i = 0; i < count; i++) fastest = Math.max(fastest, give[i]!, take[i]!);
+		return fastest;
 	}
 }

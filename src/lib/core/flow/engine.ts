@@ -1,6 +1,6 @@
 import { FlowCoefficients, type GraphJitter } from './coefficients';
 import type { FlowNetwork } from './network';
-import { COARSE_STEP_SECONDS, FINE_STEP_SECONDS, type FlowParameters } from './parameterTable';
+import { FINE_STEP_SECONDS, WEIGHING_STEP_SECONDS, type FlowParameters } from './parameterTable';
 import type { CompiledPath, FlowTechnique, Programme } from './programme';
 import { outflow, settle } from './steadyState';
 
@@ -73,15 +73,15 @@ export class FlowEngine {
 	#decayCold = 1;
 
 	/**
-	 * @param longestStepSeconds longest passive step, seconds: 2 for figures, 4 for many draws
+	 * @param longestStepSeconds longest passive step, seconds: 2 for figures, 4 for many draws, 8 for weighing
 	 * @throws {RangeError} for a passive step that is not above 0
 	 */
 	constructor(
 		readonly network: FlowNetwork,
 		readonly longestStepSeconds: number = FINE_STEP_SECONDS
 	) {
-		if (!(longestStepSeconds > 0 && longestStepSeconds <= COARSE_STEP_SECONDS))
-			throw new RangeError(`a passive step lasts at most ${COARSE_STEP_SECONDS} s: ${longestStepSeconds}`);
+		if (!(longestStepSeconds > 0 && longestStepSeconds <= WEIGHING_STEP_SECONDS))
+			throw new RangeError(`a passive step lasts at most ${WEIGHING_STEP_SECONDS} s: ${longestStepSeconds}`);
 		const { count, zoneCount, nodeCount } = network;
 		this.ml = new Float64Array(count);
 		this.#k = new FlowCoefficients(network);

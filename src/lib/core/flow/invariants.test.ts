@@ -328,7 +328,7 @@ describe('what is refused', () => {
 		}
 		const quick = { tN: 1, tZ: 1, tO: 1 } as Record<FlowParameterName, number>;
 		expect(() => faceEngine(quick)).toThrow(/too long for these parameters: at most 0\.\d+ s/);
-		expect(() => new FlowEngine(net, 5)).toThrow(/at most 4 s: 5/);
+		expect(() => new FlowEngine(net, 9)).toThrow(/at most 8 s: 9/);
 		expect(() => faceEngine({}, { grades: (z) => (z === 3 ? 9 : 0) })).toThrow(
 			/start of glabella:left must lie between grade 0 and 6\.\d: 9/
 		);

@@ -43,6 +43,8 @@ export class LaneFaces implements Faces {
 	>;
 	/** Share of a pump's opening that a stroke gives, times it. */
 	readonly #strokeOpens = new Float64Array(WIDTH);
+	/** One number a face, written over by whoever needs it. */
+	readonly #scratch = new Float64Array(WIDTH);
 	#warmed = false;
 	#chilled = false;
 	#decayFor = -1;
@@ -194,7 +196,10 @@ export class LaneFaces implements Faces {
 		let decays = this.#decays.get(h);
 		if (!decays) {
 			const halfLives = [this.#p.tG, this.#p.tW, this.#p.tC];
-			decays = Float64Array.from({ length: 3 * WIDTH }, (_, i) => 2 ** (-h / halfLives[Math.floor(i / WIDTH)]![i % WIDTH]!));
+			decays = Float64Array.from(
+				{ length: 3 * WIDTH },
+				(_, i) => 2 ** (-h / halfLives[Math.floor(i / WIDTH)]![i % WIDTH]!)
+			);
 			this.#decays.set(h, decays);
 		}
 		const { decayOpen, decayWarm, decayCold } = this.#arrays;
@@ -227,59 +232,75 @@ export class LaneFaces implements Faces {
 		const warmth = Math.min(1, WARMTH[level]! + extra);
 		if (!(warmth > 0)) return;
 		const { warm } = this.#arrays;
+		const { omega } = this.#p;
 		this.#warmed = true;
-		for (let f = 0, i = zone * WIDTH; f < WIDTH; f++, i++) warm[i]! += this.#p.omega[f]! * warmth * (1 - warm[i]!);
+		for (let f = 0, i = zone * WIDTH; f < WIDTH; f++, i++) warm[i]! += omega[f]! * warmth * (1 - warm[i]!);
 	}
 
-	/** From one place to another on one face, at most what the receiver takes in one repetition. */
-	#move(from: number, to: number, f: number, want: number, arrays = this.#arrays): void {
-		const { ml, ceilingMl, open } = arrays;
+	/**
+	 * From one place to another on every face: `share` of the fluid there, times `times`, at most what the receiver takes in
+	 * one repetition.
+	 */
+	#move(from: number, to: number, share: Float64Array, times: Float64Array, at: number): void {
+		const { ml, ceilingMl, open } = this.#arrays;
 		const { zoneCount } = this.network;
-		const receiver = to * WIDTH + f;
-		const room = ceilingMl[receiver]! - ml[receiver]!;
-		const limit = to < zoneCount ? room : this.#p.alpha[f]! * open[(to - zoneCount) * WIDTH + f]! * room;
-		const q = want < limit ? want : limit;
-		ml[from * WIDTH + f]! -= q;
-		ml[receiver]! += q;
+		const { alpha } = this.#p;
+		const [donor, receiver] = [from * WIDTH, to * WIDTH];
+		const node = receiver - zoneCount * WIDTH;
+		for (let f = 0; f < WIDTH; f++) {
+			const want = share[f]! * times[at + f]! * ml[donor + f]!;
+			const room = ceilingMl[receiver + f]! - ml[receiver + f]!;
+			const limit = node < 0 ? room : alpha[f]! * open[node + f]! * room;
+			const q = want < limit ? want : limit;
+			ml[donor + f]! -= q;
+			ml[receiver + f]! += q;
+		}
 	}
 
 	#stroke({ places, levels, alignments }: CompiledPath): void {
 		const { zoneCount } = this.network;
-		const arrays = this.#arrays;
-		const { ml } = arrays;
-		const [eta, factor] = [this.#eta, this.#factor];
+		const { phiZ, phiN } = this.#p;
+		const share = this.#scratch;
 		for (let m = 0; m < places.length; m++) {
 			const at = places[m]!;
 			if (at < zoneCount) this.#touch(at, levels[m]!, 0);
-			else this.#open((at - zoneCount) * WIDTH, this.#strokeOpens, levels[m]! * WIDTH, arrays.open);
+			else this.#open((at - zoneCount) * WIDTH, this.#strokeOpens, levels[m]! * WIDTH);
 			if (m === 0) continue;
 			const from = places[m - 1]!;
-			const part = from < zoneCount ? this.#p.phiZ : this.#p.phiN;
-			const [level, alignment] = [levels[m - 1]! * WIDTH, alignments[m]! * WIDTH];
-			for (let f = 0; f < WIDTH; f++) {
-				const phi = part[f]! * eta[level + f]!;
-				this.#move(from, at, f, phi * factor[alignment + f]! * ml[from * WIDTH + f]!, arrays);
-			}
+			const part = from < zoneCount ? phiZ : phiN;
+			const level = levels[m - 1]! * WIDTH;
+			for (let f = 0; f < WIDTH; f++) share[f] = part[f]! * this.#eta[level + f]!;
+			this.#move(from, at, share, this.#factor, alignments[m]! * WIDTH);
 		}
 	}
 
 	/** Opens a node group by so much a face, times what the level gives. */
-	#open(node: number, by: Float64Array, level: number, open: Float64Array): void {
+	#open(node: number, by: Float64Array, level: number): void {
+		const { open } = this.#arrays;
 		for (let f = 0; f < WIDTH; f++) open[node + f]! += by[f]! * this.#eta[level + f]! * (1 - open[node + f]!);
 	}
 
 	#pump(at: number, level: number): void {
 		const { zoneCount, edgeTo, edgeStart } = this.network;
-		const { ml, open, veinMl } = this.#arrays;
+		const { ml, open, veinMl, ceilingMl } = this.#arrays;
+		const { phiN, pOpen, alpha } = this.#p;
 		const node = (at - zoneCount) * WIDTH;
-		this.#open(node, this.#p.pOpen, level * WIDTH, open);
+		this.#open(node, pOpen, level * WIDTH);
 		for (let f = 0; f < WIDTH; f++) {
-			const part = this.#p.phiN[f]! * this.#eta[level * WIDTH + f]!;
-			const content = ml[at * WIDTH + f]!;
-			for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++)
-				this.#move(at, edgeTo[e]!, f, part * this.#share[e * WIDTH + f]! * content);
+			const part = phiN[f]! * this.#eta[level * WIDTH + f]!;
+			const donor = at * WIDTH + f;
+			const content = ml[donor]!;
+			for (let e = edgeStart[at]!; e < edgeStart[at + 1]!; e++) {
+				const receiver = edgeTo[e]! * WIDTH + f;
+				const want = part * this.#share[e * WIDTH + f]! * content;
+				// A node group passes on to node groups only.
+				const room = ceilingMl[receiver]! - ml[receiver]!;
+				const q = Math.min(want, alpha[f]! * open[receiver - zoneCount * WIDTH]! * room);
+				ml[donor]! -= q;
+				ml[receiver]! += q;
+			}
 			const q = part * this.#outlet[node + f]! * open[node + f]! * content;
-			ml[at * WIDTH + f]! -= q;
+			ml[donor]! -= q;
 			veinMl[f]! += q;
 		}
 	}

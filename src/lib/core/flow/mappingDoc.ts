@@ -31,6 +31,8 @@ A motion that slides over one place only is a hold: there is nowhere to carry to
 - **Pressure**: one level, or a level a place. What is pressed out of a place depends on the level there; what is opened or warmed, on the level of the place that is touched.
 - **Sides**: both is left, then right, then one stretch of time; one after the other with its change of hands; in turn, repetition by repetition. Elements with a side of their own keep it and are mirrored on the other side. A path over the midline is one pass.
 - **Lanes** repeat the path; the **way back** runs it in reverse, with its levels. **Stations** are holds.
+- **Waits**, what the client does meanwhile without a hand, and the cleansing of hands and tools are rests: their time goes by.
+- A step that works the skin and **names no place** is named and left out (\`no-place\`); nothing is left out without being named.
 - **Doses** in time or breaths over several places that stay where they are go from place to place; counted repetitions go over all of them.
 - **Drain links** run once from where the step ended, over what lies between, along their node groups, and pump at the last one.
 - **Breath**: counted breaths, and moves that wait for the breath, are deep breathing.

@@ -47,6 +47,8 @@ describe('what the model says to a finding', () => {
 		const found = judge(sequence, CONTEXT).findings.filter((f) => f.ruleId === 'stranded');
 		const tide = tideOf(planOfSequence(sequence, CONTEXT), gradesOfStart('morning'));
 		expect(found.length).toBeGreaterThan(0);
-		expect(modelOnFinding(tide, found[0]!)).toMatch(/In the model 0\.\d ml a side is set down in the jawline on both sides/);
+		expect(modelOnFinding(tide, found[0]!)).toMatch(
+			/In the model 0\.\d ml a side is set down in the jawline on both sides/
+		);
 	});
 });

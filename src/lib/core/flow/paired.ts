@@ -51,7 +51,10 @@ const byName = <K extends string, V>(names: readonly K[], of: (name: K) => V): R
 /** Draws shared out over so many workers: stretches of nearly the same length, none of them empty. */
 export function stretchesOf(draws: number, workers: number): { readonly from: number; readonly draws: number }[] {
 	const each = Math.ceil(draws / workers);
-	return Array.from({ length: Math.ceil(draws / each) }, (_, i) => ({ from: i * each, draws: Math.min(each, draws - i * each) }));
+	return Array.from({ length: Math.ceil(draws / each) }, (_, i) => ({
+		from: i * each,
+		draws: Math.min(each, draws - i * each)
+	}));
 }
 
 /** Figures of several stretches of faces as those of all of them, in the order given. */
@@ -169,7 +172,8 @@ export class PairedRun {
 		});
 		WHERE_PARTS.forEach((part, k) => {
 			const places = this.#parts[k];
-			whereMl[part][programme]![at] = part === 'returned' ? vein : part === 'filtered' ? filtered : faces.sumMl(face, places!);
+			whereMl[part][programme]![at] =
+				part === 'returned' ? vein : part === 'filtered' ? filtered : faces.sumMl(face, places!);
 		});
 	}
 }

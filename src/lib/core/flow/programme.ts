@@ -95,6 +95,26 @@ export function compileProgramme(network: FlowNetwork, steps: readonly Programme
 	});
 }
 
+/**
+ * The same programme with short repetitions done in a row and their time together after them: fewer passive steps, for
+ * weighing steps against one another. Figures that are shown as such come from the programme as it is.
+ * @param longestSeconds most seconds that come together
+ */
+export function gathered(programme: Programme, longestSeconds: number): Programme {
+	return programme.flatMap((op) => {
+		const { reps, seconds } = op;
+		const together = seconds > 0 ? Math.max(1, Math.floor(longestSeconds / seconds)) : 1;
+		if (together < 2 || reps < 2) return [op];
+		const out: ProgrammeOp[] = [];
+		for (let left = reps; left > 0; left -= together) {
+			const some = Math.min(left, together);
+			if (op.technique !== 'rest') out.push({ ...op, reps: some, seconds: 0 });
+			out.push({ ...op, technique: 'rest', paths: [], reps: 1, seconds: some * seconds });
+		}
+		return out;
+	});
+}
+
 /** Seconds of a programme. */
 export const programmeSeconds = (programme: Programme): number =>
 	programme.reduce((sum, op) => sum + op.reps * op.seconds, 0);

@@ -4,7 +4,7 @@ import { sampleCorrelation } from 'simple-statistics';
 export function ranksOf(values: ArrayLike<number>): Float64Array {
 	const order = Float64Array.from({ length: values.length }, (_, i) => i).sort((a, b) => values[a]! - values[b]!);
 	const ranks = new Float64Array(values.length);
-	for (let from = 0; from < order.length; ) {
+	for (let from = 0; from < order.length;) {
 		let to = from + 1;
 		while (to < order.length && values[order[to]!] === values[order[from]!]) to++;
 		for (let k = from; k < to; k++) ranks[order[k]!] = (from + to + 1) / 2;

@@ -81,12 +81,13 @@ export function variantOf(sequence: Sequence, variant: VariantId, id: string, wo
 					return openings.map((s) => ({ ...s, side: s.side ?? ('both' as const) }));
 				})
 			);
-			if (moved.length) last.blocks.push({
-				id: `${id}-openings`,
-				title: '',
-				sides: 'asSteps',
-				steps: moved as (typeof last.blocks)[0]['steps']
-			});
+			if (moved.length)
+				last.blocks.push({
+					id: `${id}-openings`,
+					title: '',
+					sides: 'asSteps',
+					steps: moved as (typeof last.blocks)[0]['steps']
+				});
 		}
 	});
 	return applyEdit(sequence, edit);

@@ -72,11 +72,15 @@ describe('a verdict', () => {
 	test('ties are ties: a sequence against itself is the same, noise is no difference, shares are of the rest', () => {
 		const same = verdictOf(runOf(['a', 'a'], 40), 'all', 0, 1);
 		expect(same).toMatchObject({ lessIn: 0, moreIn: 0, practical: false, hangsOn: [] });
-		expect(verdictWords(same, 'A', 'B', 40)).toBe('The same in all: “A” and “B” leave as much in every one of 40 modelled faces.');
+		expect(verdictWords(same, 'A', 'B', 40)).toBe(
+			'The same in all: “A” and “B” leave as much in every one of 40 modelled faces.'
+		);
 		// 1e-3 % of 20 ml is 2e-4 ml: three differences are below it, one of the other four is the other way.
 		const noisy = verdictOf(figures([2.0001, 2, 1.9999, 3, 3, 3, 1], [2, 2, 2, 2, 2, 2, 2]), 'all', 0, 1);
 		expect([noisy.lessIn, noisy.moreIn]).toEqual([3, 1]);
-		expect(verdictWords(noisy, 'A', 'B', 7)).toContain('in about 75 % of the 4 of 7 modelled faces in which they differ');
+		expect(verdictWords(noisy, 'A', 'B', 7)).toContain(
+			'in about 75 % of the 4 of 7 modelled faces in which they differ'
+		);
 	});
 	test('exchanging the two exchanges their names, and nothing else that is said or shown', () => {
 		const list = fc.array(fc.integer({ min: -40, max: 40 }), { minLength: 1, maxLength: 60 });
@@ -102,7 +106,12 @@ describe('a verdict', () => {
 		);
 	});
 	test('on real faces too, whoever wins', () => {
-		for (const [a, b] of [['a', 'c'], ['c', 'a'], ['h', 'a'], ['d', 'a']] as const) {
+		for (const [a, b] of [
+			['a', 'c'],
+			['c', 'a'],
+			['h', 'a'],
+			['d', 'a']
+		] as const) {
 			const run = runOf([a, b], 60);
 			for (const m of OUTCOME_IDS) {
 				const [one, other] = [verdictOf(run, m, 0, 1), verdictOf(run, m, 1, 0)];
@@ -225,7 +234,9 @@ describe('other ways of one sequence', () => {
 			['p', 'none', 0],
 			['a', 'flat-3', 2]
 		]);
-		expect(Math.abs(planOfSequence(rested, CONTEXT).seconds - planOfSequence(twice, CONTEXT).seconds)).toBeLessThan(0.5);
+		expect(Math.abs(planOfSequence(rested, CONTEXT).seconds - planOfSequence(twice, CONTEXT).seconds)).toBeLessThan(
+			0.5
+		);
 		expect(planOfSequence(rested, CONTEXT).leftOut).toEqual([]);
 	});
 	test('only ways that change something are offered', () => {

@@ -56,9 +56,9 @@ export function leftOutWords({ reason, places }: LeftOut): string {
 }
 
 /** A share of the fluid at the start below which nothing is said to matter. */
-const MATTERS = PRACTICAL_SHARE;
+export const MATTERS_SHARE = PRACTICAL_SHARE;
 const matters = (effect: Pick<Effect, 'ofStart'> | null): boolean =>
-	effect !== null && Math.abs(effect.ofStart.median) >= MATTERS;
+	effect !== null && Math.abs(effect.ofStart.median) >= MATTERS_SHARE;
 
 const facesWords = (draws: number): string => `of ${draws.toLocaleString('en')} modelled faces`;
 
@@ -73,8 +73,8 @@ function sizeWords({ ml, ...contest }: Effect, draws: number, gone: 'less' | 'mo
 
 function withoutWords(what: string, effect: Effect, stays: Stays | null, draws: number): string {
 	const lies =
-		stays && stays.ofStart >= MATTERS
-			? `${mlText(stays.ml)} more stays ${placed(stays.places, 'in')}${stays.places.length > 1 ? ' each' : ''} at the end`
+		stays && stays.ofStart >= MATTERS_SHARE
+			? `${mlText(stays.ml)}${stays.places.length > 1 ? ' a side' : ''} more stays ${placed(stays.places, 'in')} at the end`
 			: '';
 	if (!matters(effect))
 		return lies

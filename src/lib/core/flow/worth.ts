@@ -3,15 +3,14 @@ import { Draws } from './draws';
 import { facesOf, type Faces } from './faces';
 import { LOOK_AFTER_SECONDS } from './outcomes';
 import { faceNetwork } from './network';
-import { COARSE_STEP_SECONDS } from './parameterTable';
-import type { Programme, ProgrammeOp } from './programme';
+import { WEIGHING_STEP_SECONDS } from './parameterTable';
+import { gathered, type Programme, type ProgrammeOp } from './programme';
 import type { Contest } from './share';
 import type { StartGrades } from './starts';
 import type { Spread } from './comparison.schema';
+import { WORTH_DRAWS } from './worthDraws';
 import { NOISE_SHARE, spreadOf } from './verdict';
 
-/** Modelled faces over which a step is weighed: one face alone gives no advice. */
-export const WORTH_DRAWS = 200;
 const WORTH_SEED = 1;
 
 /** How much more is gone, ten minutes after the end, as it is than otherwise: over many faces. */
@@ -46,6 +45,8 @@ export interface StepWorth {
 /** What every step of a sequence is worth. */
 export interface AllWorth {
 	readonly draws: number;
+	/** All fluid at the start, in the middle of the faces, ml. */
+	readonly startMl: number;
 	readonly steps: readonly StepEffect[];
 }
 export interface WorthInput {
@@ -95,21 +96,24 @@ export class WorthRun {
 	/** Of each face as the sequence is: what is gone at last, and all fluid at the start, ml. */
 	readonly #gone: Float64Array;
 	readonly #startMl: Float64Array;
+	readonly #programme: Programme;
 
 	/** @throws {RangeError} if a start or a parameter is out of its range, with its name */
 	constructor(
 		private readonly input: WorthInput,
 		open: typeof facesOf = facesOf
 	) {
+		this.#programme = gathered(input.plan.programme, WEIGHING_STEP_SECONDS);
 		this.#draws = input.draws ?? WORTH_DRAWS;
-		this.#faces = open(faceNetwork(), COARSE_STEP_SECONDS);
+		this.#faces = open(faceNetwork(), WEIGHING_STEP_SECONDS);
 		this.#gone = new Float64Array(this.#draws);
 		this.#startMl = new Float64Array(this.#draws);
 	}
 
 	/** Every step left out; yields how many faces are done. What comes before a step is run once for all of them. */
 	*all(): Generator<number, AllWorth> {
-		const { programme, stepIds } = this.input.plan;
+		const { stepIds } = this.input.plan;
+		const programme = this.#programme;
 		const firsts = stepIds.map((_, step) => programme.findIndex((op) => stepOfOrigin(op.origin) === step));
 		const played = stepIds.map((_, step) => step).filter((step) => firsts[step]! >= 0);
 		const inOrder = [...played].sort((a, b) => firsts[a]! - firsts[b]!);
@@ -135,7 +139,7 @@ export class WorthRun {
 			yield at + count;
 		}
 		const steps = played.map((step, k) => ({ stepId: stepIds[step]!, ...this.#effect(otherwise[k]!) }));
-		return { draws: this.#draws, steps };
+		return { draws: this.#draws, startMl: spreadOf(this.#startMl).median, steps };
 	}
 
 	/**
@@ -143,7 +147,8 @@ export class WorthRun {
 	 * @param number the step, from 0
 	 */
 	*one(number: number): Generator<number, StepWorth> {
-		const { programme, stepIds } = this.input.plan;
+		const { stepIds } = this.input.plan;
+		const programme = this.#programme;
 		const [work, link] = [originOf(number, 'work'), originOf(number, 'link')];
 		const linked = programme.some((op) => op.origin === link);
 		const ways = {

@@ -183,7 +183,9 @@
 				</p>
 				<button type="button" class="btn" disabled={savedNow} onclick={save}>{savedNow ? 'Saved' : 'Save this comparison'}</button>
 			</div>
-			{#each notes as note (note)}<p class="bg-sand text-ink mb-2 max-w-[720px] rounded px-3 py-2 text-xs leading-[17px]" data-input-note>{note}</p>{/each}
+			{#each notes as note (note)}<p class="text-ink mb-2 max-w-[720px] border-l-2 border-[var(--sandline)] pl-3 text-xs leading-[17px]" data-input-note>
+					{note}
+				</p>{/each}
 			{#each outcomes as outcome (outcome)}
 				<OutcomeResult result={run.result} {outcome} {titles} zones={run.input.zones.map((z) => labelOf(z).toLowerCase()).join(', ')} />
 			{/each}

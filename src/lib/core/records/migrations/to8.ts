@@ -27,7 +27,10 @@ function comparison(raw: Raw): Raw {
 	if (!isObject(result) || !isObject(result.verdicts)) return raw;
 	const draws = Number(result.draws);
 	const verdicts = Object.fromEntries(
-		Object.entries(result.verdicts).map(([id, list]) => [id, Array.isArray(list) ? list.map((v) => verdict(v, draws)) : list])
+		Object.entries(result.verdicts).map(([id, list]) => [
+			id,
+			Array.isArray(list) ? list.map((v) => verdict(v, draws)) : list
+		])
 	);
 	return { ...raw, result: { ...result, verdicts, holdsMl: null, matrix: null, where: null } };
 }

@@ -200,7 +200,11 @@
 				{client.cautions}
 			</p>{/if}
 		<ChangedNote {draft} />
-		{#if draft.steps.length}<StepList {draft} {flags} />{:else}{#await emptyHint() then { default: EmptyHint }}<EmptyHint
+		{#if draft.steps.length}<StepList
+				{draft}
+				{flags}
+				worth={tide?.layer ? tide.allWorth : null}
+			/>{:else}{#await emptyHint() then { default: EmptyHint }}<EmptyHint
 					school={draft.sequence.school}
 					ondraw={toMap}
 					ontype={() => (typing = true)}

@@ -86,7 +86,8 @@
 	const run = $derived(tide?.tide ?? null);
 	const ribbons = $derived(parts && run ? parts.ribbonsOf(run, allWaters ? 12 : FEW) : []);
 	const hasMore = $derived(parts && run ? parts.ribbonsOf(run, FEW + 1).length > FEW : false);
-	const tideHeight = $derived(parts && run && total > 0 ? parts.LANE_PX + parts.RIBBON_PX * ribbons.length + 4 : 0);
+	const worthHeight = $derived(parts && run && total > 0 && tide?.layer ? parts.WORTH_PX : 0);
+	const tideHeight = $derived(parts && run && total > 0 ? worthHeight + parts.LANE_PX + parts.RIBBON_PX * ribbons.length + 4 : 0);
 
 	/** Seconds that fill the view; null for all. */
 	const seconds = $derived.by(() => {
@@ -109,13 +110,23 @@
 </script>
 
 {#snippet waters(frame: ScoreFrame, width: number, top: number)}
+	{#if parts && tide && worthHeight}<parts.WorthLane
+			all={tide.allWorth}
+			spans={judgement.timing.steps}
+			{frame}
+			{width}
+			{top}
+			selectedId={draft.selectedId}
+			numberOf={(id) => byId.get(id)?.number ?? 0}
+			onselect={(id) => draft.select(id)}
+		/>{/if}
 	{#if parts && run}
 		<parts.TideRibbons
 			tide={run}
 			{ribbons}
 			{frame}
 			{width}
-			{top}
+			top={top + worthHeight}
 			cursorSeconds={draft.cursorSeconds}
 			lookSeconds={draft.lookSeconds}
 			numberOf={(id) => byId.get(id)?.number ?? 0}
@@ -123,7 +134,13 @@
 		/>
 	{/if}
 {/snippet}
-{#snippet names(top: number)}{#if parts && run}<parts.TideNames tide={run} {ribbons} {top} />{/if}{/snippet}
+{#snippet names(top: number)}{#if worthHeight}<p
+			class="text-ink2 absolute right-0 left-4 text-[11px] leading-[13px]"
+			style="top: {top}px"
+			aria-hidden="true"
+		>
+			what each is worth, ml<br />↓ more is gone
+		</p>{/if}{#if parts && run}<parts.TideNames tide={run} {ribbons} top={top + worthHeight} />{/if}{/snippet}
 
 <section
 	class="border-hair bg-sheet flex min-h-0 flex-1 flex-col overflow-x-hidden border-t lg:border-t-0 {folded ? '' : 'overflow-y-auto'}"

@@ -20,7 +20,9 @@
 	let { entries, sequences, working, schools, newKey, onchange }: Props = $props();
 	const LETTERS = 'ABCDEF';
 	const named = $derived(sequences.map((s) => ({ value: s.id, label: s.title })));
-	const ways = $derived(new Map(sequences.map((s) => [s.id, entries.some((e) => e.sequenceId === s.id) ? waysOf(s, schools, working) : []])));
+	const ways = $derived(
+		new Map(sequences.map((s) => [s.id, entries.some((e) => e.sequenceId === s.id) ? waysOf(s, schools, working) : []]))
+	);
 	const set = (key: string, change: Partial<Entry>) => onchange(entries.map((e) => (e.key === key ? { ...e, ...change } : e)));
 </script>
 

@@ -93,13 +93,13 @@
 			</tbody>
 		</table>
 		{#each verdicts as v, i (i)}{#if differs(v)}
-			{@const winner = leads(v) < 0 ? i + 1 : 0}
-			<h3 class="pt-2 font-semibold">What the lead of {LETTERS[winner]} over {LETTERS[winner ? 0 : i + 1]} hangs on</h3>
-			<ul class="text-ink2 list-disc pl-4 leading-[18px]">
-				{#each hangsOnWords(v, titles[winner]!) as line, k (line)}<li>{line} (rank correlation {v.hangsOn[k]!.rho.toFixed(2)}).</li>{:else}<li>
-						On no single parameter that stands out.
-					</li>{/each}
-			</ul>
-		{/if}{/each}
+				{@const winner = leads(v) < 0 ? i + 1 : 0}
+				<h3 class="pt-2 font-semibold">What the lead of {LETTERS[winner]} over {LETTERS[winner ? 0 : i + 1]} hangs on</h3>
+				<ul class="text-ink2 list-disc pl-4 leading-[18px]">
+					{#each hangsOnWords(v, titles[winner]!) as line, k (line)}<li>
+							{line} (rank correlation {v.hangsOn[k]!.rho.toFixed(2)}).
+						</li>{:else}<li>On no single parameter that stands out.</li>{/each}
+				</ul>
+			{/if}{/each}
 	</details>
 </section>

@@ -18,13 +18,7 @@
 
 <!-- Twenty faces, each for a twentieth of the draws: those with water drawn low are the ones in which the first leaves less. -->
 <figure class="flex items-center gap-3">
-	<svg
-		width="212"
-		height="46"
-		viewBox="0 0 212 46"
-		role="img"
-		aria-label="{less} leaves less than {more}: {shown} of the modelled faces"
-	>
+	<svg width="212" height="46" viewBox="0 0 212 46" role="img" aria-label="{less} leaves less than {more}: {shown} of the modelled faces">
 		{#each faces as yes, i (i)}
 			{@const cx = 11 + 21 * (i % 10)}
 			{@const cy = 11 + 23 * Math.floor(i / 10)}

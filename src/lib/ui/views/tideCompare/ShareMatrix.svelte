@@ -16,7 +16,8 @@
 </script>
 
 <table class="mt-1 mb-2" data-matrix>
-	<caption class="text-ink2 pb-1 text-left">Each against each, {label.toLowerCase()}: how often the row leaves less than the column</caption>
+	<caption class="text-ink2 pb-1 text-left">Each against each, {label.toLowerCase()}: how often the row leaves less than the column</caption
+	>
 	<thead class="text-ink3 text-[11px]"
 		><tr
 			><th class="sr-only">Sequence</th>{#each titles as title, j (j)}<th scope="col" class="px-2 font-normal" {title}>{LETTERS[j]}</th
@@ -29,8 +30,10 @@
 				<th scope="row" class="max-w-[240px] truncate py-1 pr-3 text-left font-normal"><b>{LETTERS[i]}</b> {title}</th>
 				{#each titles as _, j (j)}
 					{#if i === j}<td class="text-ink3 text-center">·</td>
-					{:else}<td class="min-w-[64px] px-2 text-center tabular-nums" style="background: {tint(i, j)}" title={intervalWords(contest(i, j))}
-							>{percentText(contest(i, j))}</td
+					{:else}<td
+							class="min-w-[64px] px-2 text-center tabular-nums"
+							style="background: {tint(i, j)}"
+							title={intervalWords(contest(i, j))}>{percentText(contest(i, j))}</td
 						>{/if}
 				{/each}
 			</tr>

@@ -28,14 +28,15 @@
 	);
 	const ROW = 26;
 	const number = (ml: number) => ml.toFixed(2);
-	const words = (w: (typeof where)[number]) => WHERE_HELD.map((part: WherePart) => `${number(w[part].mean)} ml ${WHERE_LABEL[part]}`).join(', ');
+	const words = (w: (typeof where)[number]) =>
+		WHERE_HELD.map((part: WherePart) => `${number(w[part].mean)} ml ${WHERE_LABEL[part]}`).join(', ');
 </script>
 
 <section class="border-hair border-t pt-3 pb-4" aria-label="Where it went" data-where>
 	<h2 class="flare text-[17px] font-[520]">Where it went</h2>
 	<p class="text-ink2 max-w-[640px] pb-1 text-xs leading-4">
-		Ten minutes after the end, on average over the modelled faces: what was there at the start and what was filtered in meanwhile. Only
-		what returned to the veins is gone.
+		Ten minutes after the end, on average over the modelled faces: what was there at the start and what was filtered in meanwhile. Only what
+		returned to the veins is gone.
 	</p>
 	<div bind:clientWidth={room}>
 		<svg
@@ -64,7 +65,8 @@
 	</div>
 	<p class="text-ink2 flex flex-wrap gap-x-4 pt-1 text-xs" aria-hidden="true">
 		{#each WHERE_HELD as part (part)}<span class="flex items-center gap-1.5"
-				><svg width="16" height="11"><rect width="16" height="11" fill={FILL[part]} fill-opacity={opacity(part)} stroke="var(--ink)" stroke-width="0.8" /></svg
+				><svg width="16" height="11"
+					><rect width="16" height="11" fill={FILL[part]} fill-opacity={opacity(part)} stroke="var(--ink)" stroke-width="0.8" /></svg
 				>{WHERE_LABEL[part]}</span
 			>{/each}
 	</p>

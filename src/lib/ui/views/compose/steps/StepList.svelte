@@ -10,6 +10,8 @@
 	import PhaseHead from './PhaseHead.svelte';
 	import { ROW_PX, rowsInSight, rowsOf } from './rowWindow';
 	import StepRow from './StepRow.svelte';
+	import type { AllWorth } from '$lib/core/flow/worth';
+	import type { rowWorths } from './rowWorth';
 
 	/** From so many steps on, rows far from sight are empty: each has five little drawings. */
 	const MANY_STEPS = 60;
@@ -17,8 +19,16 @@
 	interface Props {
 		draft: SequenceDraft;
 		flags: ReadonlyMap<string, Severity>;
+		/** What every step is worth in the model, while that is looked at. */
+		worth?: AllWorth | null;
 	}
-	let { draft, flags }: Props = $props();
+	let { draft, flags, worth = null }: Props = $props();
+	/** Comes with the first layer that is looked at. */
+	let worthOf = $state.raw<typeof rowWorths | null>(null);
+	$effect(() => {
+		if (worth && !worthOf) void import('./rowWorth').then((m) => (worthOf = m.rowWorths));
+	});
+	const worths = $derived(worth && worthOf ? worthOf(worth) : null);
 	const closed = new SvelteSet<string>();
 	/** While a step is dragged: how the lists would look. */
 	let dragged = $state.raw<ReadonlyMap<string, readonly DropItem[]>>(new Map());
@@ -129,6 +139,7 @@
 			number={model.number}
 			seconds={model.seconds}
 			flag={model.flag}
+			worth={worths?.get(model.step.id)}
 			selected={model.selected}
 			chosen={model.chosen}
 			current={model.current}

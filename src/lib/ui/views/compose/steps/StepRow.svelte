@@ -19,6 +19,7 @@
 	import { HAND_OPTIONS, LEVEL_OPTIONS } from '../../../parts/steps/options';
 	import PathText from '../../../parts/steps/PathText.svelte';
 	import { choiceOf, sideOf, sideOptions } from '../../../parts/steps/sideOptions';
+	import type { RowWorth } from './rowWorth';
 	import { setContact, setLevel, setTarget } from './stepEdits';
 
 	interface Props {
@@ -27,6 +28,8 @@
 		number: number;
 		seconds: number;
 		flag: Severity | undefined;
+		/** What it is worth in the model, while that is looked at: shares of the deepest, 0..1, and words. */
+		worth?: RowWorth | undefined;
 		/** Chosen alone: its values can be edited in place. */
 		selected: boolean;
 		/** One of several that are chosen together. */
@@ -37,7 +40,7 @@
 		/** Makes an edit of the sequence as it is then. */
 		onedit: (make: (sequence: Sequence) => Edit) => void;
 	}
-	let { step, number, seconds, flag, selected, chosen = false, current = selected, onselect, onedit }: Props = $props();
+	let { step, number, seconds, flag, worth, selected, chosen = false, current = selected, onselect, onedit }: Props = $props();
 	const level = $derived(peakLevel(step));
 	const contactWords = $derived(
 		step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()
@@ -79,7 +82,7 @@
 		}}
 		aria-label="{number}. {AIMS[step.aim]}: {wayText(step.places) || 'whole face'}, {contactWords}, {LEVEL_NAMES[level]}, {doseText(
 			step.dose
-		)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}"
+		)}, {sideText(step.side)}, {clock(seconds)}{flag ? `, ${FLAG_WORDS[flag]}` : ''}{worth ? `, in the model ${worth.words}` : ''}"
 	></div>
 	<span class="pointer-events-none pr-1.5 text-right text-xs {selected ? 'text-ink font-bold' : 'text-ink3'}">{number}</span>
 	<span class="pointer-events-none"><AimGlyph aim={step.aim} /></span>
@@ -150,7 +153,13 @@
 		{:else}<SideGlyph side={step.side} /><span class="truncate">{sideText(step.side)}</span>{/if}
 	</span>
 	<span class="pointer-events-none text-right">{clock(seconds)}</span>
-	<span class="pointer-events-none justify-self-end"
+	{#if worth?.middle}<span class="worth pointer-events-none" aria-hidden="true" data-row-worth
+			><span class="fill {worth.harm ? 'harm' : ''}" style="width: {100 * worth.middle}%"></span><span
+				class="spread"
+				style="left: {100 * worth.low}%; width: {100 * (worth.high - worth.low)}%"
+			></span></span
+		>{/if}
+	<span class="flag pointer-events-none justify-self-end"
 		>{#if flag}<Pennant severity={flag} size={13} />{/if}</span
 	>
 </div>
@@ -190,11 +199,39 @@
 	.row > :nth-child(9) {
 		grid-column: 8;
 	}
-	.row > :nth-child(10) {
+	.row > .flag {
 		grid-column: 9;
 	}
 	.row > .whole {
 		grid-column: 1 / -1;
+	}
+	/* What a step is worth: a bar below its way, with nine of ten faces as a line. */
+	.row > .worth {
+		position: relative;
+		grid-column: 3;
+		grid-row: 1;
+		align-self: end;
+		height: 4px;
+		margin-bottom: 1px;
+	}
+	.worth > span {
+		position: absolute;
+		left: 0;
+	}
+	.worth > .fill {
+		top: 0;
+		height: 4px;
+		border-radius: 0 2px 2px 0;
+		background: var(--water1);
+		opacity: 0.65;
+	}
+	.worth > .fill.harm {
+		background: var(--sandline);
+	}
+	.worth > .spread {
+		top: 1.5px;
+		height: 1px;
+		background: var(--ink);
 	}
 	.dose::-webkit-inner-spin-button {
 		appearance: none;
@@ -215,8 +252,11 @@
 		.row > :nth-child(9) {
 			grid-column: 7;
 		}
-		.row > :nth-child(10) {
+		.row > .flag {
 			grid-column: 8;
+		}
+		.row > .worth {
+			grid-column: 3 / 7;
 		}
 		.row > :nth-child(5),
 		.row > :nth-child(6),

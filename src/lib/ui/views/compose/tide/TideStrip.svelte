@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { tideOf } from '../../../parts/shell/addresses';
+	import Check from '@lucide/svelte/icons/check';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronUp from '@lucide/svelte/icons/chevron-up';
 	import { MODEL_SAYS } from '$lib/core/flow/words';
+	import { WORTH_DRAWS } from '$lib/core/flow/worthDraws';
 	import { startOptions, type TideState, type TideStart } from '$lib/state/tide.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import BalanceBar from './BalanceBar.svelte';
@@ -32,6 +34,16 @@
 				>{#if all}<ChevronUp size={13} />Fewer zones{:else}<ChevronDown size={13} />All zones{/if}</button
 			>
 		{/if}
+		<button
+			type="button"
+			class="dotted flex min-h-6 items-center gap-1.5 whitespace-nowrap"
+			aria-pressed={state.layer}
+			title="Every step left out, over {WORTH_DRAWS} modelled faces. {MODEL_SAYS}"
+			onclick={() => (state.layer = !state.layer)}
+			>{#if state.layer}<Check size={13} />{/if}What each step is worth{#if state.layer && state.weighed < 1}<span role="status"
+					>{Math.round(100 * state.weighed)} %</span
+				>{/if}</button
+		>
 		<Select
 			label="The face at the start"
 			value={state.start}

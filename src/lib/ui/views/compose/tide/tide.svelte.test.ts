@@ -164,7 +164,9 @@ describe('where it went, and what a step is worth', () => {
 		expect(root.textContent).toContain(
 			'Without this step 0.3 ml more is gone ten minutes after the end in about 95 % of 200 modelled faces (0.1 to 0.6 ml in nine of ten).'
 		);
-		expect(root.textContent).toContain('One place earlier, 0.1 ml more is gone ten minutes after the end in all of 200');
+		expect(root.textContent).toContain(
+			'One place earlier, 0.1 ml more is gone ten minutes after the end in all of 200'
+		);
 		expect(root.textContent).toContain('not inside the mouth');
 		expect(root.textContent).toMatch(/never carried on\. No rule says so/);
 		const other = show(StepTide, { tide: state({ worth }), stepId: 'a', findings: [] });
