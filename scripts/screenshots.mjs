@@ -61,6 +61,8 @@ try {
 	await open('/compose/demo-stone-knuckle');
 	await page.locator('[data-ribbon]').first().waitFor();
 	await page.getByRole('tab', { name: /Findings/ }).click();
+	await page.getByRole('button', { name: 'What each step is worth' }).click();
+	await page.locator('[data-worth-lane] title').first().waitFor({ state: 'attached' });
 	await page.getByRole('radio', { name: 'Evening' }).click();
 	await clock.press('End');
 	for (let i = 0; i < 140; i++) await clock.press('ArrowLeft');
