@@ -3,10 +3,12 @@ import { describe, expect, test } from 'vitest';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { expand } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
+import { stepsOf } from '../sequence/walk';
 import type { Step } from '../step/step.schema';
+import { TEMPLATES } from '../template/templates';
 import { MOTIONS, type Motion } from '../vocabulary/vocabulary';
 import { originOf, planOfSequence, stepOfOrigin } from './compile';
-import { LEFT_OUT, mappingOf } from './mapping';
+import { LEFT_OUT, mappingOf, besideTheFace, isRest } from './mapping';
 import { faceNetwork } from './network';
 import type { ProgrammeOp } from './programme';
 import { leftOutWords } from './words';
@@ -156,6 +158,21 @@ describe('a sequence in the words of the model', () => {
 			expect(plan.leftOut.map(leftOutWords)[0]!.replace(/\(.*\)/, '')).toBe(words.replace(/\(.*\)/, ''));
 			expect(plan.programme.every((op) => op.technique === 'rest')).toBe(true);
 			expect(plan.seconds).toBeCloseTo(10, 9);
+		}
+	});
+	test('of every sequence that comes with it each step is mapped or named, none in between', () => {
+		for (const sequence of TEMPLATES) {
+			const plan = planned(sequence);
+			const worked = new Set(
+				plan.programme.flatMap((op) => (op.technique === 'rest' ? [] : [stepOfOrigin(op.origin)]))
+			);
+			const named = new Set(plan.leftOut.map((l) => l.stepId));
+			plan.stepIds.forEach((id, i) => {
+				const { step: s } = stepsOf(sequence)[i]!;
+				const rests = isRest(s) || besideTheFace(s);
+				expect([worked.has(i), named.has(id), rests].some(Boolean), `${sequence.title}: ${id}`).toBe(true);
+				if (rests) expect(worked.has(i)).toBe(false);
+			});
 		}
 	});
 	test('every motion is mapped; the table names what each does', () => {

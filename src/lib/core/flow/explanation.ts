@@ -1,4 +1,4 @@
-import { CLAIMS } from './claimWords';
+import { CLAIMS, ofStartText } from './claimWords';
 import { oftenWords } from './share';
 
 /** How the model works, in the words of the page that explains it: what was put in, not what came out. */
@@ -32,3 +32,8 @@ export const LIMITS = [
 	'It knows no pain, no pressure on the eye, no illness, no medicine, no sleep and no salt. Cautions and local rules come before it.',
 	'One thing rests on literature: fluid of the tissue is taken up by the lymph vessels and not, in the steady state, by the capillaries (Levick and Michel, Cardiovascular Research 2010, 87, 198–210).'
 ] as const;
+
+/** Said beside the small model where it is deep, or its outlet was left closed. */
+export const TOY_DEEP_NOTE = 'That deep strokes leave more is put in here, not found.';
+const { middle } = CLAIMS.worked.find((c) => c.words.startsWith('Opening first'))!.by.all;
+export const TOY_CLOSED_NOTE = `One outlet alone makes much of it: over a whole face opening first rather than last comes to ${ofStartText(middle)} of the fluid.`;

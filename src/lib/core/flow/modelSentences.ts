@@ -4,7 +4,7 @@ import type { Working } from '../working/working.schema';
 import { CLAIMS, LEVEL_NOTE, ofStartRange, openingNote, rangeText, workedText } from './claimWords';
 import { CLAIM_OUTCOMES } from './claimOutcomes';
 import { planOfSequence, type FlowPlan } from './compile';
-import { HOW, LIMITS } from './explanation';
+import { HOW, LIMITS, TOY_CLOSED_NOTE, TOY_DEEP_NOTE } from './explanation';
 import { LEFT_OUT, type LeftOutReason } from './mapping';
 import { markGroups } from './markGroups';
 import { onlyTheModel } from './meetsRules';
@@ -69,6 +69,13 @@ function standing(): ModelSentence[] {
 			behind: `${CLAIMS.workedDraws} faces`,
 			rules: [2, 4, 6]
 		})),
+		{ where: 'The tide, the small model', sentence: TOY_DEEP_NOTE, behind: put, rules: [3] },
+		{
+			where: 'The tide, the small model',
+			sentence: TOY_CLOSED_NOTE,
+			behind: `${CLAIMS.workedDraws} faces`,
+			rules: [2]
+		},
 		...CLAIMS.worked.map(({ words, by }) => ({
 			where: 'The tide, how sure it is',
 			sentence: `${words}: ${CLAIM_OUTCOMES.map((m) => `${OUTCOMES[m].toLowerCase()} ${workedText(by[m])}`).join(', ')}`,

@@ -5,6 +5,7 @@ import {
 	type ComparisonInput,
 	type ComparisonResult
 } from '../../core/flow/comparison.schema';
+import { inputNotes } from '../../core/flow/inputNotes';
 import { PairedRun } from '../../core/flow/paired';
 import { resultOf } from '../../core/flow/verdict';
 import { SHARE_SAYS } from '../../core/flow/words';
@@ -21,6 +22,8 @@ export interface CompareAnswer {
 	readonly says: string;
 	readonly titles: readonly string[];
 	readonly seed: number;
+	/** What was put into the model and is no finding of it, where these sequences differ in it. */
+	readonly notes: readonly string[];
 	readonly result: ComparisonResult;
 }
 
@@ -40,6 +43,7 @@ export function comparisonOf(input: ComparisonInput, gone: () => boolean = () =>
 		says: SHARE_SAYS,
 		titles: input.sequences.map((s) => s.title),
 		seed: input.seed,
+		notes: inputNotes(input.sequences, input.working),
 		result: resultOf(run.figures)
 	};
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { TOY_CLOSED_NOTE, TOY_DEEP_NOTE } from '$lib/core/flow/explanation';
 	import { toyRun, toyWords, TOY_CAPACITY, type ToyRow } from '$lib/core/flow/toy';
 	import { clock } from '$lib/core/step/describe';
 	import Segmented from '../../parts/controls/Segmented.svelte';
@@ -60,6 +61,12 @@
 			onchange={(v) => (along = v === 'with')}
 		/>
 	</div>
+	{#if deep || !open}
+		<p class="text-ink2 pt-2 text-xs leading-4" data-toy-note>
+			{deep ? TOY_DEEP_NOTE : ''}
+			{open ? '' : TOY_CLOSED_NOTE}
+		</p>
+	{/if}
 	<svg
 		viewBox="0 28 424 158"
 		class="mt-2 w-full max-w-[560px]"
