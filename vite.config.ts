@@ -35,16 +35,11 @@ export default defineConfig({
 								},
 								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state)[\\/]/, minShareCount: 4 },
 								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
-								// What every record is made of; the rules are fetched by those who judge.
+								// What every record is made of. The rules have no file of their own: with it every page would fetch them.
 								{
 									name: 'shapes',
 									test: /src[\\/]lib[\\/]core[\\/](atlas[\\/](?!geometry|data[\\/]geometry)|vocabulary|step|point|working|school|medium|records|assess)/,
 									minShareCount: 8
-								},
-								{
-									name: 'judging',
-									test: /src[\\/]lib[\\/]core[\\/](rules|glide|links|pressure|sequence)[\\/]/,
-									minShareCount: 4
 								}
 							]
 						}
