@@ -34,7 +34,7 @@ const AGAINST = ['reverse-order', 'opening-last', 'no-openings', 'no-links', 'de
 export type ClaimVariant = (typeof AGAINST)[number];
 
 const WORKED_DRAWS = 1000;
-const READY_DRAWS = 200;
+const READY_DRAWS = 100;
 const SEED = 20261126;
 
 /** The two pairs that hang on node groups being a narrow passage; and node capacities that make them a store. */

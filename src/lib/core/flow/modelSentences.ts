@@ -41,7 +41,7 @@ export interface ModelSentence {
 
 const DRAWS = 200;
 /** Steps of each sequence that are weighed for examples, and sequences that are compared. */
-const STEPS_WEIGHED = 6;
+const STEPS_WEIGHED = 4;
 
 const ended = <T>(work: Generator<unknown, T>): T => {
 	for (;;) {

@@ -66,7 +66,7 @@ const facesWords = (draws: number): string => `of ${draws.toLocaleString('en')} 
 function sizeWords({ ml, ...contest }: Effect, draws: number, gone: 'less' | 'more'): string {
 	const [low, high] = [ml.p5, ml.p95].map(Math.abs).sort((a, b) => a - b) as [number, number];
 	const crosses = ml.p5 * ml.p95 < 0;
-	const spread = crosses ? '' : ` (${low.toFixed(1)} to ${mlText(high)} in nine of ten)`;
+	const spread = crosses ? '' : ` (${mlText(low).replace(/ ml$/, '')} to ${mlText(high)} in nine of ten)`;
 	const often = oftenWords(ml.median < 0 ? { lessIn: contest.moreIn, moreIn: contest.lessIn } : contest);
 	return `${mlText(ml.median)} ${gone} is gone ten minutes after the end ${often} ${facesWords(draws)}${spread}`;
 }
@@ -116,6 +116,9 @@ const WHERE: Record<OutcomeId, string> = {
 	zones: 'in the chosen zones'
 };
 
+/** Faces without a difference are mentioned from this share on. */
+const FEW_TIES = 0.01;
+
 /**
  * The sentence that the draws allow about two sequences. Exchanging the two exchanges their names and nothing else.
  * @param first, second their titles
@@ -131,11 +134,13 @@ export function verdictWords(verdict: OutcomeVerdict, first: string, second: str
 	const [less, more] = turned ? [second, first] : [first, second];
 	const often = oftenWords(turned ? { lessIn: moreIn, moreIn: lessIn } : verdict);
 	const ties = draws - apart;
-	const told = ties ? `of the ${apart.toLocaleString('en')} ${faces} in which they differ` : faces;
+	// A few ties go unmentioned, but never where “all” would count them in.
+	const mentioned = ties >= FEW_TIES * draws || (ties > 0 && (!lessIn || !moreIn));
+	const told = mentioned ? `of the ${apart.toLocaleString('en')} ${faces} in which they differ` : faces;
+	if (lessIn === moreIn)
+		return `No difference ${where} that has a direction: each leaves less than the other in half ${told}.`;
 	if (!practical)
-		return lessIn === moreIn
-			? `No practical difference ${where}: either leaves a little less in half ${told}.`
-			: `No practical difference ${where}: “${less}” leaves a little less than “${more}” ${often} ${told}.`;
+		return `No practical difference ${where}: “${less}” leaves a little less than “${more}” ${often} ${told}.`;
 	return `“${less}” leaves less ${where} than “${more}” ${often} ${told}; in the middle ${mlText(ml.median)} less.`;
 }
 

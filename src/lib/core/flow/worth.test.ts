@@ -63,7 +63,7 @@ describe('what a step is worth', () => {
 		expect(drain.staysWithout!.places.map((i) => faceNetwork().ids[i])).toEqual(['buccal:left', 'buccal:right']);
 		expect(drain.withoutLink!.ml.median).toBeLessThan(drain.without.ml.median);
 		expect(worthWords(drain)[0]).toMatch(
-			/^Without this step \d\.\d ml less is gone ten minutes after the end in all of 30 modelled faces \(\d\.\d to \d\.\d ml in nine of ten\); \d\.\d ml a side more stays in the hollow of the cheek on both sides at the end\.$/
+			/^Without this step \d\.\d ml less is gone ten minutes after the end in all of 30 modelled faces \(\d\.\d+ to \d\.\d ml in nine of ten\); \d\.\d ml a side more stays in the hollow of the cheek on both sides at the end\.$/
 		);
 		const touch = of(4);
 		expect(touch.withoutLink).toBeNull();

@@ -183,7 +183,10 @@
 				</p>
 				<button type="button" class="btn" disabled={savedNow} onclick={save}>{savedNow ? 'Saved' : 'Save this comparison'}</button>
 			</div>
-			{#each notes as note (note)}<p class="text-ink mb-2 max-w-[720px] border-l-2 border-[var(--sandline)] pl-3 text-xs leading-[17px]" data-input-note>
+			{#each notes as note (note)}<p
+					class="text-ink mb-2 max-w-[720px] border-l-2 border-[var(--sandline)] pl-3 text-xs leading-[17px]"
+					data-input-note
+				>
 					{note}
 				</p>{/each}
 			{#each outcomes as outcome (outcome)}

@@ -92,7 +92,7 @@
 				{/each}
 			</tbody>
 		</table>
-		{#each verdicts as v, i (i)}{#if differs(v)}
+		{#each verdicts as v, i (i)}{#if leads(v) !== 0}
 				{@const winner = leads(v) < 0 ? i + 1 : 0}
 				<h3 class="pt-2 font-semibold">What the lead of {LETTERS[winner]} over {LETTERS[winner ? 0 : i + 1]} hangs on</h3>
 				<ul class="text-ink2 list-disc pl-4 leading-[18px]">
