@@ -49,6 +49,8 @@ interface Claim extends Contest {
 	readonly middle: number;
 }
 export interface WorkedClaim {
+	/** The two programmes, as docs/model.md names them. */
+	readonly pair: string;
 	readonly words: string;
 	readonly by: Readonly<Record<ClaimOutcome, Claim>>;
 }
@@ -105,6 +107,7 @@ function workedClaims(): WorkedClaim[] {
 		return { lessIn, moreIn, middle: digits(ofHeld!.median) };
 	};
 	return PAIRS.map(([a, b, words]) => ({
+		pair: `${a} > ${b}`,
 		words,
 		by: Object.fromEntries(CLAIM_OUTCOMES.map((m) => [m, claim(m, a, b)])) as Record<ClaimOutcome, Claim>
 	}));

@@ -35,5 +35,5 @@ export const LIMITS = [
 
 /** Said beside the small model where it is deep, or its outlet was left closed. */
 export const TOY_DEEP_NOTE = 'That deep strokes leave more is put in here, not found.';
-const { middle } = CLAIMS.worked.find((c) => c.words.startsWith('Opening first'))!.by.all;
+const { middle } = CLAIMS.worked.find((c) => c.pair === 'a > c')!.by.all;
 export const TOY_CLOSED_NOTE = `One outlet alone makes much of it: over a whole face opening first rather than last comes to ${ofStartText(middle)} of the fluid.`;

@@ -24,7 +24,7 @@ export interface Faces {
 	filteredMl(face: number): number;
 	/** Fluid of some compartments, or of all, ml. */
 	sumMl(face: number, places: Int32Array | null): number;
-	/** Fluid of every compartment, added to a row of a table, ml. */
+	/** Fluid of every compartment, written into a table from a place on, ml. */
 	copyMl(face: number, into: Float64Array, at: number): void;
 	/** The state of all of them now, to be gone back to. */
 	save(): unknown;

@@ -1,4 +1,4 @@
-import { faceNetwork } from './network';
+import { twinOf } from './network';
 import type { TideMark } from './tide';
 
 /** Marks of one kind and one step: in one place, or as much on both sides. */
@@ -13,22 +13,24 @@ export interface MarkGroup {
 
 /** Both sides are spoken of together where they differ by less than this share. */
 const ALIKE_SHARE = 0.02;
-const mirrored = (id: string): string => id.replace(/(left|right)$/, (side) => (side === 'left' ? 'right' : 'left'));
+/** Whether one side holds as much as the other, ml. */
+export const isAlike = (ml: number, otherMl: number): boolean => Math.abs(ml - otherMl) <= ALIKE_SHARE * otherMl;
+/** Both places of a pair, in the order of the network. */
+export const both = (place: number, twin: number): number[] => [place, twin].sort((a, b) => a - b);
 
 /** Marks with their twins joined, in the order given. */
 export function markGroups(marks: readonly TideMark[]): MarkGroup[] {
-	const { ids, indexOf } = faceNetwork();
 	const used = new Set<TideMark>();
 	return marks.flatMap((mark): MarkGroup[] => {
 		if (used.has(mark)) return [];
 		const { kind, stepId, place, ml } = mark;
-		const twinPlace = indexOf.get(mirrored(ids[place]!));
+		const twinPlace = twinOf(place);
 		const twin = marks.find(
-			(m) => m.kind === kind && m.stepId === stepId && m.place === twinPlace && Math.abs(m.ml - ml) <= ALIKE_SHARE * ml
+			(m) => m.kind === kind && m.stepId === stepId && m.place === twinPlace && isAlike(m.ml, ml)
 		);
 		used.add(mark);
 		if (!twin || used.has(twin)) return [{ kind, stepId, places: [place], ml }];
 		used.add(twin);
-		return [{ kind, stepId, places: [place, twin.place].sort((a, b) => a - b), ml }];
+		return [{ kind, stepId, places: both(place, twin.place), ml }];
 	});
 }

@@ -10,6 +10,7 @@ import { markGroups } from './markGroups';
 import { onlyTheModel } from './meetsRules';
 import { OUTCOMES, OUTCOME_IDS } from './outcomeIds';
 import { PairedRun } from './paired';
+import { turned } from './share';
 import { gradesOfStart } from './starts';
 import { tideOf } from './tide';
 import { resultOf } from './verdict';
@@ -110,7 +111,7 @@ function compared(sequence: Sequence, working: Working): ModelSentence[] {
 		verdicts[m].flatMap((v, i): ModelSentence[] => {
 			const [first, second] = [titles[0]!, titles[i + 1]!];
 			// The share of whoever leads, as the sentence tells it.
-			const interval = intervalWords(leads(v) < 0 ? { lessIn: v.moreIn, moreIn: v.lessIn } : v);
+			const interval = intervalWords(leads(v) < 0 ? turned(v) : v);
 			return [
 				{
 					where: 'Which leaves less?',

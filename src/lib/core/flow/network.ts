@@ -138,5 +138,11 @@ let face: FlowNetwork | undefined;
 /** The network of face, neck and chest: 34 zones and 11 node groups a side. */
 export const faceNetwork = (): FlowNetwork => (face ??= networkOf(faceParts()));
 
+/** The same place of the face on the other side, as an index of `faceNetwork`. */
+export function twinOf(index: number): number {
+	const { ids, indexOf } = faceNetwork();
+	return indexOf.get(ids[index]!.replace(/(left|right)$/, (side) => otherSide(side as Side)))!;
+}
+
 /** Index of a place of the face in `faceNetwork`. */
 export const faceIndex = (place: PlaceId, side: Side): number => faceNetwork().indexOf.get(`${place}:${side}`)!;

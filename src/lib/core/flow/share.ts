@@ -4,6 +4,9 @@ export interface Contest {
 	readonly moreIn: number;
 }
 
+/** Seen from the other one. */
+export const turned = ({ lessIn, moreIn }: Contest): Contest => ({ lessIn: moreIn, moreIn: lessIn });
+
 /** From this share on it is said to be practically all. */
 const PRACTICALLY_ALL = 0.99;
 /** Above this one steps of five would say too much: whole per cents from here on. */

@@ -53,10 +53,18 @@ function hangsOn(figures: PairedFigures, lead: Float64Array, { lessIn, moreIn }:
 /** In how many faces the first leaves less than the second by more than noise, and the other way round. */
 export function contestOf(figures: PairedFigures, outcome: OutcomeId, first: number, second: number): Contest {
 	const [a, b] = [figures.fallMl[outcome][first]!, figures.fallMl[outcome][second]!];
+	return contestIn(
+		a.map((ml, i) => ml - b[i]!),
+		figures.startMl
+	);
+}
+
+/** Counts differences that are above noise, by their sign: those above 0 are faces in which less is left. */
+export function contestIn(differenceMl: Float64Array, startMl: Float64Array): Contest {
 	let [lessIn, moreIn] = [0, 0];
-	for (let i = 0; i < a.length; i++) {
-		const ml = a[i]! - b[i]!;
-		if (Math.abs(ml) <= NOISE_SHARE * figures.startMl[i]!) continue;
+	for (let i = 0; i < differenceMl.length; i++) {
+		const ml = differenceMl[i]!;
+		if (Math.abs(ml) <= NOISE_SHARE * startMl[i]!) continue;
 		if (ml > 0) lessIn++;
 		else moreIn++;
 	}

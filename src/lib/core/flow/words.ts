@@ -6,7 +6,7 @@ import { faceNetwork } from './network';
 import { FLOW_PARAMETERS } from './parameterTable';
 import type { MarkGroup } from './markGroups';
 import type { OutcomeVerdict } from './comparison.schema';
-import { intervalOf, oftenWords, type Contest } from './share';
+import { intervalOf, oftenWords, turned, type Contest } from './share';
 import { PRACTICAL_SHARE } from './verdict';
 import type { Effect, Stays, StepEffect, StepWorth } from './worth';
 
@@ -67,7 +67,7 @@ function sizeWords({ ml, ...contest }: Effect, draws: number, gone: 'less' | 'mo
 	const [low, high] = [ml.p5, ml.p95].map(Math.abs).sort((a, b) => a - b) as [number, number];
 	const crosses = ml.p5 * ml.p95 < 0;
 	const spread = crosses ? '' : ` (${mlText(low).replace(/ ml$/, '')} to ${mlText(high)} in nine of ten)`;
-	const often = oftenWords(ml.median < 0 ? { lessIn: contest.moreIn, moreIn: contest.lessIn } : contest);
+	const often = oftenWords(ml.median < 0 ? turned(contest) : contest);
 	return `${mlText(ml.median)} ${gone} is gone ten minutes after the end ${often} ${facesWords(draws)}${spread}`;
 }
 
@@ -105,7 +105,7 @@ export function stepEffectWords(effect: StepEffect, draws: number): string {
 	if (!matters(effect)) return 'nothing that matters goes with it';
 	const { ml } = effect;
 	const sign = ml.median > 0 ? '' : 'less: ';
-	const often = oftenWords(ml.median < 0 ? { lessIn: effect.moreIn, moreIn: effect.lessIn } : effect);
+	const often = oftenWords(ml.median < 0 ? turned(effect) : effect);
 	return `${sign}${mlText(ml.median)} ${often} ${facesWords(draws)}`;
 }
 
@@ -130,9 +130,9 @@ export function verdictWords(verdict: OutcomeVerdict, first: string, second: str
 	const apart = lessIn + moreIn;
 	if (!apart) return `The same ${where}: “${first}” and “${second}” leave as much in every one ${faces}.`;
 	// Whoever leaves less more often is named first.
-	const turned = leads(verdict) < 0;
-	const [less, more] = turned ? [second, first] : [first, second];
-	const often = oftenWords(turned ? { lessIn: moreIn, moreIn: lessIn } : verdict);
+	const other = leads(verdict) < 0;
+	const [less, more] = other ? [second, first] : [first, second];
+	const often = oftenWords(other ? turned(verdict) : verdict);
 	const ties = draws - apart;
 	// A few ties go unmentioned, but never where “all” would count them in.
 	const mentioned = ties >= FEW_TIES * draws || (ties > 0 && (!lessIn || !moreIn));

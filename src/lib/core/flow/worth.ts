@@ -2,14 +2,15 @@ import { originOf, restingWhere, stepOfOrigin, type FlowPlan } from './compile';
 import { Draws } from './draws';
 import { facesOf, type Faces } from './faces';
 import { LOOK_AFTER_SECONDS } from './outcomes';
-import { faceNetwork } from './network';
+import { both, isAlike } from './markGroups';
+import { faceNetwork, twinOf } from './network';
 import { WEIGHING_STEP_SECONDS } from './parameterTable';
 import { gathered, type Programme, type ProgrammeOp } from './programme';
 import type { Contest } from './share';
 import type { StartGrades } from './starts';
 import type { Spread } from './comparison.schema';
 import { WORTH_DRAWS } from './worthDraws';
-import { NOISE_SHARE, spreadOf } from './verdict';
+import { contestIn, spreadOf } from './verdict';
 
 const WORTH_SEED = 1;
 
@@ -82,9 +83,6 @@ export function earlier(programme: Programme, step: number): Programme | null {
 	}
 	return swapped > 0 ? runs.flatMap((r) => r.ops) : null;
 }
-
-/** Left and right of a place differ by less than this share of the larger: they are spoken of together. */
-const ALIKE_SHARE = 0.02;
 
 /**
  * Looks at steps by leaving them out and by moving them, over many modelled faces. Work is handed out in pieces, a few
@@ -160,26 +158,20 @@ export class WorthRun {
 		const gone = Object.fromEntries(Object.keys(ways).map((way) => [way, new Float64Array(this.#draws)]));
 		const { count: places } = faceNetwork();
 		const more = new Float64Array(places * this.#draws);
-		const [own, other] = [new Float64Array(places), new Float64Array(places)];
+		const [own, other] = [new Float64Array(places * this.#faces.width), new Float64Array(places)];
 		const faces = this.#faces;
 		for (const { at, count } of this.#groups()) {
 			faces.reset();
 			faces.run(programme);
-			const whole = faces.save();
+			for (let f = 0; f < count; f++) faces.copyMl(f, own, f * places);
 			this.#last(at, count, this.#gone);
 			for (const [way, otherwise] of Object.entries(ways)) {
 				if (!otherwise) continue;
 				faces.reset();
 				faces.run(otherwise);
-				if (way === 'without') {
-					const here = faces.save();
-					for (let f = 0; f < count; f++) {
-						faces.restore(whole);
-						faces.copyMl(f, own, 0);
-						faces.restore(here);
-						faces.copyMl(f, other, 0);
-						for (let i = 0; i < places; i++) more[i * this.#draws + at + f] = other[i]! - own[i]!;
-					}
+				for (let f = 0; way === 'without' && f < count; f++) {
+					faces.copyMl(f, other, 0);
+					for (let i = 0; i < places; i++) more[i * this.#draws + at + f] = other[i]! - own[f * places + i]!;
 				}
 				this.#last(at, count, gone[way]!);
 			}
@@ -222,21 +214,19 @@ export class WorthRun {
 	#effect(otherwise: Float64Array): Effect {
 		const ml = this.#gone.map((x, i) => x - otherwise[i]!);
 		const ofStart = ml.map((x, i) => x / this.#startMl[i]!);
-		const count = (sign: number) => ofStart.reduce((n, x) => n + (sign * x > NOISE_SHARE ? 1 : 0), 0);
-		return { ml: spreadOf(ml), ofStart: spreadOf(ofStart), lessIn: count(1), moreIn: count(-1) };
+		return { ml: spreadOf(ml), ofStart: spreadOf(ofStart), ...contestIn(ml, this.#startMl) };
 	}
 
 	#stays(more: Float64Array): Stays | null {
-		const { count, ids, indexOf } = faceNetwork();
+		const { count } = faceNetwork();
 		const middle = (i: number) => spreadOf(more.subarray(i * this.#draws, (i + 1) * this.#draws)).median;
 		const middles = Array.from({ length: count }, (_, i) => middle(i));
 		const most = middles.indexOf(Math.max(...middles));
 		const ml = middles[most]!;
 		if (!(ml > 0)) return null;
-		const twin = indexOf.get(ids[most]!.replace(/(left|right)$/, (side) => (side === 'left' ? 'right' : 'left')))!;
-		const alike = Math.abs(middles[twin]! - ml) <= ALIKE_SHARE * ml;
+		const twin = twinOf(most);
 		return {
-			places: alike ? [most, twin].sort((a, b) => a - b) : [most],
+			places: isAlike(middles[twin]!, ml) ? both(most, twin) : [most],
 			ml,
 			ofStart: ml / spreadOf(this.#startMl).median
 		};

@@ -17,7 +17,7 @@
 	import { ComparisonRun } from '$lib/state/comparisonRun.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
-	import { entriesOf, sequenceOfEntry, type Entry } from '$lib/ui/views/tideCompare/entries';
+	import { entriesOf, LETTERS, sequenceOfEntry, type Entry } from '$lib/ui/views/tideCompare/entries';
 	import EntryList from '$lib/ui/views/tideCompare/EntryList.svelte';
 	import OutcomeResult from '$lib/ui/views/tideCompare/OutcomeResult.svelte';
 	import WhereItWent from '$lib/ui/views/tideCompare/WhereItWent.svelte';
@@ -177,7 +177,7 @@
 		{#if run.result && run.input}
 			<div class="flex flex-wrap items-center gap-3 py-3">
 				<p class="text-ink2 min-w-[260px] flex-1 text-xs leading-4">
-					{#each titles as title, i (i)}<span class="pr-3"><b class="text-ink">{'ABCDEF'[i]}</b> {title}</span>{/each}
+					{#each titles as title, i (i)}<span class="pr-3"><b class="text-ink">{LETTERS[i]}</b> {title}</span>{/each}
 					<br />{run.result.draws.toLocaleString('en')} modelled faces, seed {run.input.seed}, about {run.result.startMl.median.toFixed(1)} ml
 					at the start, looked at ten minutes after the end of the longer one. The figures hold for these paces.
 				</p>

@@ -1,8 +1,8 @@
 import { DATA_VERSION } from '../dataVersion';
 import { kindOf, type KindId } from '../kinds';
-import type { Raw } from '../record';
+import { isObject, type Raw } from '../record';
 import { toPresent } from './sequences';
-import type { Emit, Inner, RecordMigration } from './migration';
+import type { Emit, RecordMigration } from './migration';
 import { to5 } from './to5';
 import { to6 } from './to6';
 import { to7 } from './to7';
@@ -11,15 +11,22 @@ import { to8 } from './to8';
 /** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
 export const CHAIN: readonly RecordMigration[] = [to5, to6, to7, to8];
 
+/** One step for one record, and for the one that a second version holds. */
+function stepped(migration: RecordMigration, kind: KindId, raw: Raw, emit: Emit): Raw {
+	const made = migration.records[kind]?.(raw, emit) ?? raw;
+	if (kind !== 'second-version' || !isObject(made.record)) return made;
+	return { ...made, record: stepped(migration, made.kind as KindId, made.record, emit) };
+}
+
 /**
  * Brings a record of a kind from a version of the data up to date, the sequences that it embeds with it.
  * @param to where to stop: a database goes version by version
  */
 export function migrateRecord(kind: KindId, raw: Raw, from: number, emit: Emit, to = DATA_VERSION): Raw {
-	const shaped = CHAIN.filter((m) => m.to > from && m.to <= to).reduce((record, migration) => {
-		const one: Inner = (id, inner, out) => migration.records[id as KindId]?.(inner, out, one) ?? inner;
-		return one(kind, record, emit);
-	}, raw);
+	const shaped = CHAIN.filter((m) => m.to > from && m.to <= to).reduce(
+		(record, migration) => stepped(migration, kind, record, emit),
+		raw
+	);
 	return kindOf(kind).sequences?.(shaped, toPresent) ?? shaped;
 }
 

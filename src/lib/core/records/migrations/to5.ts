@@ -99,11 +99,6 @@ export const to5: RecordMigration = {
 		session: sessionFrom4,
 		kept: (raw) => ({ revision: 1, updatedAt: raw.keptAt, ...raw }),
 		comparison: comparisonFrom4,
-		'second-version': (raw, emit, migrate) => ({
-			revision: 1,
-			updatedAt: raw.savedAt,
-			...raw,
-			record: isObject(raw.record) ? migrate(String(raw.kind), raw.record, emit) : raw.record
-		})
+		'second-version': (raw) => ({ revision: 1, updatedAt: raw.savedAt, ...raw })
 	}
 };

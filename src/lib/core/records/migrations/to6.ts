@@ -12,13 +12,6 @@ export const to6: RecordMigration = {
 	name: 'order of sessions, archived in the bin',
 	records: {
 		session: (raw) => ({ order: placeOf(raw.startedAt), ...raw }),
-		kept: (raw) => ({ archived: false, ...raw }),
-		'second-version': (raw, emit, migrate) => ({
-			...raw,
-			record:
-				typeof raw.record === 'object' && raw.record !== null
-					? migrate(String(raw.kind), raw.record as Record<string, unknown>, emit)
-					: raw.record
-		})
+		kept: (raw) => ({ archived: false, ...raw })
 	}
 };

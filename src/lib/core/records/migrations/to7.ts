@@ -1,4 +1,3 @@
-import { isObject } from '../record';
 import type { RecordMigration } from './migration';
 import { techniqueFrom2 } from './sequenceFrom2';
 
@@ -7,10 +6,6 @@ export const to7: RecordMigration = {
 	to: 7,
 	name: 'several signs in own moves',
 	records: {
-		technique: (raw) => ({ ...raw, item: techniqueFrom2(raw.item) }),
-		'second-version': (raw, emit, migrate) => ({
-			...raw,
-			record: isObject(raw.record) ? migrate(String(raw.kind), raw.record, emit) : raw.record
-		})
+		technique: (raw) => ({ ...raw, item: techniqueFrom2(raw.item) })
 	}
 };

@@ -40,10 +40,6 @@ export const to8: RecordMigration = {
 	to: 8,
 	name: 'faces counted in comparisons',
 	records: {
-		comparison,
-		'second-version': (raw, emit, migrate) => ({
-			...raw,
-			record: isObject(raw.record) ? migrate(String(raw.kind), raw.record, emit) : raw.record
-		})
+		comparison
 	}
 };

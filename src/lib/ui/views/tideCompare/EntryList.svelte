@@ -7,7 +7,7 @@
 	import type { School } from '$lib/core/school/school.schema';
 	import Select from '../../parts/controls/Select.svelte';
 	import TipButton from '../../parts/controls/TipButton.svelte';
-	import { waysOf, type Entry, type Way } from './entries';
+	import { LETTERS, waysOf, type Entry, type Way } from './entries';
 
 	interface Props {
 		entries: readonly Entry[];
@@ -18,10 +18,18 @@
 		onchange: (entries: readonly Entry[]) => void;
 	}
 	let { entries, sequences, working, schools, newKey, onchange }: Props = $props();
-	const LETTERS = 'ABCDEF';
 	const named = $derived(sequences.map((s) => ({ value: s.id, label: s.title })));
 	const ways = $derived(
-		new Map(sequences.map((s) => [s.id, entries.some((e) => e.sequenceId === s.id) ? waysOf(s, schools, working) : []]))
+		new Map(
+			entries.map((e) => [
+				e.sequenceId,
+				waysOf(
+					sequences.find((s) => s.id === e.sequenceId),
+					schools,
+					working
+				)
+			])
+		)
 	);
 	const set = (key: string, change: Partial<Entry>) => onchange(entries.map((e) => (e.key === key ? { ...e, ...change } : e)));
 </script>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { LETTERS } from './entries';
 	import type { ComparisonResult, OutcomeVerdict } from '$lib/core/flow/comparison.schema';
 	import { OUTCOMES, type OutcomeId } from '$lib/core/flow/outcomeIds';
 	import { PRACTICAL_SHARE } from '$lib/core/flow/verdict';
@@ -17,7 +18,6 @@
 		zones: string;
 	}
 	let { result, outcome, titles, zones }: Props = $props();
-	const LETTERS = 'ABCDEF';
 	let room = $state(480);
 	const falls = $derived(result.falls[outcome]);
 	const verdicts = $derived(result.verdicts[outcome]);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { LETTERS } from './entries';
 	import { percentText, shownPercent } from '$lib/core/flow/share';
 	import { intervalWords } from '$lib/core/flow/words';
 
@@ -9,7 +10,6 @@
 		label: string;
 	}
 	let { matrix, titles, label }: Props = $props();
-	const LETTERS = 'ABCDEF';
 	const contest = (i: number, j: number) => ({ lessIn: matrix[i]![j]!, moreIn: matrix[j]![i]! });
 	/** The fuller the cell, the more often the row leaves less: the figure says it too. */
 	const tint = (i: number, j: number) => `color-mix(in srgb, var(--drainfill) ${shownPercent(contest(i, j))}%, transparent)`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { LETTERS } from './entries';
 	import { scaleLinear } from 'd3-scale';
 	import type { ComparisonResult } from '$lib/core/flow/comparison.schema';
 	import { WHERE_HELD, WHERE_LABEL, WHERE_PARTS, type WherePart } from '$lib/core/flow/where';
@@ -8,7 +9,6 @@
 		titles: readonly string[];
 	}
 	let { where, titles }: Props = $props();
-	const LETTERS = 'ABCDEF';
 	/** As the bar below the face in Compose. */
 	const FILL: Record<(typeof WHERE_HELD)[number], string> = {
 		face: 'var(--water1)',

@@ -3,6 +3,9 @@ import type { School } from '$lib/core/school/school.schema';
 import type { Sequence } from '$lib/core/sequence/sequence.schema';
 import type { Working } from '$lib/core/working/working.schema';
 
+/** What those that are compared are called beside their titles, in order. */
+export const LETTERS = 'ABCDEF';
+
 /** A sequence as it is, done otherwise, or under another school. */
 export type Way = 'as-is' | VariantId | `school:${string}`;
 /** One of those that are compared. */
