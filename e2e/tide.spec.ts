@@ -19,14 +19,6 @@ test('the tide follows every edit, the cursor and the start; where it went adds 
 	const before = await ribbon(page).getAttribute('d');
 	await page.locator('[data-row]').nth(11).locator('[data-step-button]').click();
 	await expect(page.locator('[data-worth]')).toContainText(/Without this step/);
-	await page.getByRole('button', { name: 'What each step is worth' }).click();
-	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /, { timeout: 20_000 });
-	await expect(page.locator('[data-step-button]').first()).toHaveAttribute(
-		'aria-label',
-		/, in the model nothing that matters/
-	);
-	await page.getByRole('button', { name: 'What each step is worth' }).click();
-	await expect(page.locator('[data-worth-lane]')).toHaveCount(0);
 	for (let i = 0; i < 4; i++) await page.keyboard.press('+');
 	await expect.poll(() => ribbon(page).getAttribute('d')).not.toBe(before);
 
@@ -60,7 +52,9 @@ test('the tide follows every edit, the cursor and the start; where it went adds 
 	await saved(page);
 });
 
-test('what computes the tide may die: it is started again, nothing is lost', async ({ page }) => {
+test('what computes the tide may die: it is started again, nothing is lost, and weighs every step', async ({
+	page
+}) => {
 	await page.addInitScript(() => {
 		const Real = window.Worker;
 		const opened: Worker[] = [];
@@ -87,6 +81,14 @@ test('what computes the tide may die: it is started again, nothing is lost', asy
 	await expect.poll(d).not.toBe(before);
 	expect(await page.evaluate(() => (window as unknown as { opened: Worker[] }).opened.length)).toBe(2);
 	await expect(page.getByText(/was started again\. Nothing is lost\./)).toBeVisible();
+	await page.getByRole('button', { name: 'What each step is worth' }).click();
+	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /, { timeout: 20_000 });
+	await expect(page.locator('[data-step-button]').first()).toHaveAttribute(
+		'aria-label',
+		/, in the model nothing that matters/
+	);
+	await page.getByRole('button', { name: 'What each step is worth' }).click();
+	await expect(page.locator('[data-worth-lane]')).toHaveCount(0);
 });
 
 test('two sequences over a thousand faces: sentences, charts, tables; cancelled; saved and repeated to the same figures, the server’s too', async ({
