@@ -65,6 +65,8 @@ test('one is set aside with a reason that stays in the file, and taken up again;
 test('all safe ones at once, and one undo takes them all back', async ({ page }) => {
 	await beginDemo(page, '/compose/demo-stone-knuckle');
 	await page.getByRole('tab', { name: /Findings/ }).click();
+	// The judge answers after the page stands: counting sooner counts none.
+	await expect(page.locator('[data-rule]').first()).toBeVisible();
 	const before = await page.locator('[data-rule]').count();
 	const rows = await page.locator('[data-row]').count();
 	await page.getByRole('button', { name: 'Fix what is safe' }).click();
