@@ -60,10 +60,10 @@ const floors = [
 	['technique'],
 	['sequence'],
 	['glide', 'goal', 'links'],
-	['search', 'fit'],
+	['search', 'fit', 'screening'],
 	['template'],
 	['rules'],
-	['notation', 'flow'],
+	['notation', 'flow', 'fitted'],
 	['records', 'sideBySide'],
 	['perform'],
 	['corpus']

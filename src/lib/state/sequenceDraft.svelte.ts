@@ -1,5 +1,5 @@
 import { ZodError } from 'zod';
-import type { ClientFacts } from '../core/client/clientFacts';
+import type { ClientFacts } from '../core/screening/clientFacts';
 import type { ExpandContext } from '../core/sequence/expand';
 import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edits';

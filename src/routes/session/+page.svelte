@@ -8,7 +8,7 @@
 	import { countOf, emptyAssessment, withChoice } from '$lib/core/assess/assessment';
 	import type { Assessment, Entry } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
-	import { factsOf } from '$lib/core/client/clientFacts';
+	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Session } from '$lib/core/records/session';
 	import { aimRow } from '$lib/core/vocabulary/vocabulary';
 	import { sameDay } from '$lib/ui/parts/dates';

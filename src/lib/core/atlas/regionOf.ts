@@ -12,3 +12,6 @@ export function zoneOf(ref: PlaceRef): ZoneId {
 export const regionOf = (ref: PlaceRef): Region => ZONES[zoneOf(ref)].region;
 /** Everything but neck and trunk. */
 export const isFace = (region: Region): boolean => region !== 'neck' && region !== 'trunk';
+
+const EYELIDS: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
+export const isEyelid = (ref: PlaceRef): boolean => EYELIDS.includes(placeOf(ref));

@@ -1,4 +1,4 @@
-import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
+import { GOAL_IDS, type GoalId } from '../goalIds';
 import type { ObservationId } from '../assess/registry';
 import type { ZoneId } from '../atlas/zones';
 import type { Aim } from '../vocabulary/vocabulary';

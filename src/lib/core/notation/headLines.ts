@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MediumSchema } from '../medium/medium.schema';
-import { GOAL_IDS, type GoalId } from '../sequence/goalIds';
+import { GOAL_IDS, type GoalId } from '../goalIds';
 import { SCHOOL_IDS, SchoolSchema, type School } from '../school/school.schema';
 import { schoolById, SCHOOLS } from '../school/schools';
 import { clock } from '../step/describe';

@@ -16,6 +16,8 @@ export interface PointInfo {
 	readonly midline: boolean;
 	/** Lies over the jaw joint: what is said of a painful jaw holds for it. */
 	readonly joint: boolean;
+	/** Tradition leaves it out in pregnancy. */
+	readonly notInPregnancy: boolean;
 	readonly view: View;
 	/** On the figure, the client's left side, drawing units (working values). */
 	readonly at: Point;
@@ -95,7 +97,13 @@ const ROWS: Record<PointCode, Row> = {
 		'stiff neck',
 		PROFILE
 	],
-	GB21: ['shoulder', [600, 610], 'On top of the shoulder, midway from neck to its tip.', 'shoulders that creep up']
+	GB21: [
+		'shoulder',
+		[600, 610],
+		'On top of the shoulder, midway from neck to its tip.',
+		'shoulders that creep up',
+		{ notInPregnancy: true }
+	]
 };
 
 /** Standard names of the points, as they are taught beside the codes. */
@@ -134,7 +142,8 @@ const NAMES: Record<PointCode, string> = {
 /** All points, from the forehead down. */
 export const POINTS: readonly PointInfo[] = POINT_CODES.map((code) => {
 	const [zone, at, find, tradition, change = {}] = ROWS[code];
-	return { code, name: NAMES[code], find, tradition, zone, midline: false, joint: false, view: 'front', at, ...change };
+	const usual = { midline: false, joint: false, notInPregnancy: false, view: 'front' } as const;
+	return { code, name: NAMES[code], find, tradition, zone, ...usual, at, ...change };
 });
 
 const byCode = new Map(POINTS.map((p) => [p.code, p]));

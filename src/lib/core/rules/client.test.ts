@@ -22,15 +22,15 @@ vi.mock('./index', async (original) => {
 vi.mock('./wording', () => ({ sentenceOf: () => ({ head: 'Mind.', body: '' }), fixLabel: () => '' }));
 
 const sequence = sequenceOf([pump('o', 'terminus')]);
-const client = { cautions: 'No nut oils.' };
+const client = { cautions: 'No nut oils.', limits: [] };
 const ofClient = (given: Parameters<typeof judge>[1], judged = sequence) =>
 	judge(judged, given).findings.filter((f) => f.kind === 'client');
 
 test('a finding of the client is there only with her, and is of its own kind', () => {
 	expect(ofClient(CONTEXT)).toEqual([]);
-	expect(ofClient({ ...CONTEXT, client: { cautions: '' } })).toEqual([]);
+	expect(ofClient({ ...CONTEXT, client: { cautions: '', limits: [] } })).toEqual([]);
 	expect(ofClient({ ...CONTEXT, client })).toMatchObject([
-		{ ruleId: 'client-mind', params: client, severity: 'caution' }
+		{ ruleId: 'client-mind', params: { cautions: client.cautions }, severity: 'caution' }
 	]);
 	expect(checkAnswer(sequence, { ...CONTEXT, client }).findings.some((f) => f.kind === 'client')).toBe(true);
 });

@@ -3,6 +3,9 @@ import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
+import type { Answer } from '../client/answer.schema';
+import type { ClientFacts } from '../screening/clientFacts';
+import { limitsOn, type Screened } from '../screening/limits';
 
 /** A few steps that break one rule: the picture of its page, and the proof that it and its fix work. */
 interface Example {
@@ -12,6 +15,10 @@ interface Example {
 	readonly minutes?: number;
 	/** Where no school that ships is such: a policy of its own. */
 	readonly policy?: Partial<School>;
+	/** Whom it is broken for: answers given on a day, and marks. */
+	readonly client?: Partial<Screened>;
+	readonly medium?: string;
+	readonly orientation?: Sequence['orientation'];
 	/** A second phase after a place where a short version may end. */
 	readonly then?: readonly Row[];
 }
@@ -22,6 +29,53 @@ const JAW = along('light-stroke', 'jawline under-jaw n:submandibular', BOTH);
 const CHEEK = along('light-stroke', 'malar zygoma preauricular n:preauricular', BOTH);
 const EYE = along('ring-finger-stroke', 'lower-eyelid outer-canthus temple preauricular', BOTH);
 const TAPE = { lengthMm: 30, widthMm: 8 };
+
+/** The day on which the clients of the examples are in the chair. */
+const EXAMPLE_DAY = '2026-01-01';
+const says = (flag: string, known: Partial<Answer> = {}): Partial<Screened> => ({
+	answers: [
+		{ flag, says: 'yes', places: [], since: null, until: null, note: '', at: `${EXAMPLE_DAY}T08:00:00Z`, ...known }
+	]
+});
+const CLIENT_EXAMPLES: Record<string, Example> = {
+	'client-refer': { rows: [CHEEK], client: says('fever') },
+	'client-clearance': { rows: [CHEEK], client: says('epilepsy') },
+	'client-left-out': {
+		rows: [EYE],
+		client: says('eye-surgery', { places: ['lower-eyelid:right'], since: '2025-12-01' })
+	},
+	'client-move': { rows: [usual('stone-cheekbone')], client: says('blood-thinner') },
+	'client-medium': { rows: [CHEEK], medium: 'almond-oil', client: says('nut-allergy') },
+	'client-pressure': {
+		rows: [along('knuckle-knead', 'masseter', { ...EACH, pressure: 3 })],
+		client: says('jaw-locks')
+	},
+	'client-one-side': {
+		rows: [along('neck-side-down', 'sternocleidomastoid supraclavicular n:terminus', BOTH)],
+		client: says('low-blood-pressure')
+	},
+	'client-posture': {
+		rows: [along('neck-side-down', 'sternocleidomastoid supraclavicular n:terminus', { posture: 'turned' })],
+		client: says('neck-spine')
+	},
+	'client-upright': { rows: [CHEEK], orientation: 'head-end', client: says('flat-lying') },
+	'client-minutes': {
+		rows: [
+			along('knuckle-knead', 'masseter', {
+				...EACH,
+				dose: { kind: 'seconds', min: 30, target: 900, max: 900 }
+			})
+		],
+		client: says('kidney-failure')
+	},
+	'client-go-round': {
+		rows: [CHEEK],
+		client: {
+			marks: [{ id: 'm1', kind: 'mole', zone: 'malar', side: 'left', sizeMm: 6, since: null, note: '' }]
+		}
+	},
+	'client-mind': { rows: [EYE], client: says('contact-lenses') }
+};
 
 const EXAMPLES: Record<string, Example> = {
 	'neck-both-sides': { rows: [along('pinned-circles', 'sternocleidomastoid', { ...BOTH, pressure: 2 })] },
@@ -147,6 +201,7 @@ const EXAMPLES: Record<string, Example> = {
 			along('stone-cheekbone', 'malar zygoma')
 		]
 	},
+	...CLIENT_EXAMPLES,
 	'back-and-forth': {
 		rows: [
 			along('knuckle-sweep', 'buccal malar zygoma'),
@@ -163,16 +218,25 @@ const EXAMPLES: Record<string, Example> = {
 export function exampleOf(ruleId: string): Sequence {
 	const example = EXAMPLES[ruleId];
 	if (!example) throw new Error(`no example for the rule ${ruleId}`);
-	const { rows, then, school = 'outlet-first', performer = 'client', minutes = 30 } = example;
+	const { rows, then, school = 'outlet-first', performer = 'client', minutes = 30, orientation = 'facing' } = example;
+	const medium = example.medium ? { id: example.medium, ml: 0.5 } : null;
 	const phases = [
 		{ title: 'Work', rows, exitAfter: then !== undefined },
 		...(then ? [{ title: 'More', rows: then }] : [])
 	];
 	const sequence = sequenceFromSpec(
-		{ id: ruleId, title: 'Example', school, minutes, goals: [], notes: '', performer, medium: null, phases },
+		{ id: ruleId, title: 'Example', school, minutes, goals: [], notes: '', performer, medium, phases },
 		{ id: `example-${ruleId}`, updatedAt: '2026-01-01T00:00:00.000Z' },
 		// One of them shows what goes beyond the limits.
 		StoredSequenceSchema
 	);
-	return { ...sequence, school: { ...sequence.school, ...example.policy } };
+	return { ...sequence, orientation, school: { ...sequence.school, ...example.policy } };
+}
+
+/** Who is in the chair in the example of a rule about the client; null for all others. */
+export function exampleClient(ruleId: string): ClientFacts | null {
+	const known = EXAMPLES[ruleId]?.client;
+	return known
+		? { cautions: '', limits: limitsOn({ answers: [], marks: [], clearances: [], ...known }, EXAMPLE_DAY) }
+		: null;
 }

@@ -1,4 +1,4 @@
-import { isZone, placeOf, type PlaceRef } from '../atlas/places';
+import { isZone, placeOf } from '../atlas/places';
 import { heightOf } from '../atlas/heights';
 import { regionOf } from '../atlas/regionOf';
 import type { Region } from '../atlas/regions';
@@ -15,9 +15,6 @@ export const touches = (step: Step): boolean =>
 	step.by === 'practitioner' && step.contact !== 'none' && step.aim !== 'cleanse';
 export const isInside = (step: Step): boolean => contactRow(step.contact).inside;
 export const washesHands = (step: Step): boolean => step.aim === 'cleanse' && step.target === 'hands';
-
-const EYELIDS: readonly string[] = ['upper-eyelid', 'lower-eyelid'];
-export const isEyelid = (ref: PlaceRef): boolean => EYELIDS.includes(placeOf(ref));
 
 /** Zones that a step presses at this level or deeper. */
 export function zonesAtLeast(step: Step, level: number): ZoneId[] {

@@ -1,3 +1,6 @@
+import { clientLeftOut } from './client/leftOut';
+import { clientGoRound, clientMind, clientMove, clientOneSide, clientPosture, clientPressure } from './client/steps';
+import { clientClearance, clientMedium, clientMinutes, clientRefer, clientUpright } from './client/whole';
 import { backAndForth } from './effort/backAndForth';
 import { toolSwaps } from './effort/toolSwaps';
 import { exerciseBy } from './body/exerciseBy';
@@ -63,6 +66,8 @@ import { tapeWear } from './tape/tapeWear';
 /** The registry, by kind; within a grade of severity, findings keep this order: what may hurt first, effort last. */
 export const RULES: readonly Rule[] = [
 	tooMuchWork,
+	...[clientRefer, clientClearance, clientLeftOut, clientMove, clientMedium, clientPressure],
+	...[clientOneSide, clientPosture, clientUpright, clientMinutes, clientGoRound, clientMind],
 	...[
 		neckBothSides,
 		eyeCap,

@@ -13,7 +13,7 @@ import { ruleById, RULES } from './index';
 import { tooMuchWork } from './dose/tooMuchWork';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
-import type { ClientFacts } from '../client/clientFacts';
+import type { ClientFacts } from '../screening/clientFacts';
 import { bySeverity, findingKey, isOfClient, severityIn } from './rule';
 import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
 

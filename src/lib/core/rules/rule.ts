@@ -1,5 +1,5 @@
 import type { PlaceRef, Side } from '../atlas/places';
-import type { ClientFacts } from '../client/clientFacts';
+import type { ClientFacts } from '../screening/clientFacts';
 import type { School, Severity } from '../school/school.schema';
 import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';

@@ -272,5 +272,53 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 	'back-and-forth': {
 		title: 'One region, then the next',
 		why: 'Going back and forth costs ways and reads as no plan. Within a phase, a region is finished first.'
+	},
+	'client-refer': {
+		title: 'Refer, no massage today',
+		why: 'Some signs belong to a doctor before any hand is laid on: fever, a hard lump, sudden one-sided swelling, a drooping face. Nothing overrules that on the day.'
+	},
+	'client-clearance': {
+		title: 'Only with a doctor’s word',
+		why: 'With some illnesses and medicines the treating doctor decides. What is cleared, by whom and until when stands in the client’s record.'
+	},
+	'client-left-out': {
+		title: 'Left out today',
+		why: 'A place that the screening leaves out: fresh treatment, broken or inflamed skin, an eye, a neck. Waiting periods end by themselves; the date given by whoever did the treatment goes first.'
+	},
+	'client-move': {
+		title: 'Not this move for this client',
+		why: 'Some moves do not go with what she answered: a stone with a blood thinner, tape with a retinoid, cold with a flare. What she may have instead serves the same aim.'
+	},
+	'client-medium': {
+		title: 'Nothing that she does not bear',
+		why: 'Nuts, seeds, essential oils, wool fat and beeswax are noted with each medium and compared with her allergies.'
+	},
+	'client-pressure': {
+		title: 'As light as this client needs it',
+		why: 'Where several of her limits hold at one place, the strictest counts, and all are named.'
+	},
+	'client-one-side': {
+		title: 'One side at a time for this client',
+		why: 'With low or unsteady blood pressure both sides of the neck are never worked together.'
+	},
+	'client-posture': {
+		title: 'Head as this client bears it',
+		why: 'A turned, tilted or hanging head is not for worn or unstable neck joints, nor for those who get dizzy.'
+	},
+	'client-upright': {
+		title: 'Half sitting',
+		why: 'Some clients do not lie flat: heart, eyes, pregnancy, dizziness.'
+	},
+	'client-minutes': {
+		title: 'No longer than this client bears',
+		why: 'What is drained returns to heart and kidneys: with weak ones the session is short (working value).'
+	},
+	'client-go-round': {
+		title: 'Round what must not be stroked across',
+		why: 'A mole or a breakout is gone round, within a hand’s breadth, or worked beside; a move over the whole face says what it spares.'
+	},
+	'client-mind': {
+		title: 'Said before the first touch',
+		why: 'Some answers ask for a word or a grip first: lenses out, latex-free gloves, eyes not covered.'
 	}
 };

@@ -1,5 +1,6 @@
 import type { Finding } from './rule';
 import { BODY_WORDS, EFFORT_WORDS, HYGIENE_WORDS, INSIDE_WORDS, TAPE_WORDS } from './words/tapeInsideHygiene';
+import { CLIENT_WORDS } from './words/client';
 import { DIRECTION_WORDS } from './words/direction';
 import { DOSE_WORDS, GLIDE_WORDS } from './words/dose';
 import { ORDER_WORDS } from './words/order';
@@ -19,7 +20,8 @@ const WORDS: Words = {
 	...INSIDE_WORDS,
 	...HYGIENE_WORDS,
 	...EFFORT_WORDS,
-	...BODY_WORDS
+	...BODY_WORDS,
+	...CLIENT_WORDS
 };
 
 /** The sentence of a finding. */

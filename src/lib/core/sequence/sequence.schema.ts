@@ -5,7 +5,7 @@ import { CommentSchema, IdSchema, TextSchema, TitleSchema } from '../step/common
 import { SideIdSchema, StepSchema } from '../step/step.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { limitWords, overLimits } from './cost';
-import { GOAL_IDS } from './goalIds';
+import { GOAL_IDS } from '../goalIds';
 
 /** Version of the sequence format. Any new field bumps it. */
 export const SEQUENCE_VERSION = 3;

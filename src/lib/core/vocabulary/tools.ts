@@ -14,6 +14,12 @@ export interface ToolRow extends Labelled {
 	readonly reused: boolean;
 	/** Cools the skin. */
 	readonly cold: boolean;
+	/** Laid on warm. */
+	readonly warm: boolean;
+	/** May be of metal: asked about with an allergy to nickel. */
+	readonly metal: boolean;
+	/** May hold latex, unless its package says otherwise. */
+	readonly latex: boolean;
 	/** It wants bare skin. */
 	readonly wantsBareSkin: boolean;
 	/** It stays on the skin: laid down, not picked up again. */
@@ -28,6 +34,9 @@ const row = (label: string, areaCm2: number | null, known: Partial<ToolRow> = {}
 	slipless: false,
 	reused: false,
 	cold: false,
+	warm: false,
+	metal: false,
+	latex: false,
 	wantsBareSkin: false,
 	staysOn: false,
 	...known
@@ -35,13 +44,13 @@ const row = (label: string, areaCm2: number | null, known: Partial<ToolRow> = {}
 
 export const TOOL_ROWS = {
 	'stone-plate': row('Stone plate', 6, { edged: true, reused: true }),
-	spoon: row('Spoon', 3, { reused: true }),
+	spoon: row('Spoon', 3, { reused: true, metal: true }),
 	roller: row('Roller', 4, { slipless: true, reused: true }),
-	'cold-globes': row('Cold globes', 5, { reused: true, cold: true }),
-	cloth: row('Cloth', null, { slipless: true }),
-	tape: row('Tape', null, { slipless: true, staysOn: true }),
+	'cold-globes': row('Cold globes', 5, { reused: true, cold: true, metal: true }),
+	cloth: row('Cloth', null, { slipless: true, warm: true }),
+	tape: row('Tape', null, { slipless: true, staysOn: true, latex: true }),
 	'soft-brush': row('Soft brush', null, { slipless: true, reused: true, wantsBareSkin: true }),
-	gloves: row('Gloves', null, { worn: true })
+	gloves: row('Gloves', null, { worn: true, latex: true })
 } as const satisfies Record<string, ToolRow>;
 export type ToolId = keyof typeof TOOL_ROWS;
 

@@ -1,4 +1,4 @@
-import { ClientFactsSchema } from '../../core/client/clientFacts';
+import { ClientFactsSchema } from '../../core/screening/clientFacts';
 import { checkAnswer } from '../../core/rules/answer';
 import { SCHOOLS } from '../../core/school/schools';
 import type { Sequence } from '../../core/sequence/sequence.schema';

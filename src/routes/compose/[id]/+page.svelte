@@ -11,7 +11,7 @@
 	import { showAround } from '$lib/ui/parts/shell/showAround';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
-	import { factsOf } from '$lib/core/client/clientFacts';
+	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { VersionPair } from '$lib/store/repository';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';

@@ -5,7 +5,7 @@
 	import { page } from '$app/state';
 	import { askedNow, metNow } from '$lib/core/perform/asks';
 	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
-	import { factsOf } from '$lib/core/client/clientFacts';
+	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Client } from '$lib/core/records/client';
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { Session } from '$lib/core/records/session';

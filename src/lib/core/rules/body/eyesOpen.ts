@@ -1,5 +1,6 @@
 import { setStep } from '../../sequence/edits';
-import { isEyelid, touches } from '../facts';
+import { isEyelid } from '../../atlas/regionOf';
+import { touches } from '../facts';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Eyes are closed while the lids are touched. */

@@ -1,7 +1,7 @@
 import { setStep } from '../../sequence/edits';
 import { peakLevel } from '../../step/levelsOf';
 import { contactRow } from '../../vocabulary/vocabulary';
-import { isEyelid } from '../facts';
+import { isEyelid } from '../../atlas/regionOf';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** On the lids the ring finger is the one that cannot press too hard. */

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { GOAL_IDS } from '../goalIds';
+import { IdSchema, TextSchema } from '../step/common.schema';
+import { AnswerSchema, ClearanceSchema, FollowUpSchema } from './answer.schema';
+import { DaySchema } from './days';
+import { MarkSchema } from './marks';
+import { SidedZoneSchema } from './sidedZone';
+
+/** How she likes it. */
+export const PreferencesSchema = z.strictObject({
+	/** One level lighter or firmer than planned, where caps allow it. */
+	pressure: z.enum(['lighter', 'usual', 'firmer']).default('usual'),
+	/** Ids of media. */
+	likes: z.array(IdSchema).max(50).default([]),
+	dislikes: z.array(IdSchema).max(50).default([]),
+	cheekRoute: z.enum(['outward', 'downward', 'either']).default('either'),
+	/** The room: light, warmth, blanket, music. */
+	room: TextSchema.default(''),
+	/** Whether she is talked to, and how much. */
+	voice: TextSchema.default('')
+});
+export type Preferences = z.infer<typeof PreferencesSchema>;
+
+/** What was agreed, in the words of the practice. */
+export const ConsentSchema = z.strictObject({
+	id: IdSchema,
+	what: TextSchema.min(1),
+	on: DaySchema,
+	/** The day on which she took it back. */
+	withdrawn: DaySchema.nullable().default(null)
+});
+export type Consent = z.infer<typeof ConsentSchema>;
+
+/** A difference between her sides that was there before any work. */
+export const AsymmetrySchema = z.strictObject({
+	places: z.array(SidedZoneSchema).max(68).default([]),
+	note: TextSchema.default(''),
+	since: DaySchema.nullable().default(null)
+});
+
+/** What is known of a client besides her name: fields of the client's record. */
+export const PersonFields = {
+	/** How to reach her, only if she wants it kept. */
+	contact: TextSchema.default(''),
+	birthYear: z.int().min(1900).max(2200).nullable().default(null),
+	performer: z.enum(['client', 'self']).default('client'),
+	/** Of her figure on the map, 0 (lightest) to 5. */
+	skinTone: z.int().min(0).max(5).nullable().default(null),
+	preferences: PreferencesSchema.default(() => PreferencesSchema.parse({})),
+	/** The most wanted first. */
+	goals: z.array(z.enum(GOAL_IDS)).max(19).default([]),
+	asymmetry: AsymmetrySchema.default(() => AsymmetrySchema.parse({})),
+	allergies: TextSchema.default(''),
+	marks: z.array(MarkSchema).max(200).default([]),
+	consents: z.array(ConsentSchema).max(100).default([]),
+	/** All answers that were ever given, in their order; the latest to a question holds. */
+	answers: z.array(AnswerSchema).max(2000).default([]),
+	clearances: z.array(ClearanceSchema).max(100).default([]),
+	followUps: z.array(FollowUpSchema).max(1000).default([])
+} as const;
+type Fields = typeof PersonFields;
+export type Person = { [Field in keyof Fields]: z.infer<Fields[Field]> };
+
+/** The latest answer to each question. */
+export function latestAnswers(answers: Person['answers']): ReadonlyMap<string, Person['answers'][number]> {
+	return new Map(answers.map((answer) => [answer.flag, answer]));
+}
