@@ -2,7 +2,7 @@ import { SIDES } from '../core/atlas/places';
 import { type ZoneId } from '../core/atlas/zones';
 import type { Assessment } from '../core/assess/assessment.schema';
 import { ENTERED_MEASURED_IDS, HEADLINE_GRADE, measuredRow } from '../core/assess/registry';
-import type { Client } from '../core/records/client';
+import { ClientSchema, type Client } from '../core/records/client';
 import { recordOf } from '../core/records/sequenceRecord';
 import type { Session } from '../core/records/session';
 import { refTo, snapshotOf, type Snapshot } from '../core/records/snapshot';
@@ -12,6 +12,7 @@ import { expand } from '../core/sequence/expand';
 import { EMPTY_HISTORY } from '../core/sequence/history';
 import { DEFAULT_WORKING } from '../core/working/working.schema';
 import { seededRandom } from '../core/random';
+import { knownOf } from './people';
 import { normal } from './random';
 import { demoSequences } from './sequences';
 
@@ -184,6 +185,7 @@ function sessionOf(
 		done: doneCounts(events, [{ from: 0, to: cut }]),
 		workedSeconds: Math.round(cut),
 		haltedSeconds: halted,
+		screened: null,
 		sideEffects: random() < 0.1 ? 'Slight redness of the cheeks, gone after ten minutes.' : '',
 		note: ''
 	};
@@ -200,14 +202,10 @@ export function makeDemo(now: Date): Pick<Rows, 'client' | 'sequence' | 'snapsho
 	const begin = new Date(today - WEEKS * 7 * DAY_MS).toISOString();
 	const sequences = demoSequences(begin);
 	const snapshots = sequences.map(snapshotOf);
+	const day = (ms: number) => new Date(ms + offset * 60_000).toISOString().slice(0, 10);
 	const clients: Client[] = PEOPLE.map(({ id, name, note, cautions }) => ({
-		id,
-		revision: 1,
-		updatedAt: begin,
-		name,
-		note,
-		cautions,
-		archived: false
+		...ClientSchema.parse({ id, revision: 1, updatedAt: begin, name, note, cautions }),
+		...knownOf(id, day(today - WEEKS * 7 * DAY_MS), day(today))
 	}));
 	const sessions = PEOPLE.flatMap((person, p) => {
 		const snapshot = snapshots.find((s) => s.sequence.id === person.sequence)!;

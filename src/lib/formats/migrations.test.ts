@@ -25,7 +25,7 @@ const backup = (version: number): Backup => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8];
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));
@@ -98,6 +98,13 @@ describe.each(VERSIONS)('a backup of version %i', (version) => {
 		const again = readBackup(await backupOf(read.exportedAt, read.rows));
 		expect(again).toEqual({ ok: true, value: read });
 	});
+});
+
+test('nobody was screened before version 9: clients have no answers and no marks, sessions say so, no licence is noted', () => {
+	const { client, session, settings } = backup(8).rows;
+	expect(client[0]).toMatchObject({ name: 'Bo', cautions: 'No nut oils.', answers: [], marks: [], clearances: [] });
+	expect(session.map((s) => s.screened)).toEqual(session.map(() => null));
+	expect(settings.map((s) => s.licence)).toEqual([[]]);
 });
 
 test('an exchange of the school in the history of version 1 brings back a school of the present form', () => {
@@ -186,7 +193,7 @@ describe('what version 4 kept in other words', () => {
 		expect(rows.comparison[0]!.result.verdicts.all.map((v) => v.outcome)).toEqual(
 			old.comparisons[0]!.result.verdicts.all.map((v) => v.measure)
 		);
-		expect(rows.settings).toEqual([old.settings]);
+		expect(rows.settings).toEqual([{ ...(old.settings as object), licence: [] }]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
 	});
 });

@@ -1,12 +1,14 @@
 import { getContext, setContext, type Snippet } from 'svelte';
 import { liveQuery } from 'dexie';
 import type { Settings } from '../core/records/settings';
-import type { ExpandContext } from '../core/sequence/expand';
+import type { JudgeInput } from '../core/rules/judge';
+import { factsOf } from '../core/screening/clientFacts';
 import { applySkin } from './skinTones';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
 import { rememberOutside } from '../store/outside';
 import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
+import { Today } from './today.svelte';
 import { takeUpdate, watchUpdates } from './updates';
 import type { CustomLibrary, Repository } from '../store/repository';
 
@@ -46,7 +48,11 @@ export class AppState {
 	/** Whether the working values have been read: pages wait for them, so that nothing is judged by others. */
 	known = $state(false);
 	/** What the core reads. */
-	context = $derived<ExpandContext>({ working: this.working });
+	context = $derived<JudgeInput>({ working: this.working, licence: this.settings?.licence ?? [] });
+	/** The calendar day of the practice. */
+	readonly today = new Today(() => new Date(this.repo.stamp().now));
+	/** What is known of the client who is up next, today. */
+	facts = $derived.by(() => factsOf(this.current.client, this.today.current));
 	/** Who is up next. */
 	readonly current: CurrentClient;
 
@@ -96,7 +102,9 @@ export class AppState {
 			)
 		];
 		const stop = this.current.follow();
+		const stopDay = this.today.follow();
 		return () => {
+			stopDay();
 			for (const subscription of subscriptions) subscription.unsubscribe();
 			stop();
 		};

@@ -1,8 +1,7 @@
 import type { Client } from '../core/records/client';
+import type { ClientChange } from '../store/repository';
 import { RecordGone } from '../store/saveRecord';
 import type { AppState } from './app.svelte';
-
-type Fields = Partial<Pick<Client, 'name' | 'cautions' | 'note'>>;
 
 /** Changes of clients, field by field: each is made on top of what is stored by then, one after the other. */
 export class ClientEdits {
@@ -19,14 +18,14 @@ export class ClientEdits {
 		private readonly app: Pick<AppState, 'repo' | 'run'> & { readonly current: Pick<AppState['current'], 'byId'> }
 	) {}
 
-	change(id: string, fields: Fields): Promise<unknown> {
+	change(id: string, fields: ClientChange): Promise<unknown> {
 		const seen = this.app.current.byId(id);
 		if (seen) this.#seen.set(id, seen);
 		this.#last = this.#last.then(() => this.#save(id, fields));
 		return this.#last;
 	}
 
-	async #save(id: string, fields: Fields): Promise<void> {
+	async #save(id: string, fields: ClientChange): Promise<void> {
 		const { repo } = this.app;
 		const saved = await this.app.run(async () => {
 			try {
@@ -34,7 +33,7 @@ export class ClientEdits {
 			} catch (error) {
 				const seen = this.#seen.get(id);
 				if (!(error instanceof RecordGone) || !seen) throw error;
-				this.#lost = { ...seen, ...fields };
+				this.#lost = { ...seen, ...(typeof fields === 'function' ? fields(seen) : fields) };
 				this.gone = { words: error.message, keepable: true };
 				return null;
 			}

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { SKIN_TONES } from '../core/records/settings';
+import { SKIN_TONES } from '../core/client/skinTones';
 import { SKIN_COLOURS } from './skinTones';
 
 const channel = (hex: string, i: number) => parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16) / 255;

@@ -1,4 +1,4 @@
-import type { SkinTone } from '../core/records/settings';
+import type { SkinTone } from '../core/client/skinTones';
 
 /** Colours of the figure, and of what is drawn on it: strokes, routes, water. `sand` is the one of the style sheet. */
 export interface SkinColours {

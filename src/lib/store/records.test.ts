@@ -193,6 +193,7 @@ describe('what a session performed', () => {
 		id,
 		revision: 0,
 		updatedAt: NOW,
+		screened: null,
 		clientId: 'client-0',
 		startedAt: NOW,
 		endedAt: null,

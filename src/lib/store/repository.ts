@@ -43,6 +43,9 @@ export interface VersionPair {
 }
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked. */
+/** Fields of a client, or what is made of them as they are stored. */
+export type ClientChange = Partial<Client> | ((stored: Client) => Partial<Client>);
+
 export class Repository {
 	constructor(
 		readonly db: SoftTideDb,
@@ -82,12 +85,12 @@ export class Repository {
 	clients = (): Promise<Client[]> => this.#table('client').orderBy('name').toArray();
 	client = (id: string): Promise<Client | undefined> => this.#table('client').get(id);
 	saveClient = (draft: unknown): Promise<Saved<Client>> => saveRecord(this.db, 'client', draft, this.stamp());
-	/** Changes fields of a client on top of what is stored by then. @throws {RecordGone} if she was removed */
-	changeClient = (id: string, fields: Partial<Client>): Promise<Saved<Client>> =>
+	/** Changes fields of a client on top of what is stored by then; a list grows by what is stored, not by what was seen. @throws {RecordGone} if she was removed */
+	changeClient = (id: string, fields: ClientChange): Promise<Saved<Client>> =>
 		this.db.transaction('rw', [this.#table('client'), this.#table('second-version')], async () => {
 			const stored = await this.client(id);
 			if (!stored) throw new RecordGone(kindOf('client'), null);
-			return this.saveClient({ ...stored, ...fields });
+			return this.saveClient({ ...stored, ...(typeof fields === 'function' ? fields(stored) : fields) });
 		});
 	/** Removes a client with all that was recorded of her. */
 	removeClient = async (id: string): Promise<void> => void (await removeRecord(this.db, 'client', id));

@@ -51,7 +51,7 @@
 	let met = $state.raw<ReadonlySet<string>>(new Set());
 	let options = $state.raw<Readonly<Record<string, string>>>({});
 	const sequence = $derived(planned && withMet(asTaken(planned, options), met));
-	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client) }) : null);
+	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client, app.today.current) }) : null);
 	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
 
 	let assessment = $state.raw<Assessment>(emptyAssessment(new Date().toISOString()));

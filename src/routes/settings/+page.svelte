@@ -2,7 +2,7 @@
 	import { Switch } from 'bits-ui';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/step/levels';
 	import { CORE_VERSION } from '$lib/core/version';
-	import { SKIN_TONES } from '$lib/core/records/settings';
+	import { SKIN_TONES } from '$lib/core/client/skinTones';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
 	import { fillWithDemo, wipeAll } from '$lib/store/openStore';

@@ -5,6 +5,7 @@ import { AnswerSchema, ClearanceSchema, FollowUpSchema } from './answer.schema';
 import { DaySchema } from './days';
 import { MarkSchema } from './marks';
 import { SidedZoneSchema } from './sidedZone';
+import { SKIN_TONES } from './skinTones';
 
 /** How she likes it. */
 export const PreferencesSchema = z.strictObject({
@@ -44,8 +45,8 @@ export const PersonFields = {
 	contact: TextSchema.default(''),
 	birthYear: z.int().min(1900).max(2200).nullable().default(null),
 	performer: z.enum(['client', 'self']).default('client'),
-	/** Of her figure on the map, 0 (lightest) to 5. */
-	skinTone: z.int().min(0).max(5).nullable().default(null),
+	/** Of her figure on the maps; null: as it is in the settings. */
+	skinTone: z.enum(SKIN_TONES).nullable().default(null),
 	preferences: PreferencesSchema.default(() => PreferencesSchema.parse({})),
 	/** The most wanted first. */
 	goals: z.array(z.enum(GOAL_IDS)).max(19).default([]),

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { PersonFields } from '../client/person.schema';
 import { TextSchema, TitleSchema } from '../step/common.schema';
+import { plainFacts } from './facts';
 import { RecordFields, type RecordKind } from './record';
 
 /** A person in the chair: a code or a name, as the user likes. */
@@ -9,16 +11,29 @@ export const ClientSchema = z.strictObject({
 	/** What the practitioner wants to read before each session: cautions in her own words. */
 	cautions: TextSchema.default(''),
 	note: TextSchema.default(''),
-	archived: z.boolean().default(false)
+	archived: z.boolean().default(false),
+	...PersonFields
 });
 export type Client = z.infer<typeof ClientSchema>;
+
+/** What is known of her besides name, alert and note. */
+const personOf = ({
+	id: _i,
+	revision: _r,
+	updatedAt: _u,
+	name: _n,
+	cautions: _c,
+	note: _o,
+	archived: _a,
+	...person
+}: Client) => person;
 
 export const clientKind: RecordKind<Client> = {
 	id: 'client',
 	table: 'clients',
 	title: 'Client',
 	titles: 'Clients',
-	what: 'A person in the chair, by a name or a code, with what to mind.',
+	what: 'A person in the chair, by a name or a code: answers, marks, clearances, wishes, consent.',
 	schema: ClientSchema,
 	indexes: { 1: 'id, name, updatedAt' },
 	limit: 10_000,
@@ -29,6 +44,7 @@ export const clientKind: RecordKind<Client> = {
 		['Name', client.name],
 		['Client alert', client.cautions],
 		['Note', client.note],
-		['Archived', client.archived ? 'yes' : 'no']
+		['Archived', client.archived ? 'yes' : 'no'],
+		...plainFacts(personOf(client))
 	]
 };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { AssessmentSchema, EntrySchema } from '../assess/assessment.schema';
+import { MAX_LIMITS } from '../screening/limit.schema';
 import { IdSchema, TextSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
 import { SequenceRefSchema } from './snapshot';
@@ -12,6 +13,19 @@ export const DoneStepSchema = z.strictObject({
 	rightReps: z.number().min(0),
 	seconds: z.number().min(0),
 	skipped: z.boolean()
+});
+
+/** The screening as it stood when a session began. */
+export const ScreenedSchema = z.strictObject({
+	/** What today allowed, a line each. */
+	held: z.array(z.string().max(300)).max(MAX_LIMITS).default([]),
+	/** Stops that were passed over, each with the reason that was given. */
+	despite: z
+		.array(z.strictObject({ what: z.string().max(300), reason: TextSchema.min(1) }))
+		.max(100)
+		.default([]),
+	/** What was performed was made to fit her, and is not her sequence itself. */
+	fitted: z.boolean().default(false)
 });
 
 export const SessionSchema = z.strictObject({
@@ -35,6 +49,8 @@ export const SessionSchema = z.strictObject({
 	done: z.array(DoneStepSchema).max(2000).default([]),
 	workedSeconds: z.number().min(0).default(0),
 	haltedSeconds: z.number().min(0).default(0),
+	/** What held for the client that day, and what was begun all the same; null where nobody was screened. */
+	screened: ScreenedSchema.nullable().default(null),
 	sideEffects: TextSchema.default(''),
 	note: TextSchema.default('')
 });

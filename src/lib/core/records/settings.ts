@@ -1,10 +1,9 @@
 import { dequal } from 'dequal';
 import { z } from 'zod';
+import { SKIN_TONES } from '../client/skinTones';
+import { LicenceSchema } from '../screening/licence';
 import { IdSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
-
-export const SKIN_TONES = ['sand', 'almond', 'honey', 'amber', 'chestnut', 'umber'] as const;
-export type SkinTone = (typeof SKIN_TONES)[number];
 
 /** What the application remembers about itself. */
 export const SettingsSchema = z.strictObject({
@@ -18,6 +17,8 @@ export const SettingsSchema = z.strictObject({
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(null),
+	/** What the practice says that its licence covers. */
+	licence: LicenceSchema.default([]),
 	currentClientId: IdSchema.nullable().default(null)
 });
 export type Settings = z.infer<typeof SettingsSchema>;

@@ -18,8 +18,13 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { TECHNIQUES } from '../technique/library';
 import { anySequence, CONTEXT, NOW } from '../testing';
 import { DEFAULT_WORKING } from '../working/working.schema';
+import { z } from 'zod';
+import { PersonFields } from '../client/person.schema';
 import type { KindId, RecordOf } from './kinds';
 import { hashOfBytes, refTo, snapshotOf } from './snapshot';
+
+/** As it is where nobody was asked. */
+const PERSON = z.object(PersonFields).parse({});
 
 /** Random full stores, for tests only: records of every kind that point to one another as they should. */
 type Rows = { readonly [K in KindId]: RecordOf<K>[] };
@@ -80,7 +85,30 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 			name,
 			cautions: `mind ${name}`,
 			note: '',
-			archived: false
+			archived: false,
+			...PERSON,
+			answers: [
+				{
+					flag: 'filler',
+					says: 'yes' as const,
+					places: ['chin:left' as const],
+					since: '2026-02-20',
+					until: null,
+					note: name,
+					at: NOW
+				}
+			],
+			marks: [
+				{
+					id: `mark-${n}`,
+					kind: 'mole' as const,
+					zone: 'malar' as const,
+					side: 'left' as const,
+					sizeMm: 4,
+					since: null,
+					note: ''
+				}
+			]
 		}));
 		const drafts = list.map((sequence) =>
 			commit({ sequence, history: EMPTY_HISTORY }, setHead(sequence, { notes: 'Edited' }, 'Note'))
@@ -107,6 +135,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 				done: [],
 				workedSeconds: n,
 				haltedSeconds: 0,
+				screened: { held: ['Waits: chin, left'], despite: [], fitted: v.over },
 				sideEffects: '',
 				note: v.note
 			};
@@ -159,6 +188,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					skinTone: 'sand' as const,
 					units: 'mm' as const,
 					tone: true,
+					licence: [{ id: 'inside' as const, covers: 'no' as const, on: '2025-11-03', note: '' }],
 					cautionSeenAt: null,
 					keepAskedAt: null,
 					currentClientId: 'client-0'

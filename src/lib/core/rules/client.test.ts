@@ -1,43 +1,48 @@
-import { expect, test, vi } from 'vitest';
+import { expect, test } from 'vitest';
+import type { Answer } from '../client/answer.schema';
+import { factsOf } from '../screening/clientFacts';
 import { CONTEXT, pump, sequenceOf } from '../testing';
 import { checkAnswer } from './answer';
 import { judge } from './judge';
 import { muteFinding } from './mutes';
 
-/** A rule about the person in the chair, as screening will bring them. */
-vi.mock('./index', async (original) => {
-	const { RULES } = await original<typeof import('./index')>();
-	const rule = {
-		id: 'client-mind',
-		kind: 'client',
-		severity: 'caution',
-		floor: 'caution',
-		ceiling: 'caution',
-		check: ({ client }: { client: { cautions: string } | null }) =>
-			client?.cautions ? [{ stepIds: [], params: { cautions: client.cautions } }] : []
-	};
-	const rules = [...RULES, rule];
-	return { RULES: rules, ruleById: (id: string) => rules.find((r) => r.id === id) };
+const TODAY = '2026-03-01';
+const sequence = sequenceOf([pump('o', 'terminus'), pump('n', 'deep-cervical')]);
+const answer = (flag: string): Answer => ({
+	flag,
+	says: 'yes',
+	places: [],
+	since: null,
+	until: null,
+	note: '',
+	at: `${TODAY}T08:00:00Z`
 });
-vi.mock('./wording', () => ({ sentenceOf: () => ({ head: 'Mind.', body: '' }), fixLabel: () => '' }));
-
-const sequence = sequenceOf([pump('o', 'terminus')]);
-const client = { cautions: 'No nut oils.', limits: [] };
+const clientWith = (...flags: string[]) =>
+	factsOf({ cautions: '', answers: flags.map(answer), marks: [], clearances: [] }, TODAY);
 const ofClient = (given: Parameters<typeof judge>[1], judged = sequence) =>
 	judge(judged, given).findings.filter((f) => f.kind === 'client');
 
 test('a finding of the client is there only with her, and is of its own kind', () => {
 	expect(ofClient(CONTEXT)).toEqual([]);
-	expect(ofClient({ ...CONTEXT, client: { cautions: '', limits: [] } })).toEqual([]);
+	expect(ofClient({ ...CONTEXT, client: clientWith() })).toEqual([]);
+	const client = clientWith('carotid');
 	expect(ofClient({ ...CONTEXT, client })).toMatchObject([
-		{ ruleId: 'client-mind', params: { cautions: client.cautions }, severity: 'caution' }
+		{ ruleId: 'client-clearance', severity: 'stop', stepIds: [] },
+		{ ruleId: 'client-left-out', severity: 'stop', stepIds: ['n'], params: { names: 'Carotid disease' } }
 	]);
 	expect(checkAnswer(sequence, { ...CONTEXT, client }).findings.some((f) => f.kind === 'client')).toBe(true);
 });
 
-test('it is never set aside in the sequence, not by hand and not by a file that says so', () => {
-	const [finding] = ofClient({ ...CONTEXT, client });
-	expect(() => muteFinding(sequence, finding!, 'known')).toThrow(/comes from the client/);
-	const forged = { ...sequence, mutes: [{ key: finding!.key, reason: 'known' }] };
-	expect(ofClient({ ...CONTEXT, client }, forged)).toHaveLength(1);
+test('it is never set aside in the sequence, not by hand and not by a file that says so, and no school hides it', () => {
+	const given = { ...CONTEXT, client: clientWith('contact-lenses', 'low-blood-pressure', 'carotid') };
+	for (const finding of ofClient(given)) {
+		expect(() => muteFinding(sequence, finding, 'known')).toThrow();
+		const forged = { ...sequence, mutes: [{ key: finding.key, reason: 'known' }] };
+		expect(ofClient(given, forged).map((f) => f.key)).toContain(finding.key);
+	}
+	const lax = {
+		...sequence.school,
+		severities: { 'client-left-out': 'advice', 'client-clearance': 'advice' } as const
+	};
+	expect(ofClient(given, { ...sequence, school: lax }).filter((f) => f.severity === 'stop')).toHaveLength(2);
 });

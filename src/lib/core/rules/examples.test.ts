@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { applyEdit } from '../sequence/edits';
 import { CONTEXT } from '../testing';
-import { exampleClient, exampleOf } from './examples';
+import { exampleGiven, exampleOf } from './examples';
 import { RULES } from './index';
 import { fixIn, judge } from './judge';
 
 describe.each(RULES.map((r) => [r.id, r] as const))('%s', (id, rule) => {
 	const sequence = exampleOf(id);
-	const given = { ...CONTEXT, client: exampleClient(id) };
+	const given = { ...CONTEXT, ...exampleGiven(id) };
 	const { findings, context } = judge(sequence, given);
 	const finding = findings.find((f) => f.ruleId === id);
 	test('its example breaks it', () => expect(finding).toBeDefined());

@@ -4,8 +4,10 @@ import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Answer } from '../client/answer.schema';
-import type { ClientFacts } from '../screening/clientFacts';
-import { limitsOn, type Screened } from '../screening/limits';
+import { factsOf } from '../screening/clientFacts';
+import type { Licence } from '../screening/licence';
+import type { Screened } from '../screening/limits';
+import type { JudgeInput } from './judge';
 
 /** A few steps that break one rule: the picture of its page, and the proof that it and its fix work. */
 interface Example {
@@ -17,6 +19,7 @@ interface Example {
 	readonly policy?: Partial<School>;
 	/** Whom it is broken for: answers given on a day, and marks. */
 	readonly client?: Partial<Screened>;
+	readonly licence?: Licence;
 	readonly medium?: string;
 	readonly orientation?: Sequence['orientation'];
 	/** A second phase after a place where a short version may end. */
@@ -73,6 +76,10 @@ const CLIENT_EXAMPLES: Record<string, Example> = {
 		client: {
 			marks: [{ id: 'm1', kind: 'mole', zone: 'malar', side: 'left', sizeMm: 6, since: null, note: '' }]
 		}
+	},
+	'outside-licence': {
+		rows: [along('thumb-inside', 'masseter')],
+		licence: [{ id: 'inside', covers: 'no', on: '2025-11-03', note: '' }]
 	},
 	'client-mind': { rows: [EYE], client: says('contact-lenses') }
 };
@@ -233,10 +240,9 @@ export function exampleOf(ruleId: string): Sequence {
 	return { ...sequence, orientation, school: { ...sequence.school, ...example.policy } };
 }
 
-/** Who is in the chair in the example of a rule about the client; null for all others. */
-export function exampleClient(ruleId: string): ClientFacts | null {
-	const known = EXAMPLES[ruleId]?.client;
-	return known
-		? { cautions: '', limits: limitsOn({ answers: [], marks: [], clearances: [], ...known }, EXAMPLE_DAY) }
-		: null;
+/** Who is in the chair in the example of a rule, and what the licence covers. */
+export function exampleGiven(ruleId: string): Pick<JudgeInput, 'client' | 'licence'> {
+	const { client, licence = [] } = EXAMPLES[ruleId] ?? {};
+	const screened = client && { cautions: '', answers: [], marks: [], clearances: [], ...client };
+	return { client: screened ? factsOf(screened, EXAMPLE_DAY) : null, licence };
 }

@@ -32,6 +32,7 @@ import { toolsClean } from './hygiene/toolsClean';
 import { insideAfter } from './inside/insideAfter';
 import { insideGloves } from './inside/insideGloves';
 import { insideLicence } from './inside/insideLicence';
+import { outsideLicence } from './inside/outsideLicence';
 import { insideTime } from './inside/insideTime';
 import { closingPump } from './order/closingPump';
 import { deepThenDrain } from './order/deepThenDrain';
@@ -81,7 +82,7 @@ export const RULES: readonly Rule[] = [
 		steepTilt,
 		lidContact
 	],
-	...[insideGloves, insideAfter, insideTime, insideLicence],
+	...[insideGloves, insideAfter, insideTime, insideLicence, outsideLicence],
 	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
 	...[deepThenDrain, stranded, closingPump, exitOpen, exitAfterNeck],
 	...[againstDrainage, throatStraightDown, jawShort, liftDown, mouthEndsDown, neckDirection],

@@ -14,6 +14,7 @@ import { tooMuchWork } from './dose/tooMuchWork';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
 import type { ClientFacts } from '../screening/clientFacts';
+import type { Licence } from '../screening/licence';
 import { bySeverity, findingKey, isOfClient, severityIn } from './rule';
 import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
 
@@ -37,6 +38,8 @@ export interface Judgement {
 /** What a sequence is judged by: the working values, and who is in the chair where that is known. */
 export interface JudgeInput extends ExpandContext {
 	readonly client?: ClientFacts | null;
+	/** What the practice says that its licence covers. */
+	readonly licence?: Licence;
 }
 
 /** The rules that a school would have lighter or graver than they may become, and names that are no rule. */
@@ -57,6 +60,7 @@ export function contextOf(sequence: Sequence, given: JudgeInput): JudgeContext {
 	return {
 		working: given.working,
 		client: given.client ?? null,
+		licence: given.licence ?? [],
 		sequence,
 		school: sequence.school,
 		steps,

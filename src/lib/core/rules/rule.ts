@@ -1,5 +1,6 @@
 import type { PlaceRef, Side } from '../atlas/places';
 import type { ClientFacts } from '../screening/clientFacts';
+import type { Licence } from '../screening/licence';
 import type { School, Severity } from '../school/school.schema';
 import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';
@@ -17,6 +18,7 @@ import type { PlacedStep } from '../sequence/walk';
 export interface JudgeContext extends ExpandContext {
 	/** Who is in the chair; null where the sequence is judged for anybody. */
 	readonly client: ClientFacts | null;
+	readonly licence: Licence;
 	readonly sequence: Sequence;
 	readonly school: School;
 	readonly steps: readonly PlacedStep[];
@@ -47,6 +49,7 @@ export const RULE_KINDS = {
 	effort: 'Effort',
 	body: 'Body and hands',
 	school: 'The school',
+	licence: 'Your licence',
 	client: 'This client'
 } as const;
 export type RuleKind = keyof typeof RULE_KINDS;

@@ -2,7 +2,7 @@ import { SCHOOLS } from '../school/schools';
 import { differences } from '../sequence/difference';
 import { applyEdit } from '../sequence/edits';
 import { DEFAULT_WORKING } from '../working/working.schema';
-import { exampleClient, exampleOf } from './examples';
+import { exampleGiven, exampleOf } from './examples';
 import { RULES } from './index';
 import { fixIn, judge } from './judge';
 import { RULE_KINDS, severityIn, type Rule, type RuleKind } from './rule';
@@ -19,7 +19,7 @@ function bySchool(of: (school: (typeof SCHOOLS)[number]) => string): string {
 /** What the rule says of its example, and what its fix changes there. */
 function exampleLines(rule: Rule): string[] {
 	const sequence = exampleOf(rule.id);
-	const { findings, context } = judge(sequence, { working: DEFAULT_WORKING, client: exampleClient(rule.id) });
+	const { findings, context } = judge(sequence, { working: DEFAULT_WORKING, ...exampleGiven(rule.id) });
 	const finding = findings.find((f) => f.ruleId === rule.id)!;
 	const { head, body } = sentenceOf(finding);
 	const edit = fixIn(context, finding);

@@ -273,6 +273,10 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'One region, then the next',
 		why: 'Going back and forth costs ways and reads as no plan. Within a phase, a region is finished first.'
 	},
+	'outside-licence': {
+		title: 'Within your licence',
+		why: 'What a licence covers differs from place to place. Whatever you note as not covered, on the page of local codes, is said here at every step.'
+	},
 	'client-refer': {
 		title: 'Refer, no massage today',
 		why: 'Some signs belong to a doctor before any hand is laid on: fever, a hard lump, sudden one-sided swelling, a drooping face. Nothing overrules that on the day.'

@@ -1,4 +1,5 @@
 import { ClientFactsSchema } from '../../core/screening/clientFacts';
+import { LicenceSchema } from '../../core/screening/licence';
 import { checkAnswer } from '../../core/rules/answer';
 import { SCHOOLS } from '../../core/school/schools';
 import type { Sequence } from '../../core/sequence/sequence.schema';
@@ -22,8 +23,8 @@ function bySchool(sequence: Sequence, school: string | undefined): Read<Sequence
 }
 
 /**
- * Timing, balance and findings of a sequence file, or of a text of the notation; `{ sequence, working, client }` gives
- * other working values and what is known of the client with it, and `?school=` judges by another school.
+ * Timing, balance and findings of a sequence file, or of a text of the notation; `{ sequence, working, client, licence }`
+ * gives other working values, what is known of the client and what the licence covers with it, and `?school=` judges by another school.
  */
 export function check(bytes: Uint8Array, _gone: () => boolean, { type, school }: Manner): Answer {
 	if (type === 'text' && !isJson(bytes)) {
@@ -33,7 +34,7 @@ export function check(bytes: Uint8Array, _gone: () => boolean, { type, school }:
 	}
 	const body = readBody(bytes);
 	if (!body.ok) return body.answer;
-	const { working: wish, client: who, ...bare } = body.value;
+	const { working: wish, client: who, licence: code, ...bare } = body.value;
 	const wrapped = typeof bare.sequence === 'object' && bare.sequence !== null;
 	const read = wrapped ? readSequence(bare.sequence, 'sequence') : readSequence(bare, '');
 	const sequence = read.ok ? bySchool(read.value, school) : read;
@@ -42,5 +43,8 @@ export function check(bytes: Uint8Array, _gone: () => boolean, { type, school }:
 	if (!working.ok) return working.answer;
 	const client = readPart(ClientFactsSchema.nullable(), who ?? null, 'client', 'Not what is known of a client');
 	if (!client.ok) return client.answer;
-	return answerOf(checkAnswer(sequence.value, { working: working.value, client: client.value }));
+	const licence = readPart(LicenceSchema, code ?? [], 'licence', 'Not what a licence covers');
+	if (!licence.ok) return licence.answer;
+	const given = { working: working.value, client: client.value, licence: licence.value };
+	return answerOf(checkAnswer(sequence.value, given));
 }

@@ -74,7 +74,7 @@
 	$effect(() => {
 		if (!draft) return;
 		draft.context = app.context;
-		draft.client = factsOf(client);
+		draft.client = factsOf(client, app.today.current);
 	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;

@@ -51,7 +51,7 @@
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
 		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
 		if (!sequence || found.endedAt) return;
-		judgement = judge(sequence, { ...app.context, client: factsOf(client) });
+		judgement = judge(sequence, { ...app.context, client: factsOf(client, app.today.current) });
 		const { events, context } = judgement;
 		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		runner = new Runner({
@@ -73,7 +73,7 @@
 		const next = sequence && judgement && metNow(sequence, stepId, judgement.events, here, app.context);
 		if (!next || !runner) return;
 		sequence = next;
-		judgement = judge(next, { ...app.context, client: factsOf(client) });
+		judgement = judge(next, { ...app.context, client: factsOf(client, app.today.current) });
 		runner.follow({ events: judgement.events, cues: cuesOf(judgement.events, judgement.context.byId, app.working) });
 		const kept = await app.run(() => app.repo.keepPerformed(next));
 		if (kept) await draft?.change({ sequence: kept });

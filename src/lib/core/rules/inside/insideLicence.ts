@@ -1,4 +1,5 @@
 import { isInside } from '../facts';
+import { licenceEntry } from '../../screening/licence';
 import type { Rule } from '../rule';
 
 /** Said each time: work inside the mouth may need a licence of its own. */
@@ -8,7 +9,9 @@ export const insideLicence: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'caution',
-	check({ steps }) {
+	check({ steps, licence }) {
+		// Who has looked it up and is covered need not be told each time.
+		if (licenceEntry(licence, 'inside')?.covers === 'yes') return [];
 		const first = steps.find(({ step }) => isInside(step));
 		return first ? [{ stepIds: [first.step.id], params: { number: first.number } }] : [];
 	}

@@ -76,6 +76,9 @@ export const CLIENT_WORDS: Words = {
 		}),
 		fix: 'Go round it'
 	},
+	'outside-licence': {
+		say: (f) => ({ head: `${f.params.number} lies outside your licence: ${f.params.names}.`, body: why(f) })
+	},
 	'client-mind': {
 		say: (f) => ({ head: `Before ${f.params.number}: ${f.params.what}`, body: why(f) }),
 		fix: 'Note it there'

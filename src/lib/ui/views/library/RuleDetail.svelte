@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { exampleClient, exampleOf } from '$lib/core/rules/examples';
+	import { exampleGiven, exampleOf } from '$lib/core/rules/examples';
 	import { fixIn, judge } from '$lib/core/rules/judge';
 	import { RULE_KINDS, severityIn, type Rule } from '$lib/core/rules/rule';
 	import { RULE_TEXTS, whyOf } from '$lib/core/rules/texts';
@@ -26,7 +26,7 @@
 	let { rule, context, own }: Props = $props();
 	const example = $derived(exampleOf(rule.id));
 	// The example breaks the rule by the values as they ship; a practitioner's own may be wider.
-	const judgement = $derived(judge(example, { ...context, working: DEFAULT_WORKING, client: exampleClient(rule.id) }));
+	const judgement = $derived(judge(example, { ...context, working: DEFAULT_WORKING, ...exampleGiven(rule.id) }));
 	const finding = $derived(judgement.findings.find((f) => f.ruleId === rule.id)!);
 	const edit = $derived(fixIn(judgement.context, finding));
 	const mended = $derived(edit ? applyEdit(example, edit) : null);
