@@ -93,6 +93,7 @@ const floorRules = floors.flat().map((folder) => ({
 }));
 /** Parts of the interface know no view; a view knows the parts and itself. */
 const views = [
+	'clients',
 	'compose',
 	'exchange',
 	'library',

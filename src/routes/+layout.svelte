@@ -36,6 +36,7 @@
 		const stops = [app.follow(), app.followUpdates(version)];
 		return () => stops.forEach((stop) => stop());
 	});
+	$effect(() => app.drawFigure());
 	/** Pages that are a sheet or a stage of their own carry no navigation. */
 	const view = $derived(viewAt(page.url.pathname));
 	const bare = $derived(view?.bare ?? false);

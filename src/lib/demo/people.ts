@@ -108,7 +108,7 @@ export function knownOf(id: string, first: Day, today: Day): Known {
 					room: 'Blanket, warm feet.',
 					voice: 'Nothing said after the opening.'
 				}),
-				consents: agreed('Nape, neck and jaw, oil, no photographs; to be asked again after the eye is healed.')
+				consents: agreed('Nape, neck and jaw, oil, no photographs; to be asked again after the eye has settled.')
 			};
 		default:
 			return {};

@@ -193,7 +193,7 @@ describe('what version 4 kept in other words', () => {
 		expect(rows.comparison[0]!.result.verdicts.all.map((v) => v.outcome)).toEqual(
 			old.comparisons[0]!.result.verdicts.all.map((v) => v.measure)
 		);
-		expect(rows.settings).toEqual([{ ...(old.settings as object), licence: [] }]);
+		expect(rows.settings).toEqual([{ ...(old.settings as object), licence: [], exportedAt: null }]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
 	});
 });

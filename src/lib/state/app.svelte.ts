@@ -3,6 +3,8 @@ import { liveQuery } from 'dexie';
 import type { Settings } from '../core/records/settings';
 import type { JudgeInput } from '../core/rules/judge';
 import { factsOf } from '../core/screening/clientFacts';
+import type { SkinTone } from '../core/client/skinTones';
+import type { Client } from '../core/records/client';
 import { applySkin } from './skinTones';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
@@ -50,7 +52,13 @@ export class AppState {
 	/** What the core reads. */
 	context = $derived<JudgeInput>({ working: this.working, licence: this.settings?.licence ?? [] });
 	/** The calendar day of the practice. */
-	readonly today = new Today(() => new Date(this.repo.stamp().now));
+	readonly today: Today;
+	/** Whose record is looked at, where that is not who is up next. */
+	shown = $state.raw<Client | null>(null);
+	/** Skin of the figure of whoever it is; null: as the settings say. */
+	figure = $derived.by(() => (this.shown ?? this.current.client)?.skinTone ?? null);
+	/** Draws the figures anew where she has a skin of her own. Call it in an effect. */
+	drawFigure = (): void => void (this.settings && applyLook(this.settings, this.figure));
 	/** What is known of the client who is up next, today. */
 	facts = $derived.by(() => factsOf(this.current.client, this.today.current));
 	/** Who is up next. */
@@ -60,6 +68,7 @@ export class AppState {
 		readonly repo: Repository,
 		readonly demo: boolean
 	) {
+		this.today = new Today(() => new Date(repo.stamp().now));
 		this.current = new CurrentClient({
 			repo,
 			settings: () => this.settings,
@@ -86,7 +95,7 @@ export class AppState {
 				() => this.repo.settings(),
 				(settings) => {
 					this.settings = settings;
-					this.#sayOnce(applyLook(settings));
+					this.#sayOnce(applyLook(settings, this.figure));
 				}
 			),
 			follow(
@@ -185,10 +194,10 @@ export class AppState {
 }
 
 /** @returns whether it is remembered for the first moment of the next visit */
-function applyLook({ theme, skinTone }: Settings): boolean {
+function applyLook({ theme, skinTone }: Settings, hers: SkinTone | null): boolean {
 	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
 	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
-	applySkin(document.documentElement, skinTone, dark ? 'evening' : 'day');
+	applySkin(document.documentElement, hers ?? skinTone, dark ? 'evening' : 'day');
 	return rememberOutside('theme', theme);
 }
 

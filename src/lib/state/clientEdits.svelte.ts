@@ -1,5 +1,4 @@
-import type { Client } from '../core/records/client';
-import type { ClientChange } from '../store/repository';
+import type { Client, ClientChange } from '../core/records/client';
 import { RecordGone } from '../store/saveRecord';
 import type { AppState } from './app.svelte';
 

@@ -1,6 +1,5 @@
 import { ZodError } from 'zod';
 import type { ClientFacts } from '../core/screening/clientFacts';
-import type { ExpandContext } from '../core/sequence/expand';
 import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edits';
 import { editTo } from '../core/sequence/editTo';
@@ -11,7 +10,7 @@ import type { Step } from '../core/step/step.schema';
 import { LIKENESSES, stepsLike, type LikenessId } from '../core/sequence/likeness';
 import { findStep, stepsOf, type PlacedStep } from '../core/sequence/walk';
 import { eventIndexAt, positionAt } from '../core/perform/position';
-import { fixIn, judge, type Judgement } from '../core/rules/judge';
+import { fixIn, judge, type Judgement, type JudgeInput } from '../core/rules/judge';
 import { mendEach, mendSafe } from '../core/rules/mend';
 import { muteFinding, unmuteFinding } from '../core/rules/mutes';
 import type { FindingGroup } from '../core/rules/grouping';
@@ -62,7 +61,7 @@ export class SequenceDraft {
 	steps = $derived.by<PlacedStep[]>(() => stepsOf(this.#draft.sequence));
 	byId = $derived(new Map(this.steps.map((s) => [s.step.id, s])));
 	/** What the core reads: it follows the working values. */
-	context = $state.raw() as ExpandContext;
+	context = $state.raw() as JudgeInput;
 	/** Who is in the chair: the sequence is judged for her. */
 	client = $state.raw<ClientFacts | null>(null);
 	/** What is judged: of a long sequence, as it was a moment ago, so that an edit is on the screen before it is judged. */
@@ -84,7 +83,7 @@ export class SequenceDraft {
 	position = $derived(positionAt(this.judgement.events, this.cursorSeconds));
 	selected = $derived(this.selectedId ? (this.byId.get(this.selectedId) ?? null) : null);
 
-	constructor(initial: Draft, context: ExpandContext, repo: Repository) {
+	constructor(initial: Draft, context: JudgeInput, repo: Repository) {
 		this.context = context;
 		const { history, dropped } = soundHistory(initial);
 		this.#draft = { ...initial, history };
@@ -220,12 +219,12 @@ export class SequenceDraft {
 	fixOfGroup({ lead, findings }: FindingGroup): Edit | null {
 		if (findings.length === 1) return this.fixOf(lead);
 		const wanted = (f: Finding) => f.ruleId === lead.ruleId && f.severity === lead.severity;
-		return mendEach(this.sequence, this.context, wanted)?.edit ?? null;
+		return mendEach(this.sequence, { ...this.context, client: this.client }, wanted)?.edit ?? null;
 	}
 
 	/** All fixes that are safe, as one edit; null where there is none. */
 	safeFixes(): Edit | null {
-		return mendSafe(this.sequence, this.context)?.edit ?? null;
+		return mendSafe(this.sequence, { ...this.context, client: this.client })?.edit ?? null;
 	}
 
 	/** Sets a finding aside with a reason. */

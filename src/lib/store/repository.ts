@@ -1,5 +1,5 @@
 import type { Medium } from '../core/medium/medium.schema';
-import type { Client } from '../core/records/client';
+import type { Client, ClientChange } from '../core/records/client';
 import type { Comparison } from '../core/records/comparison';
 import type { CustomRecord } from '../core/records/custom';
 import { KeptSchema, type Kept } from '../core/records/kept';
@@ -12,6 +12,7 @@ import type { Session } from '../core/records/session';
 import { SettingsSchema, type Settings } from '../core/records/settings';
 import { refTo, snapshotOf } from '../core/records/snapshot';
 import type { School } from '../core/school/school.schema';
+import type { SomeRows } from '../formats/backup/backupSchema';
 import { EMPTY_HISTORY, type Draft } from '../core/sequence/history';
 import { StoredSequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import type { Technique } from '../core/technique/technique.schema';
@@ -43,9 +44,6 @@ export interface VersionPair {
 }
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked. */
-/** Fields of a client, or what is made of them as they are stored. */
-export type ClientChange = Partial<Client> | ((stored: Client) => Partial<Client>);
-
 export class Repository {
 	constructor(
 		readonly db: SoftTideDb,
@@ -92,6 +90,17 @@ export class Repository {
 			if (!stored) throw new RecordGone(kindOf('client'), null);
 			return this.saveClient({ ...stored, ...(typeof fields === 'function' ? fields(stored) : fields) });
 		});
+	/** All that is recorded of a client, and nothing of anybody else: what a file of her alone holds. */
+	rowsOfClient = async (id: string): Promise<SomeRows> => {
+		const [client, sessions] = await Promise.all([this.client(id), this.sessionsOf(id)]);
+		const wanted = new Set(sessions.flatMap((s) => (s.sequence ? [s.sequence.snapshot] : [])));
+		const snapshots = await this.#table('snapshot').bulkGet([...wanted]);
+		return {
+			client: client ? [client] : [],
+			session: sessions,
+			snapshot: snapshots.filter((s) => s !== undefined)
+		};
+	};
 	/** Removes a client with all that was recorded of her. */
 	removeClient = async (id: string): Promise<void> => void (await removeRecord(this.db, 'client', id));
 

@@ -51,7 +51,9 @@
 
 	async function exportAll() {
 		const written = await exchange.write();
-		if (written) saveFile(fileName(`soft-tide-${written.exportedAt.slice(0, 10)}`, 'zip'), written.file, 'application/zip');
+		if (!written) return;
+		void app.save({ exportedAt: written.exportedAt });
+		saveFile(fileName(`soft-tide-${written.exportedAt.slice(0, 10)}`, 'zip'), written.file, 'application/zip');
 	}
 	async function exportObservations() {
 		const sessions = (await app.run(() => app.repo.sessionsSince(''))) ?? [];

@@ -11,6 +11,8 @@
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
+	import { licenceLimits } from '$lib/core/screening/licence';
+	import { techniqueToday } from '$lib/core/screening/ofTechnique';
 	import { blankTechnique } from '$lib/core/technique/blank';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
@@ -42,7 +44,13 @@
 	let filter = $state<TechniqueFilter>({ ...ANY_TECHNIQUE, goal });
 	const editing = new CustomEditing<Technique>(app, 'technique');
 	const find = $derived(techniqueIndex(library.all));
-	const found = $derived(find(filter));
+	/** Who is up next, and what today allows her. */
+	const limits = $derived(app.facts?.limits ?? []);
+	const codes = $derived(licenceLimits(app.settings?.licence ?? []));
+	let onlyHers = $state(false);
+	const matching = $derived(find(filter));
+	const found = $derived(onlyHers && limits.length ? matching.filter((t) => techniqueToday(t, limits).verdict === 'fine') : matching);
+	const today = $derived(app.current.client && limits.length ? { name: app.current.client.name, limits, all: library.all } : null);
 	const ownIds = $derived(new Set(app.own.techniques.map((t) => t.id)));
 	const openId = $derived(page.url.searchParams.get('move'));
 	const open = $derived(
@@ -121,6 +129,15 @@
 				)}
 				onchange={(wanted) => set({ goal: wanted })}
 			/>
+			{#if today}<Select
+					label="For"
+					value={onlyHers ? 'hers' : 'all'}
+					options={[
+						{ value: 'all', label: 'for anybody' },
+						{ value: 'hers', label: `What ${today.name} may have` }
+					]}
+					onchange={(v) => (onlyHers = v === 'hers')}
+				/>{/if}
 			<Segmented
 				label="How the moves are shown"
 				value={shape}
@@ -132,7 +149,8 @@
 			/>
 			<button type="button" class="btn" onclick={begin}><Plus size={14} />New move</button>
 			<span class="text-ink2 text-xs" role="status">
-				{#if library.loaded}{found.length} of {library.all.length}{/if}
+				{#if library.loaded}{found.length} of {library.all.length}{#if onlyHers && matching.length > found.length}, {matching.length -
+							found.length} taken out for her{/if}{/if}
 			</span>
 		</div>
 		<div class="flex flex-wrap gap-x-0.5 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
@@ -148,7 +166,7 @@
 			{/each}
 		</div>
 		{#if found.length && shape === 'list'}
-			<TechniqueList techniques={found} openId={open?.id ?? null} {ownIds} onopen={(t) => show(t.id)} />
+			<TechniqueList techniques={found} openId={open?.id ?? null} {ownIds} {limits} {codes} onopen={(t) => show(t.id)} />
 		{:else if found.length}
 			<TechniqueChart techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
 		{:else if library.loaded}
@@ -162,7 +180,7 @@
 		{#if editing.item}
 			<TechniqueForm technique={editing.item} onsave={save} oncancel={editing.leave} />
 		{:else if open}
-			<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences}>
+			<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences} {today} {codes}>
 				{#snippet actions()}
 					<DropdownMenu.Root>
 						<DropdownMenu.Trigger class="btn btn-primary" disabled={!sequences.length}

@@ -16,6 +16,13 @@
 	import { asTaken, withMet } from '$lib/core/sequence/chosen';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { judge } from '$lib/core/rules/judge';
+	import { makeItFit } from '$lib/core/fitted/makeItFit';
+	import { isOfClient } from '$lib/core/rules/rule';
+	import { sentenceOf } from '$lib/core/rules/wording';
+	import { allowedLines } from '$lib/core/screening/allowed';
+	import { isRefused } from '$lib/core/screening/start';
+	import RedFlags from '$lib/ui/parts/shell/RedFlags.svelte';
+	import TodayLimits from '$lib/ui/views/session/TodayLimits.svelte';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -51,8 +58,30 @@
 	let met = $state.raw<ReadonlySet<string>>(new Set());
 	let options = $state.raw<Readonly<Record<string, string>>>({});
 	const sequence = $derived(planned && withMet(asTaken(planned, options), met));
-	const judgement = $derived(sequence ? judge(sequence, { ...app.context, client: factsOf(client, app.today.current) }) : null);
-	const stops = $derived(judgement?.findings.filter((f) => f.severity === 'stop').length ?? 0);
+	const today = $derived(app.today.current);
+	const facts = $derived(factsOf(client, today));
+	const given = $derived({ ...app.context, client: facts });
+	const refused = $derived(isRefused(facts?.limits ?? []));
+	/** As she may have it: it is this that the session performs, unless the plan is wanted as it is. */
+	const fitted = $derived(sequence && facts?.limits.length ? makeItFit(sequence, given) : null);
+	let fit = $state(true);
+	const performed = $derived(fit && fitted ? fitted.sequence : sequence);
+	const judgement = $derived(performed ? judge(performed, given) : null);
+	const grave = $derived(judgement?.findings.filter((f) => f.severity === 'stop') ?? []);
+	/** Stops of hers want a reason, which is kept. */
+	const herStops = $derived(grave.filter(isOfClient));
+	const stops = $derived(grave.length - herStops.length);
+	let reason = $state('');
+	let redFlags = $state(false);
+	// Another client, another plan, another reason.
+	$effect(() => {
+		void clientId;
+		void sequenceId;
+		untrack(() => {
+			reason = '';
+			fit = true;
+		});
+	});
 
 	let assessment = $state.raw<Assessment>(emptyAssessment(new Date().toISOString()));
 	let context = $state.raw<readonly Entry[]>([]);
@@ -82,7 +111,7 @@
 	);
 	/** Keeps the look; with a sequence the stage follows, without one the composing. */
 	async function start(perform: boolean) {
-		if (!client) return;
+		if (!client || (perform && (refused || (herStops.length > 0 && !reason.trim())))) return;
 		const { now, newId } = app.repo.stamp();
 		const session = {
 			...(lookedToday ?? { id: newId(), revision: 0, updatedAt: now }),
@@ -92,10 +121,17 @@
 			zoneOffsetMinutes: -new Date().getTimezoneOffset(),
 			sequence: null,
 			before: { ...assessment, takenAt: now },
-			context: [...context]
+			context: [...context],
+			screened: facts && {
+				held: allowedLines(facts.limits, today).map((l) => `${l.name}: ${l.effects.join('. ')}`.slice(0, 300)),
+				despite: perform ? herStops.map((f) => ({ what: sentenceOf(f).head.slice(0, 300), reason: reason.trim() })) : [],
+				fitted: perform && performed !== sequence
+			}
 		};
 		const saved = await app.run(() =>
-			perform && sequence ? app.repo.startSession(session as Omit<Session, 'sequence' | 'order'>, sequence) : app.repo.saveSession(session)
+			perform && performed
+				? app.repo.startSession(session as Omit<Session, 'sequence' | 'order'>, performed)
+				: app.repo.saveSession(session)
 		);
 		if (saved) await goto(perform ? sessionAt(session.id) : '/compose');
 	}
@@ -112,6 +148,7 @@
 				{asked}
 				orientation={sequence?.orientation ?? 'facing'}
 				title="What the hands find"
+				limits={facts?.limits ?? []}
 				onchange={(l) => (assessment = l)}
 			/>{/if}
 	</div>
@@ -140,6 +177,20 @@
 					{client.cautions}
 				</p>{/if}
 		</section>
+		{#if client && facts}<TodayLimits
+				{client}
+				limits={facts.limits}
+				{today}
+				sessions={sessions.current}
+				steps={sequence ? stepsOf(sequence).map((s) => s.step) : []}
+				{fitted}
+				{fit}
+				onfit={(f) => (fit = f)}
+				stops={herStops}
+				{reason}
+				onreason={(r) => (reason = r)}
+				onredflags={() => (redFlags = true)}
+			/>{/if}
 		<section>
 			<h2 class="mb-1.5 text-[15px] font-semibold">Sequence</h2>
 			{#if sequences.current.length}
@@ -197,7 +248,11 @@
 			>{/if}
 	</p>
 	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Save findings, edit sequence</button>
-	<button type="button" class="btn btn-large btn-primary" disabled={!client || !sequence || !seconds} onclick={() => start(true)}
-		>Start{seconds ? `, ${clock(seconds)}` : ''}</button
+	<button
+		type="button"
+		class="btn btn-large btn-primary"
+		disabled={!client || !sequence || !seconds || refused || (herStops.length > 0 && !reason.trim())}
+		onclick={() => start(true)}>Start{seconds ? `, ${clock(seconds)}` : ''}</button
 	>
 </div>
+{#if redFlags}<RedFlags bind:open={redFlags} />{/if}

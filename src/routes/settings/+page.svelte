@@ -86,6 +86,10 @@
 						</Switch.Root>
 						<span>a soft tone at each repetition</span>
 					</dd>
+					<dt class="text-ink2">Local codes</dt>
+					<dd><a class="dotted" href="/settings/codes">What your licence covers</a></dd>
+					<dt class="text-ink2">Privacy</dt>
+					<dd><a class="dotted" href="/settings/privacy">What is stored, where, and how much</a></dd>
 					<dt class="text-ink2 self-start pt-1">Records</dt>
 					<dd class="space-y-2">
 						<p class="text-ink2 leading-[18px]">

@@ -26,7 +26,7 @@ export const MARK_ROWS = {
 	sore: { label: 'Sore point', asks: 'lightly', goRound: false, level: 1, restDays: null },
 	'permanent-makeup': {
 		label: 'Permanent make-up',
-		asks: 'left alone while it heals',
+		asks: 'left alone while it closes',
 		goRound: false,
 		level: null,
 		restDays: 28

@@ -179,10 +179,12 @@ const WORTH_REFITTING_SECONDS = 30;
 function refitTime(fitting: Fitting): void {
 	const most = Math.min(...limitsThat(fitting.limits, 'minutes').map((l) => l.minutes * 60), Infinity);
 	const had = fitting.was.timing.expectedSeconds;
-	const wanted = Math.min(most, Math.max(had, 1));
 	const judgement = fitting.judged();
 	const has = judgement.timing.expectedSeconds;
-	if (!has || Math.abs(has - wanted) < WORTH_REFITTING_SECONDS) return;
+	// Longer than it was, it may be as long as the plan has minutes for; shorter, it is filled up to what it was.
+	const longest = Math.min(most, Math.max(had, fitting.before.budgetSeconds));
+	const wanted = has > longest ? longest : Math.min(most, had);
+	if (!has || (has <= longest && has > wanted - WORTH_REFITTING_SECONDS)) return;
 	const fit = fitTo(fitting.now, wanted, fitting.given);
 	if (!fit.fits) {
 		if (has > wanted) fitting.lose(`The time: it takes ${clock(has)}, ${clock(wanted)} were wanted.`, fit.why);

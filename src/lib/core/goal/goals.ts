@@ -177,7 +177,7 @@ export const GOALS = {
 		claim: 'Smoother skin for a while; up or down is a matter of school.'
 	},
 	'sinus-ease': {
-		label: 'Sinus ease',
+		label: 'A nose that feels freer',
 		needs: {
 			drain: { 'nose-bridge': 2, 'nose-wing': 2, malar: 1, glabella: 1 },
 			release: { 'nose-wing': 2, brow: 1, malar: 1 }
@@ -188,7 +188,7 @@ export const GOALS = {
 		claim: 'May feel freer; infection is not for massage.'
 	},
 	'tension-head': {
-		label: 'Tension headache',
+		label: 'Tight head',
 		needs: { release: { temple: 3, nape: 3, hairline: 2, shoulder: 2, brow: 1 } },
 		timeOfDay: 'any',
 		perWeek: 3,

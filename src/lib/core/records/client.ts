@@ -15,6 +15,8 @@ export const ClientSchema = z.strictObject({
 	...PersonFields
 });
 export type Client = z.infer<typeof ClientSchema>;
+/** Fields of a client, or what is made of them as they are stored. */
+export type ClientChange = Partial<Client> | ((stored: Client) => Partial<Client>);
 
 /** What is known of her besides name, alert and note. */
 const personOf = ({

@@ -17,6 +17,8 @@ export const SettingsSchema = z.strictObject({
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(null),
+	/** When all of it was last exported. */
+	exportedAt: z.iso.datetime().nullable().default(null),
 	/** What the practice says that its licence covers. */
 	licence: LicenceSchema.default([]),
 	currentClientId: IdSchema.nullable().default(null)
@@ -46,9 +48,9 @@ export const settingsKind: RecordKind<Settings> = {
 	nameOf: () => 'Settings',
 	yields: (mine) => {
 		const plain = SettingsSchema.parse({ id: mine.id, revision: mine.revision, updatedAt: mine.updatedAt });
-		const { cautionSeenAt, keepAskedAt } = mine;
-		return dequal(mine, { ...plain, cautionSeenAt, keepAskedAt });
+		const { cautionSeenAt, keepAskedAt, exportedAt } = mine;
+		return dequal(mine, { ...plain, cautionSeenAt, keepAskedAt, exportedAt });
 	},
 	// Who has agreed here has agreed here.
-	over: ({ cautionSeenAt, keepAskedAt }, theirs) => ({ ...theirs, cautionSeenAt, keepAskedAt })
+	over: ({ cautionSeenAt, keepAskedAt, exportedAt }, theirs) => ({ ...theirs, cautionSeenAt, keepAskedAt, exportedAt })
 };

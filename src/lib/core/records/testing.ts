@@ -189,6 +189,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					units: 'mm' as const,
 					tone: true,
 					licence: [{ id: 'inside' as const, covers: 'no' as const, on: '2025-11-03', note: '' }],
+					exportedAt: null,
 					cautionSeenAt: null,
 					keepAskedAt: null,
 					currentClientId: 'client-0'

@@ -1,8 +1,7 @@
 import { applyEdit, joinEdits, type Edit } from '../sequence/edits';
-import type { ExpandContext } from '../sequence/expand';
 import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
-import { fixIn, judge } from './judge';
+import { fixIn, judge, type JudgeInput } from './judge';
 import type { Finding } from './rule';
 
 export interface Mending {
@@ -17,18 +16,14 @@ const MOST_FIXES = 300;
 const MOST_JUDGED_STEPS = 20_000;
 
 /** Applies every safe fix, the most serious finding first. Null where there is nothing to do. */
-export const mendSafe = (sequence: Sequence, given: ExpandContext): Mending | null =>
+export const mendSafe = (sequence: Sequence, given: JudgeInput): Mending | null =>
 	mendEach(sequence, given, (f) => f.safe);
 
 /**
  * Applies the fix of every finding that is wanted, the most serious first, judging anew after each: one that is fixed
  * often takes others along, and a fix may call for the next. Null where there is nothing to do.
  */
-export function mendEach(
-	sequence: Sequence,
-	given: ExpandContext,
-	wanted: (finding: Finding) => boolean
-): Mending | null {
+export function mendEach(sequence: Sequence, given: JudgeInput, wanted: (finding: Finding) => boolean): Mending | null {
 	// Every fix judges all of it anew: of a very long sequence fewer are done in one go.
 	const most = Math.min(MOST_FIXES, Math.ceil(MOST_JUDGED_STEPS / Math.max(1, stepsOf(sequence).length)));
 	const tried = new Set<string>();

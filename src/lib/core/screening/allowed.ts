@@ -1,11 +1,10 @@
-import { sidedWords, type SidedZone } from '../client/sidedZone';
+import type { SidedZone } from '../client/sidedZone';
 import type { Day } from '../client/days';
 import { listWords } from '../listWords';
 import type { Severity } from '../school/school.schema';
 import { POSTURES } from '../vocabulary/vocabulary';
 import { ALLERGEN_WORDS } from '../medium/allergens';
-import { AREAS, placesOfArea, type AreaId } from './areas';
-import { reaches, type Limit, type Reach } from './limit.schema';
+import { reaches, type Limit, type LimitOf } from './limit.schema';
 import { waitOf } from './limits';
 import { whichWords } from './which';
 
@@ -33,16 +32,6 @@ export interface AllowedLine {
 	readonly onlySaid: boolean;
 }
 
-const sameSet = (a: readonly SidedZone[], b: readonly SidedZone[]): boolean =>
-	a.length === b.length && a.every((place) => b.includes(place));
-
-/** Where a limit holds, in words: an area by its name, else its places. */
-export function reachWords(where: Reach): string {
-	if (where === 'everywhere') return 'everywhere';
-	const area = (Object.keys(AREAS) as AreaId[]).find((id) => sameSet(placesOfArea(id), where));
-	return area ? AREAS[area].label : sidedWords(where).join('; ');
-}
-
 /** What a limit does, in words. */
 export function effectWords(limit: Limit): string {
 	switch (limit.does) {
@@ -52,16 +41,16 @@ export function effectWords(limit: Limit): string {
 			return 'Only with a doctor’s word';
 		case 'leave-out':
 			if (limit.which)
-				return `Without ${whichWords(limit.which)}${limit.where === 'everywhere' ? '' : `: ${reachWords(limit.where)}`}`;
-			return `${limit.until ? 'Waits' : 'Left out'}: ${reachWords(limit.where)}`;
+				return `Without ${whichWords(limit.which)}${limit.where === 'everywhere' ? '' : `: ${limit.whereWords}`}`;
+			return `${limit.until ? 'Waits' : 'Left out'}: ${limit.whereWords}`;
 		case 'go-round':
-			return `Gone round: ${reachWords(limit.where)}`;
+			return `Gone round: ${limit.whereWords}`;
 		case 'level':
-			return `Level ${limit.level} at most: ${reachWords(limit.where)}`;
+			return `Level ${limit.level} at most: ${limit.whereWords}`;
 		case 'minutes':
 			return `${limit.minutes} minutes at most`;
 		case 'one-side':
-			return `One side at a time: ${reachWords(limit.where)}`;
+			return `One side at a time: ${limit.whereWords}`;
 		case 'posture':
 			return `Head neutral, not ${listWords(limit.without.map((p) => POSTURES[p].toLowerCase().replace('head ', '')))}`;
 		case 'upright':
@@ -71,6 +60,19 @@ export function effectWords(limit: Limit): string {
 		case 'mind':
 			return limit.say;
 	}
+}
+
+/** What several limits of one source do: moves that are left out at one place are said together. */
+export function effectsOf(limits: readonly Limit[]): string[] {
+	const barred = limits.filter((l): l is LimitOf<'leave-out'> => l.does === 'leave-out' && l.which !== undefined);
+	const places = [...new Set(barred.map((l) => l.whereWords))];
+	const together = places.map((whereWords) => {
+		const what = listWords([
+			...new Set(barred.filter((l) => l.whereWords === whereWords).map((l) => whichWords(l.which)))
+		]);
+		return `Without ${what}${whereWords === 'everywhere' ? '' : `: ${whereWords}`}`;
+	});
+	return [...new Set([...limits.filter((l) => !barred.some((b) => b === l)).map(effectWords), ...together])];
 }
 
 const STATE: Partial<Record<Limit['does'], PlaceState>> = { 'leave-out': 'out' };
@@ -103,7 +105,7 @@ export function allowedLines(limits: readonly Limit[], today: Day): AllowedLine[
 			number: i + 1,
 			key,
 			name: first.name,
-			effects: [...new Set(list.map(effectWords))],
+			effects: effectsOf(list),
 			reason: first.reason,
 			severity: list.reduce<Severity>((a, l) => (RANK[l.severity] < RANK[a] ? l.severity : a), 'advice'),
 			since: first.since,

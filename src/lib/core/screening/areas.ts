@@ -3,7 +3,7 @@ import { isMidlinePlace } from '../atlas/midline';
 import { isZone, otherSide, SIDES } from '../atlas/places';
 import { isFace } from '../atlas/regionOf';
 import { ZONE_IDS, ZONES, type ZoneId } from '../atlas/zones';
-import { sided, sideIn, zoneIn, type SidedZone } from '../client/sidedZone';
+import { sided, sidedWords, sideIn, zoneIn, type SidedZone } from '../client/sidedZone';
 
 /** Parts of the face, the neck and the trunk of which cautions speak. */
 export const AREAS = {
@@ -43,3 +43,22 @@ function around(place: SidedZone): SidedZone[] {
 export const withAround = (places: readonly SidedZone[]): SidedZone[] => [
 	...new Set([...places, ...places.flatMap(around)])
 ];
+
+const sameSet = (a: readonly SidedZone[], b: readonly SidedZone[]): boolean =>
+	a.length === b.length && a.every((place) => b.includes(place));
+
+/** Places in words: an area by its name, on one side or both, else zone by zone. */
+export function placesWords(places: readonly SidedZone[]): string {
+	for (const id of Object.keys(AREAS) as AreaId[]) {
+		const all = placesOfArea(id);
+		if (sameSet(all, places)) return AREAS[id].label;
+		const side = SIDES.find((s) =>
+			sameSet(
+				all.filter((p) => sideIn(p) === s),
+				places
+			)
+		);
+		if (side && zonesOfArea(id).length > 1) return `${AREAS[id].label}, ${side}`;
+	}
+	return sidedWords(places).join('; ');
+}

@@ -55,10 +55,10 @@ export type EffectKind = Effect['does'];
 
 /** How sure we are, and on what ground. */
 export const SURENESS = {
-	agreed: 'taught alike in every school that we know of; a doctor must see it first',
-	usual: 'a usual caution; how far it goes differs between teachers',
-	waiting: 'a usual waiting time, working value: the date given by whoever did the treatment goes first',
-	tradition: 'tradition, not evidence'
+	agreed: 'Taught alike in every school that we know of; a doctor must see it first',
+	usual: 'A usual caution; how far it goes differs between teachers',
+	waiting: 'A usual waiting time, working value: the date given by whoever did the treatment goes first',
+	tradition: 'Tradition, not evidence'
 } as const;
 export type Sureness = keyof typeof SURENESS;
 

@@ -105,7 +105,7 @@ const CHECKED: Record<string, { at?: SidedZone[]; touches: string; spares: strin
 	piercing: { at: ['ear:left'], touches: 'ear-pull', spares: 'apple-out' },
 	'ultrasound-lifting': { at: ['jawline:left'], touches: 'hook-lift', spares: 'light-stroke' },
 	'lash-extensions': { touches: 'upper-lid-out', spares: 'chin-knead' },
-	'eye-surgery': { at: ['upper-eyelid:right'], touches: 'upper-lid-out brow-lift', spares: 'chin-knead' },
+	'eye-surgery': { at: ['upper-eyelid:right'], touches: 'upper-lid-out', spares: 'chin-knead brow-lift' },
 	glaucoma: { touches: 'point-bl1 hold-eye-point under-eye-out', spares: 'brow-lift temple-circles' },
 	retina: { touches: 'patter upper-lid-out', spares: 'chin-knead' },
 	'eye-infection': { at: ['lower-eyelid:left'], touches: 'under-eye-out', spares: 'brow-lift' },

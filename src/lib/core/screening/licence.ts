@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { DaySchema } from '../client/days';
 import { TextSchema } from '../step/common.schema';
-import { placesOfArea, type AreaId } from './areas';
+import { AREAS, placesOfArea, type AreaId } from './areas';
 import type { Limit } from './limit.schema';
 import type { Which } from './which';
 
@@ -68,6 +68,7 @@ export function licenceLimits(licence: Licence): Limit[] {
 				until: null,
 				does: 'leave-out',
 				where: area ? placesOfArea(area) : 'everywhere',
+				whereWords: area ? AREAS[area].label : 'everywhere',
 				...(Object.keys(which).length ? { which } : {})
 			}
 		];

@@ -26,7 +26,9 @@ const common = {
 };
 const of = <Does extends string, Shape extends z.core.$ZodLooseShape>(does: Does, shape: Shape) =>
 	z.strictObject({ ...common, does: z.literal(does), ...shape });
-const reach = { where: ReachSchema, which: WhichSchema.optional() };
+/** Where it holds, and the same in words as short as it was told: "the eyes and their corners, right, and around". */
+const at = { where: ReachSchema, whereWords: z.string().max(300) };
+const reach = { ...at, which: WhichSchema.optional() };
 
 /** What holds for a client on a day: data, so that it can be judged by, drawn, sent to a worker and kept with a session. */
 export const LimitSchema = z.discriminatedUnion('does', [
@@ -34,10 +36,10 @@ export const LimitSchema = z.discriminatedUnion('does', [
 	of('clearance', {}),
 	of('leave-out', reach),
 	/** A spot that strokes go round: the zone may be worked beside it. */
-	of('go-round', { where: ReachSchema }),
-	of('level', { where: ReachSchema, level: LevelSchema }),
+	of('go-round', at),
+	of('level', { ...at, level: LevelSchema }),
 	of('minutes', { minutes: z.number().min(1).max(240) }),
-	of('one-side', { where: ReachSchema }),
+	of('one-side', at),
 	of('posture', { without: z.array(z.enum(idsOf(POSTURES))) }),
 	of('upright', {}),
 	of('media', { without: z.array(z.enum(ALLERGENS)) }),

@@ -3,7 +3,7 @@ import { markRow, placesOfMark, type Mark } from '../client/marks';
 import { latestAnswers, type Person } from '../client/person.schema';
 import type { Answer, Clearance } from '../client/answer.schema';
 import type { Severity } from '../school/school.schema';
-import { placesOfArea, withAround } from './areas';
+import { AREAS, placesOfArea, placesWords, withAround } from './areas';
 import type { Effect, EffectKind, Flag, Where } from './flag';
 import { flagById } from './flags';
 import type { Limit, Reach } from './limit.schema';
@@ -25,11 +25,19 @@ const SEVERITY: Record<EffectKind, Severity> = {
 };
 
 /** A place that was not told holds in the area where it may be: what is not known yet is not worked. */
-function reachOf(where: Where, answer: Answer): Reach {
-	if (where === 'everywhere') return where;
-	if ('area' in where) return placesOfArea(where.area);
-	const told = answer.places.length ? answer.places : placesOfArea(where.else);
-	return where.around ? withAround(told) : told;
+function reachOf(where: Where, answer: Answer): { where: Reach; whereWords: string } {
+	if (where === 'everywhere') return { where, whereWords: where };
+	if ('area' in where) return { where: placesOfArea(where.area), whereWords: AREAS[where.area].label };
+	const { places } = answer;
+	if (!places.length)
+		return {
+			where: placesOfArea(where.else),
+			whereWords: `${AREAS[where.else].label}, as long as the place is not told`
+		};
+	const words = placesWords(places).slice(0, 250);
+	return where.around
+		? { where: withAround(places), whereWords: `${words}, and around` }
+		: { where: [...places], whereWords: words };
 }
 
 /**
@@ -63,16 +71,16 @@ function limitOf(effect: Effect, common: Common, answer: Answer): Limit {
 		case 'clearance':
 			// Where only an area wants a clearance, the rest may be worked without one.
 			return effect.where && effect.where !== 'everywhere'
-				? { ...common, does: 'leave-out', where: reachOf(effect.where, answer), ...whichOf(effect.which) }
+				? { ...common, does: 'leave-out', ...reachOf(effect.where, answer), ...whichOf(effect.which) }
 				: { ...common, does: 'clearance' };
 		case 'leave-out':
-			return { ...common, does: 'leave-out', where: reachOf(effect.where, answer), ...whichOf(effect.which) };
+			return { ...common, does: 'leave-out', ...reachOf(effect.where, answer), ...whichOf(effect.which) };
 		case 'level':
-			return { ...common, does: 'level', where: reachOf(effect.where, answer), level: effect.level };
+			return { ...common, does: 'level', ...reachOf(effect.where, answer), level: effect.level };
 		case 'minutes':
 			return { ...common, does: 'minutes', minutes: effect.minutes };
 		case 'one-side':
-			return { ...common, does: 'one-side', where: reachOf(effect.where, answer) };
+			return { ...common, does: 'one-side', ...reachOf(effect.where, answer) };
 		case 'posture':
 			return { ...common, does: 'posture', without: [...effect.without] };
 		case 'media':
@@ -81,7 +89,7 @@ function limitOf(effect: Effect, common: Common, answer: Answer): Limit {
 			return {
 				...common,
 				does: 'mind',
-				where: reachOf(effect.where, answer),
+				...reachOf(effect.where, answer),
 				...whichOf(effect.which),
 				say: effect.say
 			};
@@ -116,20 +124,21 @@ export function limitsOfAnswer(flag: Flag, answer: Answer, clearances: readonly 
 export function limitsOfMark(mark: Mark, today: Day): Limit[] {
 	const row = markRow(mark.kind);
 	const where = placesOfMark(mark);
+	const at = { where, whereWords: placesWords(where) };
 	const fresh = row.restDays !== null && mark.since ? dayAfter(mark.since, row.restDays) : null;
 	const common = (n: number, severity: Severity): Common => ({
 		id: `${mark.id}/${n}`,
 		source: { kind: 'mark', id: mark.id },
 		name: row.label,
-		reason: `${row.label}: ${row.asks}.${mark.note ? ` ${mark.note}` : ''}`,
+		reason: `${row.asks[0]!.toUpperCase()}${row.asks.slice(1)}.${mark.note ? ` ${mark.note}` : ''}`,
 		severity,
 		since: mark.since,
 		until: null
 	});
 	const limits: Limit[] = [];
-	if (fresh && today < fresh) limits.push({ ...common(0, 'stop'), until: fresh, does: 'leave-out', where });
-	if (row.level !== null) limits.push({ ...common(1, 'caution'), does: 'level', where, level: row.level });
-	if (row.goRound) limits.push({ ...common(2, 'caution'), does: 'go-round', where });
+	if (fresh && today < fresh) limits.push({ ...common(0, 'stop'), until: fresh, does: 'leave-out', ...at });
+	if (row.level !== null) limits.push({ ...common(1, 'caution'), does: 'level', ...at, level: row.level });
+	if (row.goRound) limits.push({ ...common(2, 'caution'), does: 'go-round', ...at });
 	return limits;
 }
 

@@ -33,7 +33,7 @@ export function techniqueToday(technique: Technique, limits: readonly Limit[]): 
 
 /** Most moves that are offered instead. */
 const MOST_OFFERED = 4;
-/** Moves for the same aim where it works that she may have as they are: those over the most of its places first. */
+/** Moves for the same aim where it works that she may have: as they are before those made to fit, most of its places first. */
 export function insteadOfTechnique(
 	technique: Technique,
 	all: readonly Technique[],
@@ -43,7 +43,9 @@ export function insteadOfTechnique(
 	const shared = (t: Technique) => usualStep(t).places.filter((ref) => zones.has(zoneOf(ref))).length;
 	return all
 		.filter((t) => t.id !== technique.id && t.aim === technique.aim && shared(t) > 0)
-		.filter((t) => techniqueToday(t, limits).verdict === 'fine')
-		.sort((a, b) => shared(b) - shared(a))
-		.slice(0, MOST_OFFERED);
+		.map((t) => ({ t, verdict: techniqueToday(t, limits).verdict }))
+		.filter(({ verdict }) => verdict !== 'not')
+		.sort((a, b) => (a.verdict === b.verdict ? shared(b.t) - shared(a.t) : a.verdict === 'fine' ? -1 : 1))
+		.slice(0, MOST_OFFERED)
+		.map(({ t }) => t);
 }

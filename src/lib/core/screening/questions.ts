@@ -69,9 +69,9 @@ export function visitQuestions(
 }
 
 export const BECAUSE_WORDS: Record<AskedBecause, string> = {
-	visit: 'asked each time',
-	waits: 'a waiting period runs',
-	'last-time': 'came up last time',
-	move: 'the plan has such a move',
-	never: 'not asked yet'
+	visit: 'Asked each time',
+	waits: 'A waiting period runs',
+	'last-time': 'Came up last time',
+	move: 'The plan has such a move',
+	never: 'Not asked yet'
 };

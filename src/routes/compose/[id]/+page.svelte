@@ -71,6 +71,7 @@
 	$effect(() => {
 		if (draft?.saving.state === 'second-version') untrack(() => void lookForSecond(draft!.sequence.id));
 	});
+	let redFlags = $state(false);
 	$effect(() => {
 		if (!draft) return;
 		draft.context = app.context;
@@ -120,6 +121,7 @@
 		<a class="btn max-sm:w-9 max-sm:px-0" href={printAt(draft.sequence.id)}
 			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
 		>
+		<button type="button" class="btn" title="What makes one stop and refer" onclick={() => (redFlags = true)}>Red flags</button>
 		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)} onclick={() => clientId && app.current.choose(clientId)}
 			>Start<span class="max-sm:hidden"> session</span></a
 		>
@@ -165,3 +167,6 @@
 		/>
 	{/await}
 {/if}
+{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
+			bind:open={redFlags}
+		/>{/await}{/if}

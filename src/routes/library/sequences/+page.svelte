@@ -2,6 +2,8 @@
 	import { byTwoSchools, composeAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { GOAL_IDS, GOALS, type GoalId } from '$lib/core/goal/goals';
+	import { judge } from '$lib/core/rules/judge';
+	import { isOfClient } from '$lib/core/rules/rule';
 	import type { ReadyFilter } from '$lib/core/search/readySearch';
 	import { TOOLS, type ToolId } from '$lib/core/vocabulary/vocabulary';
 	import { clock } from '$lib/core/step/describe';
@@ -22,6 +24,16 @@
 			return search.readyIndex(TEMPLATES);
 		}
 	);
+	/** Whether a ready sequence fits who is up next. */
+	const client = $derived(app.current.client);
+	const limited = $derived((app.facts?.limits.length ?? 0) > 0);
+	function fitWords(sequence: Sequence): string {
+		const found = judge(sequence, { ...app.context, client: app.facts }).findings.filter(isOfClient);
+		if (found.some((f) => f.ruleId === 'client-refer')) return `not for ${client!.name} today`;
+		const steps = new Set(found.flatMap((f) => f.stepIds)).size;
+		if (!found.length) return `fits ${client!.name}`;
+		return steps ? `${steps} ${steps === 1 ? 'step' : 'steps'} to change for ${client!.name}` : `not as it is for ${client!.name}`;
+	}
 	let words = $state('');
 	let school = $state('any');
 	let goal = $state<GoalId | 'any'>('any');
@@ -92,6 +104,7 @@
 				<li class="cols border-hair hover:bg-wash/40 items-center border-b py-0.5" data-ready={sequence.id}>
 					<div class="min-w-0">
 						<h2 class="truncate text-[13.5px] font-[560]" title={sequence.notes}>{sequence.title}</h2>
+						{#if client && limited}<p class="truncate text-xs" data-fit>{fitWords(sequence)}</p>{/if}
 						<p class="text-ink2 truncate text-xs">{sequence.goals.map((g) => GOALS[g.id].label.toLowerCase()).join(', ')}</p>
 					</div>
 					<div class="flex min-w-0 items-center gap-2 max-md:hidden" bind:clientWidth={room}>

@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { idIn, progressOf } from '$lib/ui/parts/shell/addresses';
+	import { clientAt, idIn, progressOf } from '$lib/ui/parts/shell/addresses';
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { askedNow, metNow } from '$lib/core/perform/asks';
 	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
 	import { factsOf } from '$lib/core/screening/clientFacts';
+	import { refusals } from '$lib/core/screening/start';
 	import type { Client } from '$lib/core/records/client';
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { Session } from '$lib/core/records/session';
@@ -43,6 +44,8 @@
 		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;
 		saving.lose(`This session was removed in another window${owned ? '' : ', with the client that it belongs to'}.`, owned);
 	}
+	/** What ends the day before it has begun. */
+	let refused = $state.raw<ReturnType<typeof refusals>>([]);
 	async function load(id: string) {
 		const found = (await app.run(() => app.repo.session(id))) ?? null;
 		draft = found ? new SessionDraft(found, app.repo) : null;
@@ -51,9 +54,12 @@
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
 		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
 		if (!sequence || found.endedAt) return;
+		const log = (await app.run(() => app.repo.run(id))) ?? [];
+		// What ends the day ends it by every way: a session from a file or an old address is not begun either.
+		refused = log.length ? [] : refusals(factsOf(client, app.today.current)?.limits ?? []);
+		if (refused.length) return;
 		judgement = judge(sequence, { ...app.context, client: factsOf(client, app.today.current) });
 		const { events, context } = judgement;
-		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		runner = new Runner({
 			events,
 			cues: cuesOf(events, context.byId, app.working),
@@ -151,6 +157,13 @@
 		<h1 class="text-xl">This session is not here</h1>
 		<p class="text-ink2 my-2">{app.storeless || 'It may have been removed, or it lives in another browser.'}</p>
 		<a class="btn" href="/session">Begin a session</a>
+	</div>
+{:else if session && refused.length}
+	<div class="mx-auto max-w-[620px] space-y-3 p-6 text-[15px] leading-6" role="alert">
+		<h1 class="flare text-flag text-[22px] font-[540]">No massage today. Refer.</h1>
+		{#each refused as r (r.id)}<p><b class="font-semibold">{r.name}.</b> {r.reason}</p>{/each}
+		<p>This session is not begun. It stays as it is, and can be taken up on a day on which nothing speaks against it.</p>
+		<a class="btn" href={clientAt(session.clientId)}>Her record</a>
 	</div>
 {:else if session && performing && judgement && sequence && runner}
 	<Stage

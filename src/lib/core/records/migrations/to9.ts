@@ -24,6 +24,6 @@ export const to9: RecordMigration = {
 	records: {
 		client: (raw) => ({ ...structuredClone(NOBODY_ASKED), ...raw }),
 		session: (raw) => ({ screened: null, ...raw }),
-		settings: (raw) => ({ licence: [], ...raw })
+		settings: (raw) => ({ licence: [], exportedAt: null, ...raw })
 	}
 };

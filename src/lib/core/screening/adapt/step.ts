@@ -1,6 +1,6 @@
 import { ownSideOf, placeOf, type PlaceRef } from '../../atlas/places';
 import { zoneOf } from '../../atlas/regionOf';
-import { sided, sidedWords } from '../../client/sidedZone';
+import { sided } from '../../client/sidedZone';
 import { MEDIA } from '../../medium/media';
 import type { Sequence } from '../../sequence/sequence.schema';
 import type { Level } from '../../step/levels';
@@ -122,9 +122,9 @@ const goneRound: Change = (step, { limits, pumps }) => {
 		const sameEnds = round?.places[0] === step.places[0] && round?.places.at(-1) === step.places.at(-1);
 		if (round && sameEnds && !toGoRound(round, limits).limits.length) return round;
 	}
-	const names = [...new Set(met.limits.map((l) => l.name.toLowerCase()))].join(', ');
-	const where = sidedWords(met.places).join('; ');
-	return { ...step, around: `${names}${where ? `: ${where}` : ''}`.slice(0, MOST_AROUND) };
+	const words = [...new Set(met.limits.map((l) => `${l.name.toLowerCase()} (${l.whereWords})`))].join('; ');
+	const short = words.length <= MOST_AROUND ? words : `${words.slice(0, MOST_AROUND - 1).replace(/\s+\S*$/, '')}…`;
+	return { ...step, around: short };
 };
 
 /** Longest note of a step, characters. */

@@ -10,7 +10,7 @@ export const EYE_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 		asked: 'intake',
 		question: 'Have you had an operation or an injection of an eye in the last half year?',
 		wants: ['place', 'since'],
-		effects: [{ does: 'leave-out', where: { told: true, else: 'eyes', around: true }, days: 90 }],
+		effects: [{ does: 'leave-out', where: { told: true, else: 'eyes' }, days: 90 }],
 		reason: 'Nothing presses or rubs near the eye until the surgeon agrees.',
 		sure: 'waiting',
 		ask: 'From which day may lids and corners be touched?'
@@ -37,7 +37,7 @@ export const EYE_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 		],
 		reason: 'No pressure on the eye, no tapping of the face.',
 		sure: 'agreed',
-		ask: 'Is it healed, and may the face be tapped?'
+		ask: 'Is it settled, and may the face be tapped?'
 	},
 	{
 		id: 'eye-infection',

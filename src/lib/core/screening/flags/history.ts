@@ -118,7 +118,7 @@ export const HISTORY_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 			{ does: 'leave-out', where: { told: true, else: 'face', around: true }, days: 42 },
 			{ does: 'level', where: { told: true, else: 'face' }, level: 1, days: 90 }
 		],
-		reason: 'Scars, vessels and nerves heal for weeks; swelling after surgery belongs to the surgeon’s plan.',
+		reason: 'Scars, vessels and nerves take weeks to close; swelling after surgery belongs to the surgeon’s plan.',
 		sure: 'waiting',
 		ask: 'From when, how and how deep may the area be massaged?'
 	},
@@ -132,7 +132,7 @@ export const HISTORY_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 			{ does: 'clearance', days: 42 },
 			{ does: 'leave-out', where: { told: true, else: 'face', around: true }, days: 84 }
 		],
-		reason: 'A healing bone is not pressed or rocked.',
+		reason: 'A bone that grows together is not pressed or rocked.',
 		sure: 'waiting',
 		ask: 'Is the bone firm, and may the skin over it be worked?'
 	},
@@ -154,12 +154,12 @@ export const HISTORY_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 		...CLEARED,
 		id: 'diabetes',
 		name: 'Diabetes with numb skin',
-		question: 'Have you diabetes with numb or slow-healing skin?',
+		question: 'Have you diabetes with numb skin, or skin that closes slowly?',
 		effects: [
 			{ does: 'level', where: 'everywhere', level: 2 },
 			{ does: 'leave-out', where: 'everywhere', which: { tool: 'cold' } }
 		],
-		reason: 'Numb skin does not warn of pressure or cold, and heals slowly.',
+		reason: 'Numb skin does not warn of pressure or cold, and closes slowly.',
 		sure: 'usual',
 		ask: 'Is there numbness or a wound on face or neck?'
 	},

@@ -54,7 +54,7 @@ export const MEDICINE_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 			{ does: 'leave-out', where: 'everywhere', which: { tool: 'any' } },
 			{ does: 'leave-out', where: 'everywhere', which: { motion: 'bruises' } }
 		],
-		reason: 'The skin is thin and heals badly: light hands only, no tools, no tape.',
+		reason: 'The skin is thin and closes badly: light hands only, no tools, no tape.',
 		sure: 'agreed',
 		ask: 'When did it end, and is the skin back to itself?'
 	},

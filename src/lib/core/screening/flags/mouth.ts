@@ -14,7 +14,7 @@ export const MOUTH_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 			{ does: 'leave-out', where: 'everywhere', which: INSIDE, days: 14 },
 			{ does: 'level', where: { told: true, else: 'jaw' }, level: 1, days: 14 }
 		],
-		reason: 'Wounds in the mouth heal for two weeks.',
+		reason: 'Wounds in the mouth take two weeks to close.',
 		sure: 'waiting',
 		ask: 'From which day may cheek and jaw be worked?'
 	},

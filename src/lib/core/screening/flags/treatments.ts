@@ -86,15 +86,15 @@ export const TREATMENT_FLAGS: readonly Omit<Flag, 'chapter'>[] = [
 		question: 'Have you had a tattoo or permanent make-up in the last month?',
 		effects: [{ does: 'leave-out', where: ON, days: 28 }],
 		reason: 'Oil and rubbing take colour out and germs in.',
-		ask: 'Is it healed?'
+		ask: 'Has it closed?'
 	},
 	{
 		...TREATED,
 		id: 'piercing',
 		name: 'Fresh piercing',
-		question: 'Have you a piercing that is not healed?',
+		question: 'Have you a piercing that has not closed?',
 		effects: [{ does: 'leave-out', where: ON, days: 56 }],
-		reason: 'Left alone until it is healed.'
+		reason: 'Left alone until it has closed.'
 	},
 	{
 		...TREATED,

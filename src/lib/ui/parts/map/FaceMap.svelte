@@ -48,6 +48,8 @@
 		layered?: boolean;
 		/** What the map is for, read by a screen reader. */
 		label: string;
+		/** What else holds at a place, added to its name; empty where nothing does. */
+		spoken?: (pick: Pick) => string;
 		onpick?: (pick: Pick, event: PickEvent) => void;
 		/** A drag from one place to another. */
 		onstroke?: (from: Pick, to: Pick) => void;
@@ -72,6 +74,7 @@
 		cheekRoute = 'either',
 		over,
 		layered = false,
+		spoken,
 		onpick,
 		onstroke,
 		named = $bindable('')
@@ -93,7 +96,7 @@
 	const isSelected = (p: Pick) => selected.some((s) => same(s, p));
 	const words = (p: Pick) => {
 		const tint = tints.find((t) => t.zone === p.place && t.side === p.side);
-		return `${labelOf(p.place)}, client’s ${p.side}${tint?.words ? `, ${tint.words}` : ''}`;
+		return [`${labelOf(p.place)}, client’s ${p.side}`, tint?.words, spoken?.(p)].filter(Boolean).join(', ');
 	};
 
 	let drawing: SVGGElement | undefined = $state();
@@ -119,7 +122,7 @@
 		const at = pointer.named;
 		const name = (p: Pick) => whereOf(p.place);
 		if (drag) named = drag.to ? `${labelOf(drag.from.place)} to ${name(drag.to)}` : `${labelOf(drag.from.place)} to …`;
-		else named = at ? `${labelOf(at.place)}, client’s ${at.side}` : '';
+		else named = at ? [`${labelOf(at.place)}, client’s ${at.side}`, spoken?.(at)].filter(Boolean).join(': ') : '';
 	});
 	const drawn = $derived(step ? drawnSides(step, view, now) : []);
 	const strokes = $derived(step ? drawnStrokes(step) : []);

@@ -3,7 +3,7 @@
 </script>
 
 <ul class="marker:text-flag mt-3 list-disc space-y-1.5 pl-5 text-[13.5px] leading-5">
-	<li><b>Not medical care.</b> Nothing here diagnoses, treats or cures.</li>
+	<li><b>Not medical care.</b> Nothing here diagnoses or treats an illness.</li>
 	<li><b>Stop</b> on pain, dizziness, numbness or breathlessness.</li>
 	<li>
 		<b>Do not treat, refer:</b> fever or infection, a lump that is hard, fixed or growing, sudden one-sided swelling with redness and heat, a

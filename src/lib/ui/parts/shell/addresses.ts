@@ -12,6 +12,7 @@ export function withQuery(path: string, query: Query): string {
 }
 
 export const composeAt = (id: string, step?: string): string => withQuery(`/compose/${inPath(id)}`, { step });
+export const clientAt = (id: string): string => `/clients/${inPath(id)}`;
 export const sessionAt = (id: string): string => `/session/${inPath(id)}`;
 /** The tour, over a sequence. */
 export const touring = (sequenceId: string): string => withQuery(composeAt(sequenceId), { tour: '1' });

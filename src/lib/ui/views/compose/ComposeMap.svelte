@@ -3,6 +3,10 @@
 	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
 	import type { View } from '$lib/core/atlas/geometry';
 	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
+	import { zoneOf } from '$lib/core/atlas/regionOf';
+	import { sided } from '$lib/core/client/sidedZone';
+	import type { Mark } from '$lib/core/client/marks';
+	import { placeWords } from '$lib/core/screening/allowed';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { findingSpots } from '$lib/core/rules/findingSpots';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
@@ -18,6 +22,7 @@
 	import type { PickEvent } from '../../parts/map/mapPointer.svelte';
 	import type { Pick } from '../../parts/map/mapTypes';
 	import { frameOf, ORIENTATIONS, sideOnViewersLeft, sidesAsSeen } from '../../parts/map/orientation';
+	import LimitMarks from '../../parts/map/LimitMarks.svelte';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
@@ -29,6 +34,8 @@
 		assessment: Assessment | null;
 		/** The modelled tide, once it is there. */
 		tide: TideState | null;
+		/** What is marked on this client’s map. */
+		marks: readonly Mark[];
 		/** When the client was felt, in words. */
 		when: string;
 		/** Whose face it is; empty where it is nobody’s. */
@@ -40,7 +47,7 @@
 		onpick: (pick: Pick, event: PickEvent) => void;
 		onstroke: (from: Pick, to: Pick) => void;
 	}
-	let { draft, assessment, tide, when, whose, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
+	let { draft, assessment, tide, marks, when, whose, chosen, chosenSide, playing, onpick, onstroke }: Props = $props();
 
 	let view = $state<View>('front');
 	/** What the pointer means, in words. */
@@ -69,6 +76,8 @@
 	const run = $derived(tide?.tide ?? null);
 	const layer = $derived<Layer>(layerWish ?? (run && waters ? 'tide' : HEADLINE_GRADE));
 
+	/** What today allows the client who is in the chair. */
+	const limits = $derived(draft.client?.limits ?? []);
 	const judgement = $derived(draft.judgement);
 	let coverage = $state.raw<CoverageModule | null>(null);
 	$effect(() => {
@@ -200,11 +209,18 @@
 				cheekRoute={draft.sequence.school.cheekRoute}
 				selected={chosen.map((ref) => ({ place: ref as Pick['place'], side: chosenSide }))}
 				label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
+				spoken={(pick) => placeWords(limits, sided(zoneOf(pick.place), pick.side))}
 				{onpick}
 				{onstroke}
 				bind:named
 			>
-				{#snippet over()}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
+				{#snippet over()}{#if limits.length}<LimitMarks
+							{marks}
+							{view}
+							{limits}
+							wide={lookAt === 'chest'}
+							quiet
+						/>{/if}{#if layer === 'tide' && run && waters}<waters.TideMapMarks
 							{view}
 							tide={run}
 							seconds={draft.lookSeconds}

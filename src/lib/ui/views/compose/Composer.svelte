@@ -180,6 +180,7 @@
 		{draft}
 		{assessment}
 		{tide}
+		marks={client?.marks ?? []}
 		{when}
 		whose={client?.name ?? ''}
 		{chosen}

@@ -16,7 +16,11 @@
 	import Arrow from '../../parts/glyphs/Arrow.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import MotionGlyph from '../../parts/glyphs/MotionGlyph.svelte';
+	import { techniqueToday } from '$lib/core/screening/ofTechnique';
+	import type { Limit } from '$lib/core/screening/limit.schema';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
+	import LimitMarks from '../../parts/map/LimitMarks.svelte';
+	import TodayFor from '../../parts/screening/TodayFor.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
 	import RangeLine from './RangeLine.svelte';
 	import { onDestroy } from 'svelte';
@@ -33,10 +37,15 @@
 		working: Working;
 		/** Sequences in which it is looked for. */
 		sequences: readonly Sequence[];
+		/** What today allows whoever is up next. */
+		today?: { readonly name: string; readonly limits: readonly Limit[]; readonly all: readonly Technique[] } | null;
+		/** What the licence leaves out. */
+		codes?: readonly Limit[];
 		actions: import('svelte').Snippet;
 	}
-	let { technique, own, working, sequences, actions }: Props = $props();
+	let { technique, own, working, sequences, today = null, codes = [], actions }: Props = $props();
 	const contra = $derived(contraOf(technique));
+	const outside = $derived([...new Set(techniqueToday(technique, codes).limits.map((l) => l.name.toLowerCase()))]);
 	const step = $derived(stepOfTechnique(technique));
 	const view = $derived(viewOf(step.places));
 	const frame = $derived(focusFrame(view, 'facing', pointsOf(view, step.places), 1.8));
@@ -87,6 +96,11 @@
 	</div>
 </div>
 <div class="mt-2 flex flex-wrap gap-2">{@render actions()}</div>
+{#if today}<TodayFor {technique} {...today} />{/if}
+{#if outside.length}<p class="border-flag mt-2 border-l-2 pl-3 text-[12.5px] leading-[17px]">
+		<b class="font-semibold">Outside your licence</b>, by your own note: {outside.join(', ')}.
+		<a class="dotted" href="/settings/codes">Local codes</a>
+	</p>{/if}
 {#if step.places.length}
 	<div class="relative mt-3 h-[205px] overflow-hidden rounded-xl">
 		<FaceMap
@@ -99,7 +113,9 @@
 			finger={player.running ? fingerAt(position) : null}
 			now={player.running ? handSide : null}
 			label="{technique.title} on the face"
-		/>
+		>
+			{#snippet over()}{#if today}<LimitMarks {view} limits={today.limits} wide quiet />{/if}{/snippet}
+		</FaceMap>
 		<button
 			type="button"
 			class="btn absolute bottom-2 left-2 min-h-[30px] px-3"

@@ -1,19 +1,32 @@
 <script lang="ts">
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { doseText } from '$lib/core/step/describe';
+	import type { Limit } from '$lib/core/screening/limit.schema';
+	import { techniqueToday } from '$lib/core/screening/ofTechnique';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
+	import Pennant from '../../parts/glyphs/Pennant.svelte';
 	import Ripples from '../../parts/glyphs/Ripples.svelte';
 
 	interface Props {
 		techniques: readonly Technique[];
 		openId: string | null;
 		ownIds: ReadonlySet<string>;
+		/** What today allows whoever is up next; none where nobody is. */
+		limits?: readonly Limit[];
+		/** What the licence leaves out. */
+		codes?: readonly Limit[];
 		onopen: (technique: Technique) => void;
 	}
-	let { techniques, openId, ownIds, onopen }: Props = $props();
+	let { techniques, openId, ownIds, limits = [], codes = [], onopen }: Props = $props();
+	const VERDICT = { not: { words: 'not today', severity: 'stop' }, otherwise: { words: 'only otherwise', severity: 'caution' } } as const;
+	const today = (t: Technique) => {
+		const { verdict } = techniqueToday(t, limits);
+		if (verdict !== 'fine') return VERDICT[verdict];
+		return techniqueToday(t, codes).verdict === 'fine' ? null : ({ words: 'outside your licence', severity: 'caution' } as const);
+	};
 	/** Where it usually leads, or where it may be done. */
 	const where = ({ paths, places }: Technique) => {
 		const usual = paths[0];
@@ -42,7 +55,12 @@
 				<AimGlyph aim={t.aim} size={16} />
 				<span class="min-w-0"
 					>{t.title}{#if ownIds.has(t.id)}<span class="text-ink2"> · yours</span>{/if}
-					<span class="text-ink2 block text-[11.5px]">{AIMS[t.aim]}, {where(t)}</span></span
+					<span class="text-ink2 flex items-center gap-1 text-[11.5px]"
+						>{AIMS[t.aim]}, {where(t)}{#if today(t)}{@const verdict = today(t)!}<Pennant
+								severity={verdict.severity}
+								size={12}
+							/>{verdict.words}{/if}</span
+					></span
 				>
 				<span class="text-ink2 flex items-center gap-1.5 text-xs max-sm:hidden"
 					><Footprint contact={t.contact} tool={t.tool?.id} />{t.tool && t.contact === 'tool'

@@ -2,12 +2,17 @@
 	import { SIDES, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES, type ZoneId } from '$lib/core/atlas/zones';
 	import { countOf, nextGrade, valueAt, withValue } from '$lib/core/assess/assessment';
+	import { zoneOf } from '$lib/core/atlas/regionOf';
+	import { sided } from '$lib/core/client/sidedZone';
+	import { placeWords } from '$lib/core/screening/allowed';
+	import type { Limit } from '$lib/core/screening/limit.schema';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import type { Grade } from '$lib/core/assess/observation';
 	import { GRADE_IDS, gradeRow, type ObservationId } from '$lib/core/assess/registry';
 	import Select from '../../parts/controls/Select.svelte';
 	import Segmented from '../../parts/controls/Segmented.svelte';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
+	import LimitMarks from '../../parts/map/LimitMarks.svelte';
 	import type { Pick, ZoneTint } from '../../parts/map/mapTypes';
 	import type { Orientation } from '../../parts/map/orientation';
 	import { sidesAsSeen } from '../../parts/map/orientation';
@@ -21,9 +26,11 @@
 		asked: readonly ZoneId[];
 		orientation: Orientation;
 		title: string;
+		/** What today allows her, drawn under the grades. */
+		limits?: readonly Limit[];
 		onchange: (assessment: Assessment) => void;
 	}
-	let { assessment, ghost, asked, orientation, title, onchange }: Props = $props();
+	let { assessment, ghost, asked, orientation, title, limits = [], onchange }: Props = $props();
 
 	/** Two stand side by side, the rest behind them. */
 	const FIRST = GRADE_IDS.slice(0, 2);
@@ -77,8 +84,11 @@
 				showNodes={false}
 				selected={active ? [{ place: active.zone, side: active.side }] : []}
 				label="Each tap on a zone adds one grade of {row.label.toLowerCase()}"
+				spoken={(pick) => placeWords(limits, sided(zoneOf(pick.place), pick.side))}
 				onpick={tap}
-			/>
+			>
+				{#snippet over()}{#if limits.length}<LimitMarks view="front" {limits} quiet />{/if}{/snippet}
+			</FaceMap>
 		</div>
 	</div>
 	<div class="flex min-h-0 flex-col">

@@ -15,6 +15,7 @@
 	import StageAsks from './StageAsks.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
+	import LimitMarks from '../../parts/map/LimitMarks.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
 	import { pathPoints } from '../../parts/map/strokeShape';
 	import { FIGURE } from '$lib/core/atlas/geometry';
@@ -40,6 +41,8 @@
 	let { runner, judgement, sequence, clientName, working, asks, onmet, onend, onwake }: Props = $props();
 
 	let width = $state(1280);
+	/** What that day allowed her, drawn on the face while one works. */
+	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
 	const placed = $derived(context.byId.get(p.event?.stepId ?? judgement.events.at(-1)!.stepId)!);
@@ -138,7 +141,9 @@
 					now={side ?? 'both'}
 					{focus}
 					label="Where the hands are: {stepTitle(step)}"
-				/>
+				>
+					{#snippet over()}{#if limits.length}<LimitMarks {view} {limits} wide quiet />{/if}{/snippet}
+				</FaceMap>
 			</span>
 			<span class="bg-paper/85 absolute top-3 left-3 rounded-xl px-3 py-1 text-[20px]"
 				><span class="text-ink2 block leading-6">now</span><b class="text-[24px] leading-7 font-semibold"

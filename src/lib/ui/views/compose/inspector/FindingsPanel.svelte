@@ -13,6 +13,7 @@
 	import Select from '../../../parts/controls/Select.svelte';
 	import TideMarkGlyph from '../tide/TideMarkGlyph.svelte';
 	import ChangePreview from './ChangePreview.svelte';
+	import ClientFit from './ClientFit.svelte';
 	import Finding from './Finding.svelte';
 
 	interface Props {
@@ -80,6 +81,7 @@
 	};
 </script>
 
+{#if !stepId}<ClientFit {draft} />{/if}
 {#if !stepId && all.length}
 	<div class="flex flex-wrap items-center gap-2 pb-1.5">
 		<Segmented

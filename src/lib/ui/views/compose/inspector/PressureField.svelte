@@ -2,6 +2,8 @@
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { capAt } from '$lib/core/pressure/caps';
 	import type { Level } from '$lib/core/step/levels';
+	import { levelAt } from '$lib/core/screening/meets';
+	import { touchesOf } from '$lib/core/screening/touch';
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { levelsOf, peakLevel } from '$lib/core/step/levelsOf';
@@ -23,6 +25,13 @@
 			.map((p) => capAt(step, p, sequence.school))
 			.reduce<ReturnType<typeof capAt>>((a, b) => (!a || (b && b.level < a.level) ? b : a), null)
 	);
+	/** What this client may have at the places that it touches. */
+	const hers = $derived(
+		touchesOf(step).reduce<Level | null>((least, touch) => {
+			const level = levelAt(draft.client?.limits ?? [], touch.place);
+			return level !== null && (least === null || level < least) ? level : least;
+		}, null)
+	);
 	const levels = $derived(levelsOf(step));
 	function setAt(index: number, level: Level) {
 		const next = step.places.map((_, i) => (i === index ? level : (levels[i] ?? levels[0]!)));
@@ -32,7 +41,8 @@
 
 <PressureKeys
 	level={peakLevel(step)}
-	cap={cap?.level ?? null}
+	cap={hers !== null && (cap === null || hers < cap.level) ? hers : (cap?.level ?? null)}
+	hers={hers !== null && (cap === null || hers < cap.level)}
 	areaCm2={pressingAreaCm2(step, draft.context.working)}
 	working={draft.context.working}
 	onchange={(l) => draft.do(setLevel(sequence, step, l))}

@@ -8,12 +8,14 @@
 		level: Level;
 		/** The level that this place bears; above it keys are dashed but still work: the finding answers. */
 		cap: Level | null;
+		/** The cap is this client’s own. */
+		hers?: boolean;
 		/** Contact area, cm²; null where nothing presses. */
 		areaCm2: number | null;
 		working: Working;
 		onchange: (level: Level) => void;
 	}
-	let { level, cap, areaCm2, working, onchange }: Props = $props();
+	let { level, cap, hers = false, areaCm2, working, onchange }: Props = $props();
 	const range = $derived(levelRangeKPa(level, working));
 	const grams = $derived(areaCm2 === null ? null : range.map((kPa) => Math.round(scaleGrams(kPa, areaCm2))));
 </script>
@@ -42,6 +44,6 @@
 	</RadioGroup.Root>
 	<span class="text-ink2 text-[11px] leading-[14px]">
 		<b class="text-ink text-xs font-semibold whitespace-nowrap">{range[0]}–{range[1]} kPa</b><br />
-		{#if grams}{grams[0]}–{grams[1]} g{/if}{#if cap !== null}<br />cap {cap}{/if}
+		{#if grams}{grams[0]}–{grams[1]} g{/if}{#if cap !== null}<br />{hers ? 'for her' : 'cap'} {cap}{/if}
 	</span>
 </div>
