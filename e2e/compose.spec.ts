@@ -129,15 +129,21 @@ test('clients: a new one by a code, removed with her sessions after asking', asy
 	await page.getByLabel('Name of the new client').fill('Lock 9');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'Lock 9' })).toBeVisible();
-	await page.getByLabel('Client alert').fill('latex');
+	await page.getByRole('radio', { name: 'Record' }).click();
+	await page.getByLabel('Client alert').fill('birch pollen');
 	await page.keyboard.press('Tab');
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	await page.goto(demoURL);
-	await expect(page.getByText('latex')).toBeVisible();
+	await expect(page.getByText('birch pollen')).toBeVisible();
 	await page.goto(`${demoURL}/clients`);
-	await page.getByRole('button', { name: /Remove this client/ }).click();
+	await page.getByRole('link', { name: /Lock 9/ }).click();
+	const remove = async () => {
+		await page.getByRole('button', { name: 'Archive, export, remove' }).click();
+		await page.getByRole('menuitem', { name: /Remove this client/ }).click();
+	};
+	await remove();
 	await page.getByRole('button', { name: 'Keep' }).click();
-	await page.getByRole('button', { name: /Remove this client/ }).click();
+	await remove();
 	await page.getByRole('button', { name: 'Remove for good' }).click();
 	await expect(page.getByRole('heading', { name: 'Lock 9', exact: true })).toBeHidden();
 	// Nothing of her is left in the browser: neither in a table nor in the other store.
@@ -158,15 +164,15 @@ test('clients: a new one by a code, removed with her sessions after asking', asy
 		return JSON.stringify([rows, { ...localStorage }]);
 	});
 	expect(left).toContain('demo-odile');
-	expect(left).not.toMatch(/Lock 9|latex/);
+	expect(left).not.toMatch(/Lock 9|birch pollen/);
 });
 
 test('a client changed in two windows: both versions are offered side by side', async ({ page, context }) => {
-	await beginDemo(page, '/clients');
+	await beginDemo(page, '/clients/demo-odile');
 	const other = await context.newPage();
 	// The other window holds an old copy: it reads once and follows nothing.
-	await other.goto(`${demoURL}/clients`);
-	await other.getByLabel('Client alert').waitFor();
+	await other.goto(`${demoURL}/clients/demo-odile`);
+	await other.getByRole('heading', { name: 'Odile K.' }).waitFor();
 	await other.evaluate(async () => {
 		const open = indexedDB.open('soft-tide-demo');
 		const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
@@ -190,6 +196,7 @@ test('a client changed in two windows: both versions are offered side by side', 
 	await expect(panel).toContainText('No seed oils either.');
 	await panel.getByRole('button', { name: 'Go on with the other' }).click();
 	await expect(panel).toBeHidden();
+	await page.getByRole('radio', { name: 'Record' }).click();
 	await expect(page.getByLabel('Client alert')).toHaveValue('No seed oils either.');
 });
 

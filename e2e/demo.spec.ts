@@ -6,18 +6,21 @@ test('the demo practice is there once, in a database of its own, and what is cha
 	await expect(page.getByRole('heading', { name: 'Odile K.' })).toBeVisible();
 	const names = await page.evaluate(async () => (await indexedDB.databases()).map((d) => d.name));
 	expect(names).toEqual(['soft-tide-demo']);
-	await page.goto(`${demoURL}/clients`);
-	await page.getByLabel('Note').fill('Came early.');
+	await page.goto(`${demoURL}/clients/demo-odile`);
+	await page.getByRole('radio', { name: 'Record' }).click();
+	await page.getByLabel('Note', { exact: true }).fill('Came early.');
 	await page.keyboard.press('Tab');
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	await page.reload();
-	await expect(page.getByLabel('Note')).toHaveValue('Came early.');
+	await page.getByRole('radio', { name: 'Record' }).click();
+	await expect(page.getByLabel('Note', { exact: true })).toHaveValue('Came early.');
 	await page.goto(`${demoURL}/settings`);
 	await page.getByRole('button', { name: /Start afresh/ }).click();
 	await page.getByRole('button', { name: 'Yes, start afresh' }).click();
 	await expect(page.getByText('The demo practice is made anew')).toBeVisible();
-	await page.goto(`${demoURL}/clients`);
-	await expect(page.getByLabel('Note')).toHaveValue(/Night baker/);
+	await page.goto(`${demoURL}/clients/demo-odile`);
+	await page.getByRole('radio', { name: 'Record' }).click();
+	await expect(page.getByLabel('Note', { exact: true })).toHaveValue(/Night baker/);
 });
 
 test('change over eight weeks: within a session, and since the first visit', async ({ page }) => {

@@ -27,9 +27,9 @@ test('what is removed in another window asks here: a sequence may go on as a new
 	await page.goto(`${demoURL}/progress?client=demo-odile`);
 	await page.getByRole('link', { name: 'open to complete or correct' }).click();
 	await page.getByLabel('Note for next time').waitFor();
-	await other.goto(`${demoURL}/clients`);
-	await other.getByRole('button', { name: /Odile K\./ }).click();
-	await other.getByRole('button', { name: 'Remove this client …' }).click();
+	await other.goto(`${demoURL}/clients/demo-odile`);
+	await other.getByRole('button', { name: 'Archive, export, remove' }).click();
+	await other.getByRole('menuitem', { name: 'Remove this client …' }).click();
 	await other.getByRole('button', { name: 'Remove for good' }).click();
 	await expect(dialog).toContainText('with the client that it belongs to');
 	await expect(dialog.getByRole('button', { name: 'Keep it as a new one' })).toHaveCount(0);
@@ -44,14 +44,15 @@ test('what is typed is kept within half a second, and never replaced by what ano
 	context
 }) => {
 	await beginDemo(page, '/clients');
-	await page.getByRole('button', { name: /Odile K\./ }).click();
+	await page.getByRole('link', { name: /Odile K\./ }).click();
+	await page.getByRole('radio', { name: 'Record' }).click();
 	const note = page.getByLabel('Note', { exact: true });
 	await note.focus();
 	await note.fill('Sleeps on the left');
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	const other = await context.newPage();
-	await other.goto(`${demoURL}/clients`);
-	await other.getByRole('button', { name: /Odile K\./ }).click();
+	await other.goto(`${demoURL}/clients/demo-odile`);
+	await other.getByRole('radio', { name: 'Record' }).click();
 	await expect(other.getByLabel('Note', { exact: true })).toHaveValue('Sleeps on the left');
 	await other.getByLabel('Note', { exact: true }).fill('Theirs');
 	await other.getByLabel('Note', { exact: true }).blur();
@@ -77,8 +78,8 @@ test('an import looks again before it writes, and a file with a fault can be bro
 	await page.getByRole('button', { name: 'Export all' }).click();
 	const path = await (await waiting).path();
 	const other = await context.newPage();
-	await other.goto(`${demoURL}/clients`);
-	await other.getByRole('button', { name: /Odile K\./ }).click();
+	await other.goto(`${demoURL}/clients/demo-odile`);
+	await other.getByRole('radio', { name: 'Record' }).click();
 	const name = other.getByLabel('Name or code', { exact: true });
 	await name.fill('Odile, changed');
 	await expect(other.getByText('Saved', { exact: true })).toBeVisible();

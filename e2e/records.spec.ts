@@ -27,7 +27,7 @@ test('a backup of every earlier version is brought in whole, with what its sessi
 			await page.goto('/clients');
 			const { name } = file.clients[0]!;
 			await page
-				.getByRole('button', { name: new RegExp(name) })
+				.getByRole('link', { name: new RegExp(name) })
 				.first()
 				.click();
 			const performed = file.sessions.find((s) => s.sequence)!;

@@ -157,8 +157,8 @@ export class Intake {
 	}
 	later(): void {
 		if (!this.question) return;
-		this.#later = new Set([...this.#later, this.question.flag.id]);
 		const next = this.questions.slice(this.index + 1).find((q) => !q.done);
+		this.#later = new Set([...this.#later, this.question.flag.id]);
 		this.clear();
 		this.#wished = next?.flag.id ?? null;
 	}

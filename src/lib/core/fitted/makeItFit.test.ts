@@ -25,7 +25,7 @@ const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
 });
 const given = (answers: readonly Answer[]) => ({
 	...CONTEXT,
-	client: { cautions: '', limits: limitsOn({ answers: [...answers], marks: [], clearances: [] }, TODAY) }
+	client: { cautions: '', wishes: null, limits: limitsOn({ answers: [...answers], marks: [], clearances: [] }, TODAY) }
 });
 const ENDS = ['client-refer', 'client-clearance'];
 

@@ -3,6 +3,7 @@ import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
+import { PreferencesSchema, type Preferences } from '../client/person.schema';
 import type { Answer } from '../client/answer.schema';
 import { factsOf } from '../screening/clientFacts';
 import type { Licence } from '../screening/licence';
@@ -19,6 +20,7 @@ interface Example {
 	readonly policy?: Partial<School>;
 	/** Whom it is broken for: answers given on a day, and marks. */
 	readonly client?: Partial<Screened>;
+	readonly wishes?: Partial<Preferences>;
 	readonly licence?: Licence;
 	readonly medium?: string;
 	readonly orientation?: Sequence['orientation'];
@@ -77,6 +79,12 @@ const CLIENT_EXAMPLES: Record<string, Example> = {
 			marks: [{ id: 'm1', kind: 'mole', zone: 'malar', side: 'left', sizeMm: 6, since: null, note: '' }]
 		}
 	},
+	'wish-pressure': {
+		rows: [along('knuckle-knead', 'masseter', { ...EACH, pressure: 3 })],
+		wishes: { pressure: 'lighter' }
+	},
+	'wish-medium': { rows: [CHEEK], medium: 'balm', wishes: { dislikes: ['balm'] } },
+	'wish-route': { rows: [CHEEK], wishes: { cheekRoute: 'downward' } },
 	'outside-licence': {
 		rows: [along('thumb-inside', 'masseter')],
 		licence: [{ id: 'inside', covers: 'no', on: '2025-11-03', note: '' }]
@@ -242,7 +250,9 @@ export function exampleOf(ruleId: string): Sequence {
 
 /** Who is in the chair in the example of a rule, and what the licence covers. */
 export function exampleGiven(ruleId: string): Pick<JudgeInput, 'client' | 'licence'> {
-	const { client, licence = [] } = EXAMPLES[ruleId] ?? {};
-	const screened = client && { cautions: '', answers: [], marks: [], clearances: [], ...client };
+	const { client, wishes, licence = [] } = EXAMPLES[ruleId] ?? {};
+	const preferences = PreferencesSchema.parse(wishes ?? {});
+	const known = { cautions: '', answers: [], marks: [], clearances: [], preferences };
+	const screened = client || wishes ? { ...known, ...client } : undefined;
 	return { client: screened ? factsOf(screened, EXAMPLE_DAY) : null, licence };
 }

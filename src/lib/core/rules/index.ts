@@ -1,5 +1,6 @@
 import { clientLeftOut } from './client/leftOut';
 import { clientGoRound, clientMind, clientMove, clientOneSide, clientPosture, clientPressure } from './client/steps';
+import { wishMedium, wishPressure, wishRoute } from './client/wishes';
 import { clientClearance, clientMedium, clientMinutes, clientRefer, clientUpright } from './client/whole';
 import { backAndForth } from './effort/backAndForth';
 import { toolSwaps } from './effort/toolSwaps';
@@ -91,6 +92,7 @@ export const RULES: readonly Rule[] = [
 	...[twoHands, selfReach, exerciseBy, jawClenched, eyesOpen],
 	...[unevenSides, deepTooLong, skinRubbed, rushedDrain, doseRange, coldTooLong, contradiction, overBudget],
 	...[handsClean, toolsClean],
+	...[wishPressure, wishMedium, wishRoute],
 	...[toolSwaps, backAndForth],
 	schoolFloor
 ];

@@ -15,7 +15,7 @@ import { Openings } from './openings';
 import type { School } from '../school/school.schema';
 import type { ClientFacts } from '../screening/clientFacts';
 import type { Licence } from '../screening/licence';
-import { bySeverity, findingKey, isOfClient, severityIn } from './rule';
+import { bySeverity, findingKey, isAboutClient, severityIn } from './rule';
 import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
 
 /** A finding that the user has set aside, with her reason. */
@@ -110,7 +110,7 @@ export function judge(sequence: Sequence, given: JudgeInput): Judgement {
 	const reasons = new Map(sequence.mutes.map((m) => [m.key, m.reason]));
 	const all = findingsOf(context);
 	// What may hurt, and what comes from the client, is never set aside, whatever a file says.
-	const isMuted = (f: Finding) => f.severity !== 'stop' && !isOfClient(f) && reasons.has(f.key);
+	const isMuted = (f: Finding) => f.severity !== 'stop' && !isAboutClient(f) && reasons.has(f.key);
 	return {
 		events,
 		timing,

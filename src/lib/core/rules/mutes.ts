@@ -1,6 +1,6 @@
 import { makeEdit, type Edit } from '../sequence/edits';
 import type { Sequence } from '../sequence/sequence.schema';
-import { isOfClient, type Finding } from './rule';
+import { isAboutClient, type Finding } from './rule';
 import { sentenceOf } from './wording';
 
 /**
@@ -9,7 +9,7 @@ import { sentenceOf } from './wording';
  */
 export function muteFinding(sequence: Sequence, finding: Finding, reason: string): Edit {
 	if (finding.severity === 'stop') throw new Error('A stop may hurt someone and cannot be set aside: fix the step.');
-	if (isOfClient(finding))
+	if (isAboutClient(finding))
 		throw new Error('This comes from the client and cannot be set aside in a sequence: change her record.');
 	if (!reason.trim()) throw new Error('reason: say in a few words why this is set aside.');
 	return makeEdit(sequence, `Set aside: ${sentenceOf(finding).head}`.slice(0, 300), (draft) => {

@@ -50,7 +50,8 @@ export const RULE_KINDS = {
 	body: 'Body and hands',
 	school: 'The school',
 	licence: 'Your licence',
-	client: 'This client'
+	client: 'This client',
+	wish: 'What she likes'
 } as const;
 export type RuleKind = keyof typeof RULE_KINDS;
 
@@ -81,6 +82,9 @@ export interface Finding extends RawFinding {
 
 /** What comes from the person in the chair belongs to her, not to the sequence: it is never set aside in it. */
 export const isOfClient = (finding: Pick<Finding, 'kind'>): boolean => finding.kind === 'client';
+/** Limits and wishes alike: never set aside in a sequence. */
+export const isAboutClient = (finding: Pick<Finding, 'kind'>): boolean =>
+	isOfClient(finding) || finding.kind === 'wish';
 
 export interface Rule {
 	readonly id: string;

@@ -277,6 +277,18 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'Within your licence',
 		why: 'What a licence covers differs from place to place. Whatever you note as not covered, on the page of local codes, is said here at every step.'
 	},
+	'wish-pressure': {
+		title: 'As light or firm as she likes it',
+		why: 'What is pleasant differs from person to person. A wish never goes past a cap.'
+	},
+	'wish-medium': {
+		title: 'A medium that she likes',
+		why: 'Smell and feel are remembered longer than strokes.'
+	},
+	'wish-route': {
+		title: 'Cheeks as she likes them led',
+		why: 'Outwards to the ear or down along the smile fold: both are taught, and both are real routes.'
+	},
 	'client-refer': {
 		title: 'Refer, no massage today',
 		why: 'Some signs belong to a doctor before any hand is laid on: fever, a hard lump, sudden one-sided swelling, a drooping face. Nothing overrules that on the day.'

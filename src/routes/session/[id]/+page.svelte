@@ -56,7 +56,7 @@
 		if (!sequence || found.endedAt) return;
 		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		// What ends the day ends it by every way: a session from a file or an old address is not begun either.
-		refused = log.length ? [] : refusals(factsOf(client, app.today.current)?.limits ?? []);
+		refused = log.some((line) => line.kind !== 'begin') ? [] : refusals(factsOf(client, app.today.current)?.limits ?? []);
 		if (refused.length) return;
 		judgement = judge(sequence, { ...app.context, client: factsOf(client, app.today.current) });
 		const { events, context } = judgement;

@@ -79,6 +79,24 @@ export const CLIENT_WORDS: Words = {
 	'outside-licence': {
 		say: (f) => ({ head: `${f.params.number} lies outside your licence: ${f.params.names}.`, body: why(f) })
 	},
+	'wish-pressure': {
+		say: ({ params: p }) => ({
+			head: `This client likes it ${p.wish} than this is planned, from ${p.number} on.`,
+			body: 'A level less or more, within every cap and her own limits; openings and the close stay as they are.'
+		}),
+		fix: 'As she likes it'
+	},
+	'wish-medium': {
+		say: ({ params: p }) => ({ head: `This client does not like ${p.what}.`, body: 'Another medium glides as well.' }),
+		fix: 'Take another'
+	},
+	'wish-route': {
+		say: ({ params: p }) => ({
+			head: `This client likes her cheeks led ${p.wish}; the school leads them the other way.`,
+			body: 'Both are real routes of the fluid.'
+		}),
+		fix: 'As she likes it'
+	},
 	'client-mind': {
 		say: (f) => ({ head: `Before ${f.params.number}: ${f.params.what}`, body: why(f) }),
 		fix: 'Note it there'
