@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
+import { cautionsDoc } from '../src/lib/core/screening/cautionsDoc';
 import { mappingDoc } from '../src/lib/core/flow/mappingDoc';
 import { notationDoc } from '../src/lib/core/notation/notationDoc';
 import { observationsDoc } from '../src/lib/core/assess/observationsDoc';
@@ -10,6 +11,7 @@ import { schoolsDoc } from '../src/lib/core/school/schoolsDoc';
 
 /** Pages that are made from the code. UPDATE_DOCS=1 writes them; without it they must be what the code says. */
 const PAGES = [
+	{ path: 'docs/cautions.md', make: cautionsDoc },
 	{ path: 'docs/model-mapping.md', make: mappingDoc },
 	{ path: 'docs/notation.md', make: notationDoc },
 	{ path: 'docs/observations.md', make: observationsDoc },

@@ -20,8 +20,6 @@ const shot = async (name) => {
 	taken.add(name);
 	console.log(name);
 };
-const PARTS =
-	'lift nasolabial > malar > zygoma, three pads, press hold, 5 each side, pace 1 s, next sweep nasolabial > malar > zygoma for 2 s, next sweep zygoma > preauricular > n:preauricular light for 2 s';
 /** Every view of the list that names a picture has one. */
 const views = JSON.parse(readFileSync(`${root}src/lib/ui/parts/shell/views.json`, 'utf8'));
 const taken = new Set();
@@ -48,16 +46,6 @@ try {
 	await page.locator('[data-row="s12"] [data-step-button]').click();
 	await shot('compose-text');
 	await page.getByRole('tab', { name: 'Step' }).click();
-	// A repetition of several strokes, typed and then undone.
-	await page.keyboard.press('/');
-	await page.getByRole('textbox', { name: 'Type a step' }).waitFor();
-	await page.keyboard.insertText(PARTS);
-	await page.keyboard.press('Control+Enter');
-	await page.getByRole('radio', { name: 'Profile' }).click();
-	await page.getByRole('textbox', { name: 'And then' }).scrollIntoViewIfNeeded();
-	await shot('compose-profile');
-	await page.getByRole('button', { name: /^Undo: / }).click();
-	await page.getByText('Saved').waitFor();
 	await open('/compose/demo-stone-knuckle');
 	await page.locator('[data-ribbon]').first().waitFor();
 	await page.getByRole('tab', { name: /Findings/ }).click();
@@ -117,8 +105,18 @@ try {
 	await shot('compare');
 	await open('/print/demo-bakers-dawn/faces');
 	await shot('faces');
-	await open('/clients');
+	await open('/clients/demo-l14');
+	await page.getByRole('list', { name: 'What today allows' }).waitFor();
 	await shot('clients');
+	// What today does not allow her, in the plan that is made for her.
+	await page.getByRole('button', { name: 'Begin a session' }).click();
+	await page.getByRole('heading', { name: 'What the hands find' }).waitFor();
+	await open('/compose/demo-nape-collarbone');
+	await page.locator('[data-ribbon]').first().waitFor();
+	await page.getByRole('tab', { name: /Findings/ }).click();
+	await page.getByRole('button', { name: 'Make it fit' }).click();
+	await page.getByRole('group', { name: 'What making it fit changes' }).waitFor();
+	await shot('compose-client');
 	await open('/exchange');
 	await shot('exchange');
 	await open('/settings');

@@ -12,6 +12,7 @@ const answer = (flag: string, day: Day, change: Partial<Answer> = {}): Answer =>
 	since: null,
 	until: null,
 	note: '',
+	day,
 	at: `${day}T06:30:00.000Z`,
 	...change
 });

@@ -16,6 +16,8 @@ export class CurrentClient {
 	/** By name. */
 	all = $state.raw<readonly Client[]>([]);
 	loaded = $state(false);
+	/** Those who are not archived: who is offered. Whoever is up next is among them all the same. */
+	here = $derived.by(() => this.all.filter((c) => !c.archived || c.id === this.id));
 	readonly #options: Options;
 	id = $derived.by(() => this.#options.settings()?.currentClientId ?? null);
 	client = $derived.by(() => this.all.find((c) => c.id === this.id) ?? null);

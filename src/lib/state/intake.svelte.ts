@@ -76,6 +76,7 @@ export class Intake {
 		since: says === 'no' ? null : this.since,
 		until: says === 'no' ? null : this.until,
 		note: this.note.trim(),
+		day: this.#options.today(),
 		at: this.#options.now()
 	});
 	#limitsOf(answer: Answer): Limit[] {
@@ -130,6 +131,7 @@ export class Intake {
 			since: null,
 			until: null,
 			note: '',
+			day: this.#options.today(),
 			at
 		}));
 		this.said = `${answers.length} answered with no`;

@@ -155,11 +155,11 @@
 	<aside class="space-y-4 pb-4 lg:overflow-y-auto" aria-label="Who and what">
 		<section>
 			<h2 class="mb-1.5 text-[15px] font-semibold">Client</h2>
-			{#if app.current.all.length}
+			{#if app.current.here.length}
 				<Select
 					label="Client"
 					value={client?.id ?? ''}
-					options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
+					options={app.current.here.map((c) => ({ value: c.id, label: c.name }))}
 					onchange={(id) => app.save({ currentClientId: id })}
 					class="min-h-11 w-full text-[15px]"
 				/>

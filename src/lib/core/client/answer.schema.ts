@@ -16,6 +16,8 @@ export const AnswerSchema = z.strictObject({
 	/** The day from which it is over, as an injector or a doctor gave it: it goes before any waiting period. */
 	until: DaySchema.nullable().default(null),
 	note: TextSchema.default(''),
+	/** The calendar day of the practice on which it was given. */
+	day: DaySchema,
 	at: z.iso.datetime()
 });
 export type Answer = z.infer<typeof AnswerSchema>;
@@ -39,6 +41,8 @@ export const FollowUpSchema = z.strictObject({
 	sessionId: IdSchema,
 	went: z.enum(['gone', 'better', 'still', 'worse']),
 	note: TextSchema.default(''),
+	/** The calendar day of the practice on which it was said. */
+	day: DaySchema,
 	at: z.iso.datetime()
 });
 export type FollowUp = z.infer<typeof FollowUpSchema>;

@@ -23,6 +23,7 @@ const answer = (flag: string, places: SidedZone[] = [], since: string | null = '
 	since,
 	until: null,
 	note: '',
+	day: TODAY,
 	at: `${TODAY}T08:00:00Z`
 });
 const move = (technique: string, change: Partial<Step> = {}, way?: string): Step =>

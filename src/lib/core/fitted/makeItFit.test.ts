@@ -20,6 +20,7 @@ const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
 	since: null,
 	until: null,
 	note: '',
+	day: TODAY,
 	at: `${TODAY}T08:00:00Z`,
 	...change
 });

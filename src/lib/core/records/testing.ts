@@ -95,6 +95,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					since: '2026-02-20',
 					until: null,
 					note: name,
+					day: '2026-03-01',
 					at: NOW
 				}
 			],

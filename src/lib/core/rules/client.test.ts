@@ -15,6 +15,7 @@ const answer = (flag: string): Answer => ({
 	since: null,
 	until: null,
 	note: '',
+	day: TODAY,
 	at: `${TODAY}T08:00:00Z`
 });
 const clientWith = (...flags: string[]) =>

@@ -39,7 +39,17 @@ const TAPE = { lengthMm: 30, widthMm: 8 };
 const EXAMPLE_DAY = '2026-01-01';
 const says = (flag: string, known: Partial<Answer> = {}): Partial<Screened> => ({
 	answers: [
-		{ flag, says: 'yes', places: [], since: null, until: null, note: '', at: `${EXAMPLE_DAY}T08:00:00Z`, ...known }
+		{
+			flag,
+			says: 'yes',
+			places: [],
+			since: null,
+			until: null,
+			note: '',
+			day: EXAMPLE_DAY,
+			at: `${EXAMPLE_DAY}T08:00:00Z`,
+			...known
+		}
 	]
 });
 const CLIENT_EXAMPLES: Record<string, Example> = {

@@ -57,7 +57,7 @@ export function contradictionsOf(
 	const marked = person.marks.flatMap((mark): Contradiction[] => {
 		const flag = MARKED[mark.kind];
 		const no = flag && says(flag, 'no');
-		if (!flag || !no || (mark.since && mark.since <= no.at.slice(0, 10) && mark.kind !== 'implant')) return [];
+		if (!flag || !no || (mark.since && mark.since <= no.day && mark.kind !== 'implant')) return [];
 		const ask = 'A mark on the map says otherwise. Which one holds?';
 		return [{ key: `${flag}/${mark.id}`, one: said(no), other: `Mark: ${mark.kind.replaceAll('-', ' ')}`, ask, flag }];
 	});

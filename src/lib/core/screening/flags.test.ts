@@ -15,6 +15,7 @@ const yes = (flag: string, places: SidedZone[] = [], since: string | null = '202
 	since,
 	until: null,
 	note: '',
+	day: TODAY,
 	at: `${TODAY}T08:00:00Z`
 });
 const limitsOfAnswers = (...answers: Answer[]) => limitsOn({ answers, marks: [], clearances: [] }, TODAY);

@@ -51,8 +51,29 @@ export type LimitOf<Does extends Limit['does']> = Extract<Limit, { does: Does }>
 /** Most limits that a client has at once: more is refused. */
 export const MAX_LIMITS = 500;
 
-export const limitsThat = <Does extends Limit['does']>(limits: readonly Limit[], does: Does): LimitOf<Does>[] =>
-	limits.filter((limit): limit is LimitOf<Does> => limit.does === does);
+const NO_LIMITS: readonly never[] = [];
+const sorted = new WeakMap<readonly Limit[], Map<string, readonly Limit[]>>();
+/** Limits of a day by what they do, taken apart once: every step asks for them. Left out with certain moves only: `barred`. */
+function byKind(limits: readonly Limit[]): Map<string, readonly Limit[]> {
+	const known = sorted.get(limits);
+	if (known) return known;
+	const kinds = new Map<string, Limit[]>();
+	const add = (kind: string, limit: Limit) => kinds.set(kind, [...(kinds.get(kind) ?? []), limit]);
+	for (const limit of limits) {
+		add(limit.does, limit);
+		if (limit.does === 'leave-out') add(limit.which ? 'barred' : 'left-out', limit);
+	}
+	sorted.set(limits, kinds);
+	return kinds;
+}
+
+export const limitsThat = <Does extends Limit['does']>(
+	limits: readonly Limit[],
+	does: Does
+): readonly LimitOf<Does>[] => (byKind(limits).get(does) as readonly LimitOf<Does>[] | undefined) ?? NO_LIMITS;
+/** Places that are left out whatever is done there, and moves that are left out, anywhere or in places. */
+export const limitsOut = (limits: readonly Limit[], what: 'left-out' | 'barred'): readonly LimitOf<'leave-out'>[] =>
+	(byKind(limits).get(what) as readonly LimitOf<'leave-out'>[] | undefined) ?? NO_LIMITS;
 
 const sets = new WeakMap<object, ReadonlySet<string>>();
 /** Whether a limit holds at a zone on a side. Limits never change, so their places are taken apart once. */

@@ -23,6 +23,7 @@ const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
 	since: null,
 	until: null,
 	note: '',
+	day: TODAY,
 	at: `${TODAY}T08:00:00Z`,
 	...change
 });
@@ -180,13 +181,13 @@ describe('what is asked', () => {
 		expect(intakeQuestions({ answers: [answer('fever', { says: 'no' })] })[0]!.done).toBe(true);
 	});
 	test('a visit asks what waits and what came up before first, then what can have changed, and no more of the intake', () => {
-		const before = `2026-02-20T08:00:00Z`;
+		const before = { day: '2026-02-20', at: '2026-02-20T08:00:00Z' };
 		const answers = [
-			answer('filler', { since: '2026-02-18', at: before }),
-			answer('pregnancy', { at: before }),
-			answer('carotid', { says: 'no', at: before }),
-			answer('epilepsy', { says: 'unsure', at: before }),
-			answer('past-clot', { since: '2025-01-01', at: before })
+			answer('filler', { since: '2026-02-18', ...before }),
+			answer('pregnancy', { ...before }),
+			answer('carotid', { says: 'no', ...before }),
+			answer('epilepsy', { says: 'unsure', ...before }),
+			answer('past-clot', { since: '2025-01-01', ...before })
 		];
 		const asked = visitQuestions({ answers }, TODAY);
 		expect(asked.slice(0, 3).map((q) => [q.flag.id, q.because])).toEqual([
@@ -205,19 +206,19 @@ describe('what is asked', () => {
 		const inside = makeStep(techniqueById('thumb-inside')!, { id: 'x' });
 		const ids = (answers: Answer[]) => visitQuestions({ answers }, TODAY, [inside]).map((q) => q.flag.id);
 		expect(ids([])).toEqual(expect.arrayContaining(['gag', 'no-inside-consent']));
-		expect(ids([answer('gag', { says: 'no', at: '2026-01-01T08:00:00Z' })])).not.toContain('gag');
+		expect(ids([answer('gag', { says: 'no', day: '2026-01-01', at: '2026-01-01T08:00:00Z' })])).not.toContain('gag');
 	});
 	test('what was noted after a session comes back until it is said how it went', () => {
 		const sessions = [
 			{ id: 'a', sideEffects: 'A bruise at the jaw.' },
 			{ id: 'b', sideEffects: '' }
 		];
-		const told = (went: 'gone' | 'still', at: string) =>
-			openReactions(sessions, [{ sessionId: 'a', went, note: '', at }], TODAY);
+		const told = (went: 'gone' | 'still', day: string) =>
+			openReactions(sessions, [{ sessionId: 'a', went, note: '', day, at: `${day}T08:00:00Z` }], TODAY);
 		expect(openReactions(sessions, [], TODAY).map((s) => s.id)).toEqual(['a']);
-		expect(told('gone', '2026-02-20T08:00:00Z')).toEqual([]);
-		expect(told('still', `${TODAY}T08:00:00Z`)).toEqual([]);
-		expect(told('still', '2026-02-20T08:00:00Z').map((s) => s.id)).toEqual(['a']);
+		expect(told('gone', '2026-02-20')).toEqual([]);
+		expect(told('still', TODAY)).toEqual([]);
+		expect(told('still', '2026-02-20').map((s) => s.id)).toEqual(['a']);
 	});
 });
 

@@ -4,7 +4,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import type { Level } from '../step/levels';
 import { strokesOf } from '../step/parts';
 import type { Step } from '../step/step.schema';
-import { limitsThat, reaches, type Limit, type LimitOf } from './limit.schema';
+import { limitsOut, limitsThat, reaches, type Limit, type LimitOf } from './limit.schema';
 import { isAllOver, touchesOf, type Touch } from './touch';
 import { isOf } from './which';
 
@@ -31,30 +31,24 @@ const at = (touches: readonly Touch[]): SidedZone[] | null => (touches.length ? 
 
 /** Places that are left out, whatever is done there. A move over the whole face goes round them if it says so. */
 export const leftOut = (step: Step, limits: readonly Limit[]): Meeting<LimitOf<'leave-out'>> =>
-	gathered(
-		limitsThat(limits, 'leave-out').filter((l) => !l.which),
-		({ where }) => at(touchesOf(step).filter((t) => reaches(where, t.place)))
-	);
+	gathered(limitsOut(limits, 'left-out'), ({ where }) => at(touchesOf(step).filter((t) => reaches(where, t.place))));
 
 /** Moves of a kind that she may not have, anywhere or in places. A move over the whole face goes over all of them. */
 export const barred = (step: Step, limits: readonly Limit[]): Meeting<LimitOf<'leave-out'>> =>
-	gathered(
-		limitsThat(limits, 'leave-out').filter((l) => l.which),
-		({ where, which }) => {
-			const of = strokesOf(step).filter((stroke) => isOf(stroke, which));
-			if (!of.length) return null;
-			if (where === 'everywhere') return [];
-			if (isAllOver(step)) return where;
-			return at(touchesOf(step).filter((t) => t.by === 'work' && of.includes(t.stroke) && reaches(where, t.place)));
-		}
-	);
+	gathered(limitsOut(limits, 'barred'), ({ where, which }) => {
+		const of = strokesOf(step).filter((stroke) => isOf(stroke, which));
+		if (!of.length) return null;
+		if (where === 'everywhere') return [];
+		if (isAllOver(step)) return where;
+		return at(touchesOf(step).filter((t) => t.by === 'work' && of.includes(t.stroke) && reaches(where, t.place)));
+	});
 
 /** Spots and places that a move over the whole face, or a stroke across a spot, goes round. */
 export const toGoRound = (step: Step, limits: readonly Limit[]): Meeting<LimitOf<'go-round' | 'leave-out'>> =>
 	step.around
 		? NONE
 		: gathered<LimitOf<'go-round' | 'leave-out'>>(
-				[...limitsThat(limits, 'go-round'), ...limitsThat(limits, 'leave-out').filter((l) => !l.which)],
+				[...limitsThat(limits, 'go-round'), ...limitsOut(limits, 'left-out')],
 				(limit) => {
 					if (isAllOver(step)) return limit.where === 'everywhere' ? [] : limit.where;
 					if (limit.does !== 'go-round') return null;
@@ -65,9 +59,8 @@ export const toGoRound = (step: Step, limits: readonly Limit[]): Meeting<LimitOf
 /** The deepest that is allowed her at a place; null where only the usual caps hold. */
 export function levelAt(limits: readonly Limit[], place: SidedZone): Level | null {
 	let least: Level | null = null;
-	for (const limit of limits)
-		if (limit.does === 'level' && reaches(limit.where, place) && (least === null || limit.level < least))
-			least = limit.level;
+	for (const limit of limitsThat(limits, 'level'))
+		if ((least === null || limit.level < least) && reaches(limit.where, place)) least = limit.level;
 	return least;
 }
 

@@ -18,8 +18,6 @@ export interface Question {
 	readonly done: boolean;
 }
 
-const dayOf = (answer: Answer): Day => answer.at.slice(0, 10);
-
 /** The whole intake, in its order: everything but what is asked only with certain moves. */
 export function intakeQuestions({ answers }: Pick<Person, 'answers'>): Question[] {
 	const latest = latestAnswers(answers);
@@ -49,7 +47,7 @@ export function visitQuestions(
 	const latest = latestAnswers(answers);
 	const asked = FLAGS.flatMap((flag): Question[] => {
 		const answer = latest.get(flag.id) ?? null;
-		const done = answer !== null && dayOf(answer) === today;
+		const done = answer !== null && answer.day === today;
 		const question = (because: AskedBecause): Question[] => [{ flag, because, answer, done }];
 		if (typeof flag.asked === 'object') return planHas(flag, steps) && (!answer || done) ? question('move') : [];
 		const holds = answer !== null && answer.says !== 'no';

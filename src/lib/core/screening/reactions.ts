@@ -18,7 +18,7 @@ export function openReactions<V extends Visit>(
 	const last = new Map(followUps.map((f) => [f.sessionId, f]));
 	const over = (id: string) => {
 		const told = last.get(id);
-		return told !== undefined && (told.went === 'gone' || told.went === 'better' || told.at.slice(0, 10) === today);
+		return told !== undefined && (told.went === 'gone' || told.went === 'better' || told.day === today);
 	};
 	return sessions.filter((s) => s.sideEffects.trim() && !over(s.id)).reverse();
 }

@@ -1,5 +1,5 @@
 import { limitsThat, type Limit, type LimitOf } from './limit.schema';
 
 /** What ends the day: a session is not begun, whatever is asked for and by whatever way. */
-export const refusals = (limits: readonly Limit[]): LimitOf<'refer'>[] => limitsThat(limits, 'refer');
+export const refusals = (limits: readonly Limit[]): readonly LimitOf<'refer'>[] => limitsThat(limits, 'refer');
 export const isRefused = (limits: readonly Limit[]): boolean => refusals(limits).length > 0;

@@ -131,7 +131,7 @@
 {#if draft}{#key draft.sequence.id}
 		<Composer
 			{draft}
-			clients={app.current.all}
+			clients={app.current.all.filter((c) => !c.archived || c.id === clientId)}
 			{client}
 			{assessment}
 			{newId}

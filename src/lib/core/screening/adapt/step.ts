@@ -6,7 +6,7 @@ import type { Sequence } from '../../sequence/sequence.schema';
 import type { Level } from '../../step/levels';
 import { StepSchema, type Step } from '../../step/step.schema';
 import { isStationary } from '../../vocabulary/vocabulary';
-import { limitsThat, reaches, type Limit } from '../limit.schema';
+import { limitsOut, reaches, type Limit } from '../limit.schema';
 import {
 	barred,
 	bothAtOnce,
@@ -81,7 +81,7 @@ const allowedMove: Change = (step, { limits, pumps }) => {
 const allows =
 	(step: Step, limits: readonly Limit[]): Allows =>
 	(ref) => {
-		const out = limitsThat(limits, 'leave-out').filter((l) => !l.which);
+		const out = limitsOut(limits, 'left-out');
 		return !placesOf(ref, step).some((place) => out.some((l) => reaches(l.where, place)));
 	};
 const allowedPlaces: Change = (step, { limits, pumps }) =>

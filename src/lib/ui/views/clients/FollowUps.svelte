@@ -28,7 +28,9 @@
 		<p class="text-ink2 text-[12.5px]">How did it go?</p>
 		<div class="mt-1 flex flex-wrap gap-1.5">
 			{#each WENT as [went, label] (went)}
-				<button type="button" class="btn" onclick={() => onanswer({ sessionId: session.id, went, note: '', at: now() })}>{label}</button>
+				<button type="button" class="btn" onclick={() => onanswer({ sessionId: session.id, went, note: '', day: today, at: now() })}
+					>{label}</button
+				>
 			{/each}
 		</div>
 	</section>
