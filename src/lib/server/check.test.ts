@@ -1,5 +1,6 @@
 import { afterAll, expect, test } from 'vitest';
 import { checkAnswer } from '../core/rules/answer';
+import { factsOf } from '../core/screening/clientFacts';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
 import { CORE_VERSION } from '../core/version';
 import { writeSequenceFile } from '../formats/sequenceFile';
@@ -123,4 +124,45 @@ test('errors are bounded, whatever was sent', async () => {
 	expect((await problem(sent[3]!)).errors![0]!.message).toBe(
 		'unknown here: unknown-0, unknown-1, unknown-2, unknown-3, unknown-4 and 14995 more'
 	);
+});
+
+test('what today allows a client, and what a licence covers, are judged by as data, and a slip is named', async () => {
+	const client = factsOf(
+		{
+			cautions: '',
+			marks: [],
+			clearances: [],
+			answers: [
+				{
+					flag: 'open-skin',
+					says: 'yes',
+					places: ['jawline:left'],
+					since: null,
+					until: null,
+					note: '',
+					day: '2026-03-01',
+					at: '2026-03-01T08:00:00Z'
+				}
+			]
+		},
+		'2026-03-01'
+	);
+	const ids = async (body: object) =>
+		((await answer(JSON.stringify({ sequence, ...body }))) as { findings: { ruleId: string }[] }).findings.map(
+			(f) => f.ruleId
+		);
+	expect(await ids({ client })).toContain('client-left-out');
+	expect(await ids({})).not.toContain('client-left-out');
+	const licence = [{ id: 'neck', covers: 'no', on: '2026-01-01' }];
+	expect(await ids({ licence })).not.toContain('outside-licence');
+	const neck = sequenceOf([step('n', ['sternocleidomastoid'])]);
+	expect(await ids({ sequence: neck, licence })).toContain('outside-licence');
+	const bad = { ...client, limits: [{ ...client!.limits[0], where: ['elbow:left'] }] };
+	const refused = await problem(JSON.stringify({ sequence, client: bad }));
+	expect(refused.status).toBe(422);
+	expect(refused.errors!.some((e) => e.path.startsWith('client.limits[0]'))).toBe(true);
+	const unknown = await problem(
+		JSON.stringify({ sequence, licence: [{ id: 'wings', covers: 'no', on: '2026-01-01' }] })
+	);
+	expect(unknown.errors![0]!.path).toBe('licence[0].id');
 });

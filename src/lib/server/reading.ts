@@ -15,7 +15,12 @@ import { problemAnswer, type Answer } from './answer';
 export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly answer: Answer };
 const no = (answer: Answer) => ({ ok: false as const, answer });
 const within = (path: string, problems: readonly Problem[]): Problem[] =>
-	problems.map((p) => problemOf([path, p.path].filter(Boolean).join('.'), p.message, p.remedy));
+	problems.map((p) => problemOf(joined(path, p.path), p.message, p.remedy));
+/** A path within a path: `client.limits[0]`, `licence[0].id`. */
+const joined = (path: string, inner: string): string => {
+	if (!path || !inner) return path || inner;
+	return inner.startsWith('[') ? `${path}${inner}` : `${path}.${inner}`;
+};
 
 /** The body as a JSON object. */
 export function readBody(bytes: Uint8Array): Read<Record<string, unknown>> {

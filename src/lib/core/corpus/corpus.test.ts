@@ -69,6 +69,8 @@ test('more than forty faults; each rule that can be broken by a line is', () => 
 	expect(FAULTS.length).toBeGreaterThanOrEqual(40);
 	const broken = new Set(FAULTS.map((f) => f.rule));
 	// An edge, a tilt and what asks for too much have their own tests; a licence is said each time, tape may be left out by a school; where a short version ends, and a school's wishes, are no lines.
+	// What comes from a client, her wishes and the licence is no line of a sequence.
+	const OF_A_PERSON: readonly string[] = ['client', 'wish', 'licence'];
 	const elsewhere = [
 		'edge-cap',
 		'steep-tilt',
@@ -80,7 +82,11 @@ test('more than forty faults; each rule that can be broken by a line is', () => 
 		'exit-after-neck',
 		'school-floor'
 	];
-	expect(RULES.map((r) => r.id).filter((id) => !broken.has(id) && !elsewhere.includes(id))).toEqual([]);
+	expect(
+		RULES.filter((r) => !OF_A_PERSON.includes(r.kind))
+			.map((r) => r.id)
+			.filter((id) => !broken.has(id) && !elsewhere.includes(id))
+	).toEqual([]);
 });
 
 describe.each(FAULTS.map((f) => [f.rule, f.in, f] as const))('%s in %s', (_rule, _in, fault) => {

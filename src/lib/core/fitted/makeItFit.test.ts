@@ -48,7 +48,11 @@ describe('whatever the plan and whatever she answers', () => {
 				const fitted = makeItFit(plan, context);
 				const before = judge(plan, context);
 				const after = judge(fitted.sequence, context);
-				const left = after.findings.filter((f) => isOfClient(f) && !ENDS.includes(f.ruleId));
+				// Hygiene and soaking are never shortened: what is too long by these alone is said.
+				const tooLong = fitted.unsaved.some((u) => u.what.startsWith('The time'));
+				const left = after.findings.filter(
+					(f) => isOfClient(f) && !ENDS.includes(f.ruleId) && !(tooLong && f.ruleId === 'client-minutes')
+				);
 				expect(left.map((f) => sentenceOf(f).head)).toEqual([]);
 				const had = new Set(before.findings.map((f) => f.key));
 				const isNew = (id: string) => after.findings.filter((f) => f.ruleId === id && !had.has(f.key));

@@ -44,6 +44,7 @@
 		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;
 		saving.lose(`This session was removed in another window${owned ? '' : ', with the client that it belongs to'}.`, owned);
 	}
+	let redFlags = $state(false);
 	/** What ends the day before it has begun. */
 	let refused = $state.raw<ReturnType<typeof refusals>>([]);
 	async function load(id: string) {
@@ -175,6 +176,7 @@
 		clientName={client?.name ?? ''}
 		working={app.context.working}
 		onend={end}
+		onredflags={() => (redFlags = true)}
 		onwake={wake}
 	/>
 {:else if session}
@@ -193,3 +195,6 @@
 {#if draft?.saving.gone}
 	<GoneDialog {...draft.saving.gone} onkeep={() => draft?.keepAsNew()} ondrop={() => goto('/')} />
 {/if}
+{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
+			bind:open={redFlags}
+		/>{/await}{/if}

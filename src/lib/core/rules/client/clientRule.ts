@@ -30,6 +30,14 @@ export function wordsOf(limits: readonly Limit[]): { names: string; reason: stri
 export const gravest = (limits: readonly Limit[]): Severity =>
 	limits.reduce<Severity>((g, l) => graver(g, l.severity), 'advice');
 
+/** Most places that are named one by one. */
+const MOST_NAMED = 3;
+/** Where it is met, place by place; of many, as the limits themselves say it. */
+const whereOf = (limits: readonly Limit[], places: Meeting['places']): string =>
+	new Set(places.map(zoneIn)).size <= MOST_NAMED
+		? listWords(sidedWords(places))
+		: listWords(once(limits.flatMap((l) => ('whereWords' in l ? [l.whereWords] : []))));
+
 /** A finding about limits that a step, or the sequence, meets. */
 export function foundOf(stepIds: readonly string[], { limits, places }: Meeting, params: Params = {}): RawFinding {
 	const severity = gravest(limits);
@@ -39,7 +47,7 @@ export function foundOf(stepIds: readonly string[], { limits, places }: Meeting,
 		stepIds,
 		...(first ? { place: zoneIn(first) } : {}),
 		...(sides.length === 1 ? { side: sides[0]! } : {}),
-		params: { ...wordsOf(limits), where: listWords(sidedWords(places)), ...params },
+		params: { ...wordsOf(limits), where: whereOf(limits, places), ...params },
 		severity,
 		floor: severity
 	};

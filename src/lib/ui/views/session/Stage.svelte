@@ -35,10 +35,12 @@
 		asks: readonly PlacedStep[];
 		onmet: (stepId: string) => void;
 		onend: () => void;
+		/** What makes one stop and refer; the stage pauses. */
+		onredflags: () => void;
 		/** A touch or key has come: sound and a waking screen are allowed from now on. */
 		onwake: () => void;
 	}
-	let { runner, judgement, sequence, clientName, working, asks, onmet, onend, onwake }: Props = $props();
+	let { runner, judgement, sequence, clientName, working, asks, onmet, onend, onredflags, onwake }: Props = $props();
 
 	let width = $state(1280);
 	/** What that day allowed her, drawn on the face while one works. */
@@ -95,6 +97,10 @@
 		if (runner.playing) runner.pause();
 		else runner.go();
 	}
+	function stop() {
+		runner.pause();
+		onredflags();
+	}
 	/** A key of the stage, while nothing stands before it. */
 	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
 	onMount(() => {
@@ -111,7 +117,8 @@
 			ArrowLeft: unasked(() => runner.back()),
 			PageUp: unasked(() => runner.back()),
 			y: unasked(() => asks[0] && onmet(asks[0].step.id)),
-			e: unasked(() => !runner.playing && onend())
+			e: unasked(() => !runner.playing && onend()),
+			r: unasked(stop)
 		});
 		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
 	});
@@ -153,9 +160,9 @@
 		</button>
 		<section class="flex flex-col px-5 pt-4" aria-label="This step">
 			<p class="text-ink2 flex flex-wrap justify-between gap-x-4 text-[20px] leading-7">
-				<span><b class="text-ink">{placed.number}</b> of {context.steps.length}</span><span class="truncate"
+				<span><b class="text-ink">{placed.number}</b> of {context.steps.length}</span><span class="min-w-0 truncate"
 					>{sequence.title}, {clientName}</span
-				>
+				><button type="button" class="btn btn-large text-[17px]" aria-keyshortcuts="R" onclick={stop}>Red flags</button>
 			</p>
 			<h1 class="flex items-center gap-3 text-[34px] leading-10 font-[560]">
 				<AimGlyph aim={step.aim} size={34} /><span>{stepTitle(step)}</span>
