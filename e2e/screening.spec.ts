@@ -69,6 +69,7 @@ test('an intake by keyboard: one question at a time, each answer kept, a refusal
 });
 
 test('a filler of 27, 28 and 29 days: it waits, and is over by itself on the day', async ({ page }) => {
+	test.setTimeout(120_000);
 	const at = (day: string) => page.clock.setFixedTime(new Date(`${day}T09:00:00`));
 	await at('2026-03-28');
 	await beginDemo(page, '/clients/demo-radu');
@@ -92,6 +93,7 @@ test('a filler of 27, 28 and 29 days: it waits, and is over by itself on the day
 test('in Compose: two limits on one zone are both named, seen on the map, and one edit makes it fit', async ({
 	page
 }) => {
+	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-rowers-morning');
 	await page.getByRole('button', { name: 'Client', exact: false }).first().waitFor();
 	await page
@@ -123,6 +125,7 @@ test('in Compose: two limits on one zone are both named, seen on the map, and on
 test('her record: marks, wishes, a clearance that ran out, a file of her alone; what a licence leaves out is marked', async ({
 	page
 }) => {
+	test.setTimeout(120_000);
 	await beginDemo(page, '/clients/demo-l14');
 	await page.getByRole('radio', { name: 'Marks and clearances' }).click();
 	await page.getByRole('button', { name: 'Add the mark' }).click();
@@ -150,6 +153,9 @@ test('her record: marks, wishes, a clearance that ran out, a file of her alone; 
 	await page.getByRole('button', { name: 'Archive, export, remove' }).click();
 	await page.getByRole('menuitem', { name: 'Remove this client …' }).click();
 	await page.getByRole('button', { name: 'Remove for good' }).click();
+	// The list comes once she is gone.
+	await page.waitForURL(/\/clients$/);
+	await expect(page.getByRole('link', { name: /Odile/ })).toBeVisible();
 	await expect(page.getByRole('link', { name: /Lamp 14/ })).toHaveCount(0);
 	await page.goto(`${demoURL}/exchange`);
 	await page.locator('input[type=file]').setInputFiles(file);

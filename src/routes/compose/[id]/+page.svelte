@@ -121,7 +121,7 @@
 		<a class="btn max-sm:w-9 max-sm:px-0" href={printAt(draft.sequence.id)}
 			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
 		>
-		<button type="button" class="btn" title="What makes one stop and refer" onclick={() => (redFlags = true)}>Red flags</button>
+		<button type="button" class="btn" onclick={() => (redFlags = true)}>Red flags</button>
 		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)} onclick={() => clientId && app.current.choose(clientId)}
 			>Start<span class="max-sm:hidden"> session</span></a
 		>
