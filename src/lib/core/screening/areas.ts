@@ -28,8 +28,13 @@ export type AreaId = keyof typeof AREAS;
 
 export const zonesOfArea = (area: AreaId): readonly ZoneId[] => AREAS[area].zones;
 const bothSides = (zones: readonly ZoneId[]): SidedZone[] => zones.flatMap((zone) => SIDES.map((s) => sided(zone, s)));
-/** An area with both its sides. */
-export const placesOfArea = (area: AreaId): SidedZone[] => bothSides(zonesOfArea(area));
+const AREA_PLACES = new Map<AreaId, SidedZone[]>();
+/** An area with both its sides, worked out once. */
+export function placesOfArea(area: AreaId): SidedZone[] {
+	const places = AREA_PLACES.get(area) ?? bothSides(zonesOfArea(area));
+	AREA_PLACES.set(area, places);
+	return places;
+}
 
 /** Zones of skin that touch one, its twin across the midline among them. */
 function around(place: SidedZone): SidedZone[] {

@@ -162,7 +162,7 @@
 			<p class="text-ink2 flex flex-wrap justify-between gap-x-4 text-[20px] leading-7">
 				<span><b class="text-ink">{placed.number}</b> of {context.steps.length}</span><span class="min-w-0 truncate"
 					>{sequence.title}, {clientName}</span
-				><button type="button" class="btn btn-large text-[17px]" aria-keyshortcuts="R" onclick={stop}>Red flags</button>
+				><button type="button" class="btn min-h-16 rounded-2xl px-5 text-[17px]" aria-keyshortcuts="R" onclick={stop}>Red flags</button>
 			</p>
 			<h1 class="flex items-center gap-3 text-[34px] leading-10 font-[560]">
 				<AimGlyph aim={step.aim} size={34} /><span>{stepTitle(step)}</span>
