@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { beginDemo, demoURL, expectAccessible, saved } from './support';
+import { beginDemo, DEMO_DB, demoURL, expectAccessible, recordsIn, saved } from './support';
 
 /** Until the page's own clock is so much later: its frames may stand still meanwhile. */
 async function untilLater(page: Page, ms: number): Promise<void> {
@@ -126,11 +126,16 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	await expect(asked.getByRole('listitem')).toHaveCount(1);
 	await expect(asked).toContainText('If the jaw is tight:');
 	await expectAccessible(page);
+	const kept = async () => JSON.stringify((await recordsIn(page, DEMO_DB, 'sessions')).filter((s) => !s.endedAt));
+	const lines = async () => (await recordsIn(page, DEMO_DB, 'runs')).length;
+	const [heldBefore, jumped] = [await kept(), await lines()];
 	await page.keyboard.press('y');
 	await expect(asked).toBeHidden();
 	await page.keyboard.press('ArrowRight');
 	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
-	// What is kept is the sequence as it is performed now: a page that is loaded again stands where it stood.
+	// What is kept is the sequence as it is performed now: a page that is loaded again, once it is written, stands where it stood.
+	await expect.poll(kept).not.toBe(heldBefore);
+	await expect.poll(lines).toBeGreaterThan(jumped);
 	await page.reload();
 	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
 	await page.keyboard.press('ArrowRight');
