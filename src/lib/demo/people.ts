@@ -1,21 +1,12 @@
 import { dayAfter, type Day } from '../core/client/days';
-import type { Answer } from '../core/client/answer.schema';
+import { newAnswer, type Answer } from '../core/client/answer.schema';
 import { PreferencesSchema, type Person } from '../core/client/person.schema';
 
 /** What the people of the demo have answered, what is marked on their maps, and what they wish. All invented. */
 type Known = Partial<Person>;
 
-const answer = (flag: string, day: Day, change: Partial<Answer> = {}): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day,
-	at: `${day}T06:30:00.000Z`,
-	...change
-});
+const answer = (flag: string, day: Day, change: Partial<Answer> = {}): Answer =>
+	newAnswer({ flag, says: 'yes', day, at: `${day}T06:30:00.000Z`, ...change });
 const no = (day: Day, ...flags: string[]): Answer[] => flags.map((flag) => answer(flag, day, { says: 'no' }));
 const wishes = (change: Partial<Person['preferences']>): Person['preferences'] =>
 	PreferencesSchema.parse({ ...PreferencesSchema.parse({}), ...change });

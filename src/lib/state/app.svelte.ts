@@ -2,7 +2,6 @@ import { getContext, setContext, type Snippet } from 'svelte';
 import { liveQuery } from 'dexie';
 import type { Settings } from '../core/records/settings';
 import type { JudgeInput } from '../core/rules/judge';
-import { factsOf } from '../core/screening/clientFacts';
 import type { SkinTone } from '../core/client/skinTones';
 import type { Client } from '../core/records/client';
 import { applySkin } from './skinTones';
@@ -59,8 +58,7 @@ export class AppState {
 	figure = $derived.by(() => (this.shown ?? this.current.client)?.skinTone ?? null);
 	/** Draws the figures anew where she has a skin of her own. Call it in an effect. */
 	drawFigure = (): void => void (this.settings && applyLook(this.settings, this.figure));
-	/** What is known of the client who is up next, today. */
-	facts = $derived.by(() => factsOf(this.current.client, this.today.current));
+
 	/** Who is up next. */
 	readonly current: CurrentClient;
 

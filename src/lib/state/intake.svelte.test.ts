@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from 'vitest';
-import type { Answer } from '../core/client/answer.schema';
+import { newAnswer, type Answer } from '../core/client/answer.schema';
 import { ClientSchema, type Client } from '../core/records/client';
 import { FLAGS } from '../core/screening/flags';
 import { effectsOf } from '../core/screening/allowed';
@@ -13,17 +13,14 @@ const TODAY = '2026-03-01';
 let client = $state.raw(ClientSchema.parse({ id: 'c', revision: 1, updatedAt: NOW, name: 'Kite 3' })) as Client;
 const blank = client;
 beforeEach(() => (client = blank));
-const told = (flag: string, change: Partial<Answer> = {}): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day: '2026-02-20',
-	at: '2026-02-20T08:00:00Z',
-	...change
-});
+const told = (flag: string, change: Partial<Answer> = {}): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		day: '2026-02-20',
+		at: '2026-02-20T08:00:00Z',
+		...change
+	});
 const begin = (answers: readonly Answer[] = [], steps = [] as ReturnType<typeof makeStep>[]) => {
 	client = { ...blank, answers: [...answers] };
 	return new Intake({

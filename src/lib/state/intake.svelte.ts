@@ -1,4 +1,4 @@
-import type { Answer } from '../core/client/answer.schema';
+import { newAnswer, type Answer } from '../core/client/answer.schema';
 import type { Day } from '../core/client/days';
 import type { SidedZone } from '../core/client/sidedZone';
 import type { Client } from '../core/records/client';
@@ -69,16 +69,15 @@ export class Intake {
 			: []
 	);
 
-	#answer = ({ flag }: Question, says: Says): Answer => ({
-		flag: flag.id,
-		says,
-		places: says === 'no' ? [] : [...this.places],
-		since: says === 'no' ? null : this.since,
-		until: says === 'no' ? null : this.until,
-		note: this.note.trim(),
-		day: this.#options.today(),
-		at: this.#options.now()
-	});
+	#answer = ({ flag }: Question, says: Says): Answer =>
+		newAnswer({
+			flag: flag.id,
+			says,
+			...(says === 'no' ? {} : { places: [...this.places], since: this.since, until: this.until }),
+			note: this.note.trim(),
+			day: this.#options.today(),
+			at: this.#options.now()
+		});
 	#limitsOf(answer: Answer): Limit[] {
 		return this.question
 			? limitsOfAnswer(this.question.flag, answer, this.#options.client().clearances, this.#options.today())
@@ -124,16 +123,8 @@ export class Intake {
 		const open = this.questions.filter((q) => !q.done && (!chapter || q.flag.chapter === chapter));
 		// What came up before is asked by itself: no is not assumed of it.
 		const fresh = open.filter((q) => !q.answer || q.answer.says === 'no');
-		const answers = fresh.map(({ flag }): Answer => ({
-			flag: flag.id,
-			says: 'no',
-			places: [],
-			since: null,
-			until: null,
-			note: '',
-			day: this.#options.today(),
-			at
-		}));
+		const day = this.#options.today();
+		const answers = fresh.map(({ flag }) => newAnswer({ flag: flag.id, says: 'no', day, at }));
 		this.said = `${answers.length} answered with no`;
 		this.clear();
 		this.#wished = null;

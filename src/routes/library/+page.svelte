@@ -11,6 +11,7 @@
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
+	import { factsOf } from '$lib/core/screening/clientFacts';
 	import { licenceLimits } from '$lib/core/screening/licence';
 	import { techniqueToday } from '$lib/core/screening/ofTechnique';
 	import { blankTechnique } from '$lib/core/technique/blank';
@@ -45,7 +46,7 @@
 	const editing = new CustomEditing<Technique>(app, 'technique');
 	const find = $derived(techniqueIndex(library.all));
 	/** Who is up next, and what today allows her. */
-	const limits = $derived(app.facts?.limits ?? []);
+	const limits = $derived(factsOf(app.current.client, app.today.current)?.limits ?? []);
 	const codes = $derived(licenceLimits(app.settings?.licence ?? []));
 	let onlyHers = $state(false);
 	const matching = $derived(find(filter));

@@ -22,6 +22,10 @@ export const AnswerSchema = z.strictObject({
 });
 export type Answer = z.infer<typeof AnswerSchema>;
 
+type Given = Pick<Answer, 'flag' | 'says' | 'day' | 'at'> & Partial<Answer>;
+/** An answer with what was told beside it; nothing where nothing was. */
+export const newAnswer = (given: Given): Answer => ({ places: [], since: null, until: null, note: '', ...given });
+
 /** A doctor's word that something may be done all the same. */
 export const ClearanceSchema = z.strictObject({
 	id: IdSchema,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { Answer } from '../client/answer.schema';
+import { newAnswer, type Answer } from '../client/answer.schema';
 import type { PlaceRef } from '../atlas/places';
 import type { SidedZone } from '../client/sidedZone';
 import type { Mark } from '../client/marks';
@@ -16,16 +16,15 @@ import { makeItFit } from './makeItFit';
 
 /** Worked by hand: what a client may have of a step, with what several of her answers do together. */
 const TODAY = '2026-03-01';
-const answer = (flag: string, places: SidedZone[] = [], since: string | null = '2026-02-25'): Answer => ({
-	flag,
-	says: 'yes',
-	places,
-	since,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`
-});
+const answer = (flag: string, places: SidedZone[] = [], since: string | null = '2026-02-25'): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		places,
+		since,
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`
+	});
 const move = (technique: string, change: Partial<Step> = {}, way?: string): Step =>
 	makeStep(techniqueById(technique)!, {
 		id: 'x',

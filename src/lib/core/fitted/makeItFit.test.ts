@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { SIDED_ZONES } from '../client/sidedZone';
-import type { Answer } from '../client/answer.schema';
+import { newAnswer, type Answer } from '../client/answer.schema';
 import { judge } from '../rules/judge';
 import { isOfClient } from '../rules/rule';
 import { sentenceOf } from '../rules/wording';
@@ -13,17 +13,14 @@ import { anySequence, CONTEXT } from '../testing';
 import { makeItFit } from './makeItFit';
 
 const TODAY = '2026-03-01';
-const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`,
-	...change
-});
+const answer = (flag: string, change: Partial<Answer> = {}): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`,
+		...change
+	});
 const given = (answers: readonly Answer[]) => ({
 	...CONTEXT,
 	client: { cautions: '', wishes: null, limits: limitsOn({ answers: [...answers], marks: [], clearances: [] }, TODAY) }

@@ -13,6 +13,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { mapSteps, stepsOf } from '../sequence/walk';
 import { clock } from '../step/describe';
 import { endPlace } from '../step/levelsOf';
+import { isMeantOneSided } from '../step/meant';
 import type { Step } from '../step/step.schema';
 import { fixIn, judge, type JudgeInput, type Judgement } from '../rules/judge';
 import { isOfClient, type Finding } from '../rules/rule';
@@ -48,10 +49,6 @@ function evened(limits: readonly Limit[]): Limit[] {
 			: limit
 	);
 }
-/** One side on purpose: it answers for that side alone. */
-const isMeant = (step: Step): boolean =>
-	Boolean(step.reason?.trim()) && (step.side === 'left' || step.side === 'right');
-
 /** A sequence on its way, with what was lost. */
 class Fitting {
 	readonly unsaved: Unsaved[] = [];
@@ -68,7 +65,7 @@ class Fitting {
 
 	#adapting = (step: Step): Adapting => ({
 		// What goes over the whole face names the places that it spares: these alone.
-		limits: isMeant(step) || isAllOver(step) ? this.limits : this.#even,
+		limits: isMeantOneSided(step) || isAllOver(step) ? this.limits : this.#even,
 		media: this.before.media,
 		pumps: this.given.working.linkPumps
 	});
@@ -82,12 +79,9 @@ class Fitting {
 	};
 	/** Findings of some rules that were not there before, by what they speak of. */
 	fresh(judgement: Judgement, wanted: (finding: Finding) => boolean): Finding[] {
-		const had = new Set(
-			this.was.findings.map((f) => `${f.ruleId} ${f.place ?? ''} ${f.side ?? ''} ${f.stepIds[0] ?? ''}`)
-		);
-		return judgement.findings.filter(
-			(f) => wanted(f) && !had.has(`${f.ruleId} ${f.place ?? ''} ${f.side ?? ''} ${f.stepIds[0] ?? ''}`)
-		);
+		const about = (f: Finding) => `${f.ruleId} ${f.place ?? ''} ${f.side ?? ''} ${f.stepIds[0] ?? ''}`;
+		const had = new Set(this.was.findings.map(about));
+		return judgement.findings.filter((f) => wanted(f) && !had.has(about(f)));
 	}
 	lose(what: string, why: string): void {
 		if (!this.unsaved.some((u) => u.what === what)) this.unsaved.push({ what, why });

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { Answer } from '../client/answer.schema';
+import { newAnswer, type Answer } from '../client/answer.schema';
 import { factsOf } from '../screening/clientFacts';
 import { CONTEXT, pump, sequenceOf } from '../testing';
 import { checkAnswer } from './answer';
@@ -8,16 +8,13 @@ import { muteFinding } from './mutes';
 
 const TODAY = '2026-03-01';
 const sequence = sequenceOf([pump('o', 'terminus'), pump('n', 'deep-cervical')]);
-const answer = (flag: string): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`
-});
+const answer = (flag: string): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`
+	});
 const clientWith = (...flags: string[]) =>
 	factsOf({ cautions: '', answers: flags.map(answer), marks: [], clearances: [] }, TODAY);
 const ofClient = (given: Parameters<typeof judge>[1], judged = sequence) =>

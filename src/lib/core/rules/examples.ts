@@ -4,7 +4,7 @@ import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 import { PreferencesSchema, type Preferences } from '../client/person.schema';
-import type { Answer } from '../client/answer.schema';
+import { newAnswer, type Answer } from '../client/answer.schema';
 import { factsOf } from '../screening/clientFacts';
 import type { Licence } from '../screening/licence';
 import type { Screened } from '../screening/limits';
@@ -38,19 +38,7 @@ const TAPE = { lengthMm: 30, widthMm: 8 };
 /** The day on which the clients of the examples are in the chair. */
 const EXAMPLE_DAY = '2026-01-01';
 const says = (flag: string, known: Partial<Answer> = {}): Partial<Screened> => ({
-	answers: [
-		{
-			flag,
-			says: 'yes',
-			places: [],
-			since: null,
-			until: null,
-			note: '',
-			day: EXAMPLE_DAY,
-			at: `${EXAMPLE_DAY}T08:00:00Z`,
-			...known
-		}
-	]
+	answers: [newAnswer({ flag, says: 'yes', day: EXAMPLE_DAY, at: `${EXAMPLE_DAY}T08:00:00Z`, ...known })]
 });
 const CLIENT_EXAMPLES: Record<string, Example> = {
 	'client-refer': { rows: [CHEEK], client: says('fever') },

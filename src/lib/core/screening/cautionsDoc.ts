@@ -1,3 +1,4 @@
+import { newAnswer } from '../client/answer.schema';
 import { MARK_KINDS, markRow } from '../client/marks';
 import { AREAS } from './areas';
 import { effectWords } from './allowed';
@@ -19,16 +20,7 @@ function whereWords(effect: Effect): string {
 const days = ({ days: n }: Effect): string => (n === undefined ? '' : ` for ${n} days`);
 
 function does(flag: ChapterFlag): string[] {
-	const answer = {
-		flag: flag.id,
-		says: 'yes' as const,
-		places: [],
-		since: DAY,
-		until: null,
-		note: '',
-		day: DAY,
-		at: `${DAY}T08:00:00Z`
-	};
+	const answer = newAnswer({ flag: flag.id, says: 'yes', since: DAY, day: DAY, at: `${DAY}T08:00:00Z` });
 	const limits = limitsOfAnswer(flag, answer, [], DAY);
 	return flag.effects.map((effect, i) => {
 		const limit = limits[i]!;

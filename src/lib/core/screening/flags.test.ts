@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { Answer } from '../client/answer.schema';
+import { newAnswer, type Answer } from '../client/answer.schema';
 import type { SidedZone } from '../client/sidedZone';
 import { techniqueById, TECHNIQUES } from '../technique/library';
 import { techniqueToday } from './ofTechnique';
@@ -8,16 +8,15 @@ import { FLAGS } from './flags';
 import { limitsOn } from './limits';
 
 const TODAY = '2026-03-01';
-const yes = (flag: string, places: SidedZone[] = [], since: string | null = '2026-02-28'): Answer => ({
-	flag,
-	says: 'yes',
-	places,
-	since,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`
-});
+const yes = (flag: string, places: SidedZone[] = [], since: string | null = '2026-02-28'): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		places,
+		since,
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`
+	});
 const limitsOfAnswers = (...answers: Answer[]) => limitsOn({ answers, marks: [], clearances: [] }, TODAY);
 
 /** By flag, and the place that was told: moves that it touches, and moves that it leaves as they are. */

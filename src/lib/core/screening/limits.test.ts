@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Answer, Clearance } from '../client/answer.schema';
+import { newAnswer, type Answer, type Clearance } from '../client/answer.schema';
 import { dayAfter, daysBetween } from '../client/days';
 import { allowedLines, placeState, placeWords } from './allowed';
 import { problemsOfAnswer, problemsOfClearance } from './checkAnswer';
@@ -16,17 +16,14 @@ import { techniqueById } from '../technique/library';
 import { makeStep } from '../technique/makeStep';
 
 const TODAY = '2026-03-01';
-const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`,
-	...change
-});
+const answer = (flag: string, change: Partial<Answer> = {}): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`,
+		...change
+	});
 const on = (today: string, ...answers: Answer[]) => limitsOn({ answers, marks: [], clearances: [] }, today);
 
 describe('waiting periods', () => {

@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { GOAL_IDS, GOALS, type GoalId } from '$lib/core/goal/goals';
 	import { judge } from '$lib/core/rules/judge';
+	import { factsOf } from '$lib/core/screening/clientFacts';
 	import { isOfClient } from '$lib/core/rules/rule';
 	import type { ReadyFilter } from '$lib/core/search/readySearch';
 	import { TOOLS, type ToolId } from '$lib/core/vocabulary/vocabulary';
@@ -26,9 +27,10 @@
 	);
 	/** Whether a ready sequence fits who is up next. */
 	const client = $derived(app.current.client);
-	const limited = $derived((app.facts?.limits.length ?? 0) > 0);
+	const facts = $derived(factsOf(client, app.today.current));
+	const limited = $derived((facts?.limits.length ?? 0) > 0);
 	function fitWords(sequence: Sequence): string {
-		const found = judge(sequence, { ...app.context, client: app.facts }).findings.filter(isOfClient);
+		const found = judge(sequence, { ...app.context, client: facts }).findings.filter(isOfClient);
 		if (found.some((f) => f.ruleId === 'client-refer')) return `not for ${client!.name} today`;
 		const steps = new Set(found.flatMap((f) => f.stepIds)).size;
 		if (!found.length) return `fits ${client!.name}`;

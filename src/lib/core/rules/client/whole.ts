@@ -4,7 +4,8 @@ import { wrongMedium } from '../../screening/meets';
 import { mediumById } from '../../medium/media';
 import { clock } from '../../step/describe';
 import { fitTo } from '../../fit/fit';
-import { makeEdit, setHead } from '../../sequence/edits';
+import { setHead } from '../../sequence/edits';
+import { replaceMedia } from '../../sequence/replaceMedia';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
 import { foundOf, limitsOf } from './clientRule';
 
@@ -76,12 +77,6 @@ export const clientMedium: Rule = {
 	},
 	fix(context) {
 		const adapting = { limits: limitsOf(context), media: context.sequence.media };
-		return makeEdit(context.sequence, 'Take a medium that suits this client', (draft) => {
-			const steps = draft.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps));
-			for (const holder of [draft, ...steps]) {
-				const id = holder.medium && mediumFor(holder.medium.id, adapting);
-				if (holder.medium && id) holder.medium.id = id;
-			}
-		});
+		return replaceMedia(context.sequence, 'Take a medium that suits this client', (id) => mediumFor(id, adapting));
 	}
 };

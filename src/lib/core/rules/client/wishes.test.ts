@@ -61,6 +61,12 @@ describe('how she likes it', () => {
 		expect(pressures(mended(plan, given({ pressure: 'firmer' })))).toEqual([1, 3, 1, 2]);
 		expect(wishesIn(plan, given({ pressure: 'firmer' }, ['isotretinoin']))).toEqual([]);
 	});
+	test('a step that says its pressure place by place is left as it is, to the key', () => {
+		const { pressure: _pressure, ...sweep } = move('s', 'hook-lift');
+		const byPlace = { ...sweep, levels: sweep.places.map(() => 1 as const) };
+		const both = sequenceOf([move('k', 'knuckle-knead', 3), byPlace]);
+		expect(Object.keys(stepsOf(mended(both, given({ pressure: 'lighter' })))[1]!.step)).not.toContain('pressure');
+	});
 	test('as planned, nothing is said', () => expect(wishesIn(plan, given({}))).toEqual([]));
 	test('a medium that she does not like: one that she likes, unless she does not bear it', () => {
 		const oiled = { ...plan, medium: { id: 'balm', ml: 1 } };

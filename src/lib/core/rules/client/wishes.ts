@@ -1,10 +1,10 @@
 import { mediumById, MEDIA } from '../../medium/media';
-import { wrongMedium } from '../../screening/meets';
 import { capAt } from '../../pressure/caps';
 import type { Level } from '../../step/levels';
 import { makeEdit, setHead, type Edit } from '../../sequence/edits';
+import { replaceMedia } from '../../sequence/replaceMedia';
 import type { Step } from '../../step/step.schema';
-import { levelAt } from '../../screening/meets';
+import { levelAt, wrongMedium } from '../../screening/meets';
 import { touchesOf } from '../../screening/touch';
 import { aimRow } from '../../vocabulary/vocabulary';
 import type { JudgeContext, Rule } from '../rule';
@@ -61,7 +61,7 @@ export const wishPressure: Rule = {
 		return makeEdit(context.sequence, 'Press as this client likes it', (draft) => {
 			for (const phase of draft.phases)
 				for (const block of phase.blocks)
-					for (const step of block.steps) step.pressure = wanted.get(step.id) ?? step.pressure;
+					for (const step of block.steps) if (wanted.has(step.id)) step.pressure = wanted.get(step.id);
 		});
 	}
 };
@@ -82,11 +82,8 @@ export const wishMedium: Rule = {
 		const good = (id: string) => !dislikes.includes(id) && !wrongMedium(id, media, limitsOf(context)).limits.length;
 		const instead = [...likes, ...MEDIA.map((m) => m.id)].find(good);
 		if (!instead) return null;
-		return makeEdit(context.sequence, 'Take a medium that this client likes', (draft) => {
-			const steps = draft.phases.flatMap((p) => p.blocks.flatMap((b) => b.steps));
-			for (const holder of [draft, ...steps])
-				if (holder.medium && dislikes.includes(holder.medium.id)) holder.medium.id = instead;
-		});
+		const label = 'Take a medium that this client likes';
+		return replaceMedia(context.sequence, label, (id) => (dislikes.includes(id) ? instead : id));
 	}
 };
 

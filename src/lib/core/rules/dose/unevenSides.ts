@@ -4,14 +4,12 @@ import { sidesOf } from '../../sequence/workedSide';
 import { balanceOf } from '../../sequence/balance';
 import { makeEdit } from '../../sequence/edits';
 import type { ZoneId } from '../../atlas/zones';
+import { isMeantOneSided } from '../../step/meant';
 import type { Step } from '../../step/step.schema';
 import type { JudgeContext, RawFinding, Rule } from '../rule';
 import { opensNodes } from '../strokes';
 
-const meant = (context: JudgeContext, stepId: string): boolean => {
-	const { step } = context.byId.get(stepId)!;
-	return Boolean(step.reason?.trim()) && (step.side === 'left' || step.side === 'right');
-};
+const meant = (context: JudgeContext, stepId: string): boolean => isMeantOneSided(context.byId.get(stepId)!.step);
 
 /** Whether a step gives more to one side. */
 const lopsided = (step: Step): boolean =>

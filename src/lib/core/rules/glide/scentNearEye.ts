@@ -1,5 +1,5 @@
 import { mediumById } from '../../medium/media';
-import { makeEdit } from '../../sequence/edits';
+import { replaceMedia } from '../../sequence/replaceMedia';
 import type { Sequence } from '../../sequence/sequence.schema';
 import { regionOf } from '../../atlas/regionOf';
 import type { JudgeContext, Rule } from '../rule';
@@ -26,11 +26,6 @@ export const scentNearEye: Rule = {
 	},
 	fix(context) {
 		const { media } = context.sequence;
-		return makeEdit(context.sequence, 'Take an unscented oil', (draft) => {
-			if (draft.medium && scented(draft.medium.id, media)) draft.medium.id = 'light-oil';
-			for (const phase of draft.phases)
-				for (const block of phase.blocks)
-					for (const { medium } of block.steps) if (medium && scented(medium.id, media)) medium.id = 'light-oil';
-		});
+		return replaceMedia(context.sequence, 'Take an unscented oil', (id) => (scented(id, media) ? 'light-oil' : id));
 	}
 };

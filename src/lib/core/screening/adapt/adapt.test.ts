@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Answer } from '../../client/answer.schema';
+import { newAnswer, type Answer } from '../../client/answer.schema';
 import { SIDED_ZONES, type SidedZone } from '../../client/sidedZone';
 import { placeOf, type PlaceRef } from '../../atlas/places';
 import { StepSchema, type Step } from '../../step/step.schema';
@@ -17,16 +17,15 @@ import { withoutPlaces } from './path';
 import { adaptStep, changedBy, mediumFor } from './step';
 
 const TODAY = '2026-03-01';
-const answer = (flag: string, places: SidedZone[] = []): Answer => ({
-	flag,
-	says: 'yes',
-	places,
-	since: '2026-02-28',
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`
-});
+const answer = (flag: string, places: SidedZone[] = []): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		places,
+		since: '2026-02-28',
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`
+	});
 const limitsOf = (...answers: Answer[]) => limitsOn({ answers, marks: [], clearances: [] }, TODAY);
 const adapting = (limits: readonly Limit[]) => ({ limits, media: [], pumps: 3 });
 const stroke = (way: string, change: Partial<Step> = {}): Step =>

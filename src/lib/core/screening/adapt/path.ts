@@ -124,12 +124,10 @@ export function withoutPlaces(step: Step, allows: Allows, pumps: number): Step |
 		else delete after.beside;
 	}
 	if (step.laneWays) {
-		const ways = step.laneWays.flatMap((way) => pathWithout(way, stays, allows)?.refs ?? []).length
-			? step.laneWays.flatMap((way) => {
-					const own = pathWithout(way, stays, allows);
-					return own && own.refs.length > 1 ? [own.refs] : [];
-				})
-			: [];
+		const ways = step.laneWays.flatMap((way) => {
+			const own = pathWithout(way, stays, allows);
+			return own && own.refs.length > 1 ? [own.refs] : [];
+		});
 		after.lanes = ways.length + 1;
 		if (ways.length) after.laneWays = ways;
 		else delete after.laneWays;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { Answer } from '$lib/core/client/answer.schema';
+import { newAnswer, type Answer } from '$lib/core/client/answer.schema';
 import type { Mark } from '$lib/core/client/marks';
 import type { SidedZone } from '$lib/core/client/sidedZone';
 import { MIDLINE_X } from '$lib/core/atlas/geometry';
@@ -8,16 +8,15 @@ import { limitsOn } from '$lib/core/screening/limits';
 import { callOuts, limitShapes, placedMarks } from './limitShapes';
 
 const TODAY = '2026-03-01';
-const answer = (flag: string, places: SidedZone[] = []): Answer => ({
-	flag,
-	says: 'yes',
-	places,
-	since: '2026-02-20',
-	until: null,
-	note: '',
-	day: TODAY,
-	at: `${TODAY}T08:00:00Z`
-});
+const answer = (flag: string, places: SidedZone[] = []): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		places,
+		since: '2026-02-20',
+		day: TODAY,
+		at: `${TODAY}T08:00:00Z`
+	});
 const limits = limitsOn(
 	{
 		answers: [

@@ -51,12 +51,11 @@ const RING_GAP = 38;
 /** A number beside the face for each line that has places, on the side where it has most of them; rings never touch. */
 export function callOuts(view: View, lines: readonly AllowedLine[]): CallOut[] {
 	const found = lines.flatMap((line): { number: number; at: Point }[] => {
-		const points = line.places.flatMap((place) => middleOf(view, place) ?? []);
 		const seen = line.places.flatMap((place) => {
 			const at = middleOf(view, place);
 			return at ? [at] : [];
 		});
-		if (!points.length || !seen.length) return [];
+		if (!seen.length) return [];
 		const right = seen.filter(([x]) => x >= MIDLINE_X);
 		const side = right.length * 2 >= seen.length ? right : seen.filter(([x]) => x < MIDLINE_X);
 		// The outermost of them: the line does not cross the face.

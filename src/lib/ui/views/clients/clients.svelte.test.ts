@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { flushSync } from 'svelte';
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import type { Answer } from '$lib/core/client/answer.schema';
+import { newAnswer, type Answer } from '$lib/core/client/answer.schema';
 import { ClientSchema, type Client, type ClientChange } from '$lib/core/records/client';
 import type { Session } from '$lib/core/records/session';
 import { allowedLines } from '$lib/core/screening/allowed';
@@ -22,17 +22,14 @@ import QuestionColumn from './QuestionColumn.svelte';
 
 afterEach(clear);
 const TODAY = '2026-03-01';
-const answer = (flag: string, change: Partial<Answer> = {}): Answer => ({
-	flag,
-	says: 'yes',
-	places: [],
-	since: null,
-	until: null,
-	note: '',
-	day: TODAY,
-	at: NOW,
-	...change
-});
+const answer = (flag: string, change: Partial<Answer> = {}): Answer =>
+	newAnswer({
+		flag,
+		says: 'yes',
+		day: TODAY,
+		at: NOW,
+		...change
+	});
 const person = (change: Partial<Client> = {}): Client =>
 	ClientSchema.parse({ id: 'c', revision: 1, updatedAt: NOW, name: 'Kite 3', ...change });
 /** What a change makes of a client. */

@@ -42,6 +42,7 @@
 
 <ul class="border-hair border-t" aria-label="Moves, by name">
 	{#each techniques as t (t.id)}
+		{@const verdict = today(t)}
 		<li>
 			<button
 				type="button"
@@ -56,10 +57,7 @@
 				<span class="min-w-0"
 					>{t.title}{#if ownIds.has(t.id)}<span class="text-ink2"> · yours</span>{/if}
 					<span class="text-ink2 flex items-center gap-1 text-[11.5px]"
-						>{AIMS[t.aim]}, {where(t)}{#if today(t)}{@const verdict = today(t)!}<Pennant
-								severity={verdict.severity}
-								size={12}
-							/>{verdict.words}{/if}</span
+						>{AIMS[t.aim]}, {where(t)}{#if verdict}<Pennant severity={verdict.severity} size={12} />{verdict.words}{/if}</span
 					></span
 				>
 				<span class="text-ink2 flex items-center gap-1.5 text-xs max-sm:hidden"
