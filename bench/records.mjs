@@ -1,5 +1,5 @@
 // Measures a full practice in a real Chromium: 200 clients and 5,000 sessions of 24 steps. Lists, one client's Progress,
-// export and import. Run `npm run bench:records`; the figures go into docs/performance.md.
+// export and import; then the same lists under a lock. Run `npm run bench:records`; the figures go into docs/performance.md.
 import { chromium } from '@playwright/test';
 import { launchOptions, serveDemo } from '../scripts/setup.mjs';
 
@@ -38,7 +38,9 @@ const fill = (page) =>
 				});
 			const [client] = await all('clients');
 			const known = (await all('sessions')).filter((s) => s.sequence.steps >= 20);
-			const tx = opening.result.transaction(['clients', 'sessions'], 'readwrite');
+			const [settings] = await all('settings');
+			const tx = opening.result.transaction(['clients', 'sessions', 'settings'], 'readwrite');
+			tx.objectStore('settings').put({ ...settings, currentClientId: 'c3' });
 			for (let i = 0; i < clients; i++)
 				tx.objectStore('clients').put({ ...client, id: `c${i}`, name: `Client ${String(i).padStart(3, '0')}` });
 			const now = Date.now();
@@ -84,15 +86,42 @@ async function timed(page, link, selector) {
 	return `${times[2].toFixed(0)} ms (longest task ${task.toFixed(0)} ms)`;
 }
 
+async function lists(page) {
+	console.log('Today   ', await timed(page, '/', 'section[aria-label="Others"] li:nth-child(150)'));
+	console.log('Clients ', await timed(page, '/clients', '[aria-label="Client 000"] li, main li:nth-child(150)'));
+	console.log('Progress', await timed(page, '/progress', '[aria-label="Sessions"] button:nth-child(20)'));
+}
+
+/** Puts a lock on as a user does. */
+async function lock(page) {
+	const words = 'linseed oil by candlelight';
+	await page.goto(`${base}/settings/lock`);
+	await page.getByLabel('I have read it').click();
+	await page.getByLabel('Passphrase, 10 signs or more').fill(words);
+	await page.getByLabel('The same again').fill(words);
+	await page.getByRole('button', { name: 'Try it on a copy' }).click();
+	await page.getByLabel('Passphrase of the copy').fill(words);
+	await page.getByRole('button', { name: 'Open the copy' }).click();
+	const button = page.getByRole('button', { name: 'Lock the records' });
+	await button.waitFor({ timeout: 300_000 });
+	let from = Date.now();
+	await button.click();
+	await page.getByText('every record in this browser').waitFor({ timeout: 300_000 });
+	console.log('locking ', `${Date.now() - from} ms`);
+	await page.reload();
+	await page.getByLabel('Passphrase', { exact: true }).fill(words);
+	from = Date.now();
+	await page.getByRole('button', { name: 'Open', exact: true }).click();
+	await page.getByText('every record in this browser').waitFor();
+	console.log('opening ', `${Date.now() - from} ms`);
+}
+
 try {
 	const page = await open();
 	await fill(page);
 	await page.reload();
 	await page.locator('#about').waitFor();
-	console.log('Today   ', await timed(page, '/', 'section[aria-label="Others"] li:nth-child(150)'));
-	console.log('Clients ', await timed(page, '/clients', '[aria-label="Client 000"] li, main li:nth-child(150)'));
-	await page.locator('main li button').nth(3).click();
-	console.log('Progress', await timed(page, '/progress', '[aria-label="Sessions"] button:nth-child(20)'));
+	await lists(page);
 	await page.goto(`${base}/exchange`);
 	await page.getByText(`${CLIENTS + 4} clients`).waitFor();
 	await longest(page);
@@ -114,6 +143,8 @@ try {
 		'import  ',
 		`${Date.now() - from} ms, of it ${read} ms to the preview (longest task ${(await longest(other)).toFixed(0)} ms)`
 	);
+	await lock(page);
+	await lists(page);
 } finally {
 	await browser.close();
 	stop();

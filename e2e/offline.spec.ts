@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginDemo, demoURL } from './support';
+import { beginDemo, DEMO_DB, demoURL, recordsIn } from './support';
 
 test('once loaded, the application opens and works without a network', async ({ page, context }) => {
 	await beginDemo(page);
@@ -13,6 +13,8 @@ test('once loaded, the application opens and works without a network', async ({ 
 	await page.goto(`${demoURL}/compose/demo-bakers-dawn`);
 	await page.getByLabel('Title of the sequence').fill('Dawn without a net');
 	await page.keyboard.press('Tab');
+	const stored = async () => JSON.stringify(await recordsIn(page, DEMO_DB, 'sequences'));
+	await expect.poll(stored).toContain('Dawn without a net');
 	await page.reload();
 	await expect(page.getByLabel('Title of the sequence')).toHaveValue('Dawn without a net');
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { beginDemo, DEMO_DB, demoURL, expectAccessible, recordsIn, saved } from './support';
+import { beginDemo, DEMO_DB, demoURL, expectAccessible, place, recordsIn, saved } from './support';
 
 /** Until the page's own clock is so much later: its frames may stand still meanwhile. */
 async function untilLater(page: Page, ms: number): Promise<void> {
@@ -54,6 +54,77 @@ test('skipping and going back; what was skipped is not done', async ({ page }) =
 	await expect(page.getByText('a little redness')).toBeVisible();
 	await page.goto(demoURL);
 	await expect(page.getByText('five more on the right')).toBeVisible();
+});
+
+test('while it runs an ending is asked for twice; after it one can go on, and look at before', async ({ page }) => {
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	const felt = page.getByRole('button', { name: /^Lower eyelid, client’s (left|right): / });
+	// Both sides at once, drawn over a neighbour, and the rest as last time.
+	await page.getByRole('button', { name: 'Both sides' }).click();
+	const [eye, cheek] = await Promise.all(
+		['lower-eyelid', 'malar'].map(async (id) => (await place(page, id).locator('path').first().boundingBox())!)
+	);
+	await page.mouse.move(eye!.x + eye!.width / 2, eye!.y + eye!.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(cheek!.x + cheek!.width / 2, cheek!.y + cheek!.height / 2, { steps: 3 });
+	await page.mouse.up();
+	for (const side of [0, 1]) await expect(felt.nth(side)).toHaveAccessibleName(/: 1, slight/);
+	await expect(page.getByText('4 places felt')).toBeVisible();
+	await page.getByRole('button', { name: 'As last time' }).click();
+	await expect(page.getByText('4 places felt')).toBeHidden();
+	await expect(page.getByRole('button', { name: 'As last time' })).toBeDisabled();
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	// Nothing moves when a step changes, and the controls never leave the window.
+	for (const [width, height] of [
+		[1280, 800],
+		[820, 1180],
+		[390, 844],
+		[640, 400]
+	] as const) {
+		await page.setViewportSize({ width, height });
+		const boxes = async () =>
+			Promise.all(
+				['Pause space', 'Step again', 'Skip', 'End here'].map(
+					async (name) => (await page.getByRole('button', { name }).boundingBox())!
+				)
+			);
+		const here = await boxes();
+		for (const box of here) {
+			expect(box.y + box.height).toBeLessThanOrEqual(height);
+			expect(box.x + box.width).toBeLessThanOrEqual(width + 1);
+		}
+		const heading = (await page.getByRole('heading', { level: 1 }).boundingBox())!;
+		await page.keyboard.press('ArrowRight');
+		expect(await boxes()).toEqual(here);
+		const after = (await page.getByRole('heading', { level: 1 }).boundingBox())!;
+		expect([after.x, after.y, after.height]).toEqual([heading.x, heading.y, heading.height]);
+		expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBeLessThanOrEqual(0);
+	}
+	await page.setViewportSize({ width: 1280, height: 800 });
+	const step = await page.getByRole('heading', { level: 1 }).innerText();
+	await page.keyboard.press('e');
+	await expect(page.getByRole('button', { name: /^End now/ })).toBeVisible();
+	await page.keyboard.press('Space');
+	await expect(page.getByRole('button', { name: /^End here/ })).toBeVisible();
+	await page.keyboard.press('e');
+	await page.keyboard.press('e');
+	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
+	await expectAccessible(page);
+	// Before is looked at, and corrected, meanwhile.
+	const line = page.getByRole('navigation', { name: 'Parts of the session' });
+	await line.getByRole('link', { name: 'Before' }).click();
+	await expect(page.getByRole('heading', { name: 'What the hands found before' })).toBeVisible();
+	await felt.first().click();
+	await expect(felt.first()).toHaveAccessibleName(/: 2, /);
+	await page.getByRole('link', { name: 'To after' }).click();
+	await page.getByRole('button', { name: 'Go on with the session' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(step);
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
+	await page.keyboard.press('e');
+	await page.getByRole('button', { name: 'Close session' }).click();
+	await expect(page.getByRole('heading', { name: /Odile K\./ }).first()).toBeVisible();
+	expect(await recordsIn(page, DEMO_DB, 'runs')).toEqual([]);
 });
 
 test('an interrupted session waits on Today', async ({ page }) => {
@@ -140,4 +211,105 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
 	await page.keyboard.press('ArrowRight');
 	await expect(page.getByRole('heading', { name: 'Temple' })).toBeVisible();
+});
+
+test('it is guided by ear and by foot: tones are laid ahead, a busy page delays none; a pedal leads', async ({
+	page,
+	context
+}) => {
+	await page.addInitScript(() => {
+		// What is laid on the sound card, with the moment at which that was done, and what was taken back.
+		const state = window as unknown as { laid: { at: number; ahead: number; stopped: boolean }[]; said: string[] };
+		state.laid = [];
+		state.said = [];
+		const { createOscillator } = AudioContext.prototype;
+		AudioContext.prototype.createOscillator = function (this: AudioContext) {
+			const node = createOscillator.call(this);
+			const [start, stop] = [node.start.bind(node), node.stop.bind(node)];
+			const note = { at: 0, ahead: 0, stopped: false };
+			node.start = (at = 0) => {
+				Object.assign(note, { at, ahead: at - this.currentTime });
+				state.laid.push(note);
+				start(at);
+			};
+			node.stop = (at?: number) => {
+				if (at === undefined) note.stopped = true;
+				stop(at);
+			};
+			return node;
+		};
+		const voice = { name: 'Test voice', lang: 'en-GB', localService: true, default: true };
+		speechSynthesis.getVoices = () => [voice as SpeechSynthesisVoice];
+		window.SpeechSynthesisUtterance = class {
+			constructor(readonly text: string) {}
+		} as unknown as typeof SpeechSynthesisUtterance;
+		speechSynthesis.speak = (u) => state.said.push(u.text);
+	});
+	await beginDemo(page, '/settings/guidance');
+	await expectAccessible(page);
+	await page.getByRole('radio', { name: 'Places' }).click();
+	await page.getByRole('button', { name: 'Say an example' }).click();
+	await page.getByRole('button', { name: /^Right: next step/ }).click();
+	await expect(page.getByText('Heard (1): it goes to the next step.')).toBeVisible();
+	await page.goto(`${demoURL}/session?sequence=demo-three-minutes`);
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	// First it is said what to mind and where it begins; the hands wait for that.
+	await expect(page.getByRole('button', { name: /^Wait/ })).toBeVisible();
+	const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
+	await expect.poll(said).toContain('No nut oils.');
+	await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible({ timeout: 20_000 });
+	expect(await said()).toContain('Collarbone nodes');
+	const laid = () =>
+		page.evaluate(() => (window as unknown as { laid: { at: number; ahead: number; stopped: boolean }[] }).laid);
+	await expect.poll(async () => (await laid()).length).toBeGreaterThan(4);
+	// The page is busy for three seconds: all tones of that time lay ready before.
+	const before = (await laid()).length;
+	await page.evaluate(() => {
+		const until = performance.now() + 3000;
+		while (performance.now() < until);
+	});
+	await expect.poll(async () => (await laid()).length).toBeGreaterThan(before);
+	const tones = (await laid()).filter((t) => !t.stopped);
+	// The first is due at once; no other was due when it was laid.
+	expect(tones.filter((t) => t.ahead < 0.1).length).toBeLessThanOrEqual(1);
+	// Pumps come every second, by the clock of the sound card.
+	for (const [i, { at }] of tones.slice(1, 5).entries()) expect(at - tones[i]!.at).toBeCloseTo(1, 1);
+	// A foot in another window.
+	const pedal = await context.newPage();
+	await pedal.goto(`${demoURL}/settings/guidance`);
+	await pedal.getByRole('button', { name: /^Left: begin/ }).click();
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
+	// What lay ready is taken back with the pause.
+	expect((await laid()).some((t) => t.stopped)).toBe(true);
+	const heading = await page.getByRole('heading', { level: 1 }).innerText();
+	await pedal.getByRole('button', { name: /^Right: next step/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(heading);
+	// Each step waits for a signal, where that is wanted.
+	await pedal.getByRole('radio', { name: 'Waits for a signal' }).click();
+	await page.keyboard.press('ArrowLeft');
+	await page.keyboard.press('Space');
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible({ timeout: 30_000 });
+	await pedal.close();
+});
+
+test('a browser that keeps silent and a pedal that is gone are said, over the head of the stage; nothing under the hands moves', async ({
+	page
+}) => {
+	await page.addInitScript(() => Object.defineProperty(AudioContext.prototype, 'state', { get: () => 'suspended' }));
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	const begin = page.getByRole('button', { name: /^Begin/ });
+	const where = (await begin.boundingBox())!;
+	await begin.click();
+	await expect(page.getByRole('alert').filter({ hasText: 'keeps this page silent' })).toBeVisible();
+	await page.evaluate(() =>
+		dispatchEvent(Object.assign(new Event('gamepaddisconnected'), { gamepad: { id: 'Foot 3' } }))
+	);
+	await expect(page.getByRole('alert').filter({ hasText: 'The pedal “Foot 3” is not there any more' })).toBeVisible();
+	// The numeral goes on counting all the same.
+	await expect(page.locator('.count')).toHaveText('2');
+	expect(await page.getByRole('button', { name: /^Pause space/ }).boundingBox()).toEqual(where);
+	await page.goto(demoURL);
+	await expect(page.getByText('keeps this page silent')).toBeHidden();
 });

@@ -94,8 +94,6 @@ try {
 	await open('/library/sequences');
 	await page.locator('[data-ready]').first().waitFor();
 	await shot('ready');
-	await open('/library/model');
-	await shot('tide-explained');
 	await open('/compose/tide?ids=demo-bakers-dawn,demo-glass-jaw');
 	await page.getByRole('button', { name: /^Run them over/ }).click();
 	await page.getByRole('button', { name: 'Save this comparison' }).waitFor();
@@ -105,6 +103,11 @@ try {
 	await shot('compare');
 	await open('/print/demo-bakers-dawn/faces');
 	await shot('faces');
+	await open('/clients');
+	await page.getByRole('button', { name: 'Red flags' }).click();
+	await page.getByRole('dialog').waitFor();
+	await shot('red-flags');
+	await page.keyboard.press('Escape');
 	await open('/clients/demo-l14');
 	await page.getByRole('list', { name: 'What today allows' }).waitFor();
 	await shot('clients');

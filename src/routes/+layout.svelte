@@ -1,11 +1,13 @@
 <script lang="ts">
 	import '../app.css';
-	import { onMount, type Snippet } from 'svelte';
+	import { onMount, untrack, type Snippet } from 'svelte';
 	import { env } from '$env/dynamic/public';
 	import { version } from '$app/environment';
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
-	import { makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
+	import { LockState } from '$lib/state/lock.svelte';
+	import { Vault } from '$lib/store/lock/vault';
+	import { beginAnew, databaseOf, makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
 	import { viewAt } from '$lib/ui/parts/shell/views';
 	import NoRecords from '$lib/ui/parts/shell/NoRecords.svelte';
@@ -15,27 +17,51 @@
 	const demo = env.PUBLIC_SOFT_TIDE_DEMO === '1';
 	/** Told at most ten times a second. */
 	let toldAt = 0;
-	const repo = openRepository(demo, (done, total) => {
+	const vault = new Vault();
+	const repo = openRepository(demo, vault, (done, total) => {
 		if (done < total && performance.now() - toldAt < 100) return;
 		toldAt = performance.now();
 		app.upgrading = done < total ? { done, total } : null;
 	});
-	const app: AppState = provideApp(new AppState(repo, demo));
+	const app: AppState = provideApp(new AppState(repo, demo, new LockState({ database: databaseOf(demo), vault, clock: () => new Date() })));
 	let ready = $state(false);
 	/** Asked once; those who have agreed never fetch it. */
 	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
 
+	const lockScreen = () => import('$lib/ui/parts/shell/LockScreen.svelte');
+
 	onMount(() => {
+		void app.run(() => app.lock.look(), 'lock');
+		void app.lookWhetherPersisted();
+		const stops = [app.lock.follow(), app.followUpdates(version)];
+		return () => [...stops, stop].forEach((end) => end());
+	});
+	/** Nothing is read before it is known that it can be. */
+	const open = $derived(app.lock.phase === 'none' || app.lock.phase === 'open');
+	const shut = $derived(app.lock.phase === 'shut' || app.lock.phase === 'closing');
+	let begun = false;
+	$effect(() => {
+		if (open && !begun) untrack(begin);
+	});
+	let stop = () => {};
+	function begin() {
+		begun = true;
 		void app
 			.run(async () => {
 				if (demo) await makeDemoOnce(app.repo);
 				await takeOverStages(app.repo);
 			})
 			.then(() => (ready = true));
-		void app.lookWhetherPersisted();
-		const stops = [app.follow(), app.followUpdates(version)];
-		return () => stops.forEach((stop) => stop());
-	});
+		void app.run(() => app.lock.lock.resume(), 'lock');
+		stop = app.follow();
+	}
+	async function beginAgain() {
+		await app.run(() => beginAnew(app.repo, app.lock.lock), 'lock');
+		location.reload();
+	}
+	function lockByKey(event: KeyboardEvent) {
+		if (event.altKey && event.shiftKey && event.code === 'KeyL') app.lock.shut();
+	}
 	$effect(() => app.drawFigure());
 	/** Pages that are a sheet or a stage of their own carry no navigation. */
 	const view = $derived(viewAt(page.url.pathname));
@@ -44,7 +70,10 @@
 </script>
 
 <svelte:head><title>{[app.title || view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
-{#if ready && app.known}
+<svelte:window onkeydown={lockByKey} />
+{#if shut}
+	{#await lockScreen() then { default: LockScreen }}<LockScreen lock={app.lock} onbegin={beginAgain} />{/await}
+{:else if ready && app.known}
 	<div class="flex min-h-full flex-col {view?.full ? 'h-dvh' : bare ? '' : 'lg:h-full'}">
 		{#if !bare}
 			<a href="#main" class="bg-primary text-onink sr-only z-50 rounded px-3 py-1 focus:not-sr-only focus:absolute">To the content</a>
@@ -55,6 +84,11 @@
 			{#if view?.records && app.storeless}<NoRecords what={view.title} why={app.storeless} />{:else}{@render children()}{/if}
 		</main>
 	</div>
+	{#if app.lock.soon !== null}
+		<div class="bg-ink text-onink fixed inset-x-0 bottom-0 z-50 flex items-center justify-center gap-4 p-3 text-[14px]" role="alert">
+			The records lock in {app.lock.soon} s. Touch anything to stay.
+		</div>
+	{/if}
 	{#if asked}
 		{#await cautionDialog() then { default: CautionDialog }}
 			<CautionDialog open onagree={() => app.save({ cautionSeenAt: new Date().toISOString() })} />

@@ -25,7 +25,7 @@ const backup = (version: number): Backup => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));
@@ -193,7 +193,9 @@ describe('what version 4 kept in other words', () => {
 		expect(rows.comparison[0]!.result.verdicts.all.map((v) => v.outcome)).toEqual(
 			old.comparisons[0]!.result.verdicts.all.map((v) => v.measure)
 		);
-		expect(rows.settings).toEqual([{ ...(old.settings as object), licence: [], exportedAt: null }]);
+		expect(rows.settings).toEqual([
+			{ ...(old.settings as object), licence: [], exportedAt: null, voice: 'none', voiceRate: 1, waits: false }
+		]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
 	});
 });

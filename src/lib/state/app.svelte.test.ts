@@ -6,6 +6,8 @@ import { makeDb, type SoftTideDb } from '../store/db';
 import { makeDemoOnce } from '../store/openStore';
 import { Repository } from '../store/repository';
 import { AppState } from './app.svelte';
+import { LockState } from './lock.svelte';
+import { Vault } from '../store/lock/vault';
 
 let db: SoftTideDb;
 let app: AppState;
@@ -20,7 +22,7 @@ beforeEach(() => {
 		() => new Date(NOW),
 		() => `id-${n++}`
 	);
-	app = new AppState(repo, false);
+	app = new AppState(repo, false, new LockState({ database: db.name, vault: new Vault(), clock: () => new Date() }));
 	stop = app.follow();
 });
 afterEach(async () => {

@@ -9,6 +9,7 @@ import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
 import { rememberOutside } from '../store/outside';
 import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
+import type { LockState } from './lock.svelte';
 import { Today } from './today.svelte';
 import { takeUpdate, watchUpdates } from './updates';
 import type { CustomLibrary, Repository } from '../store/repository';
@@ -64,7 +65,8 @@ export class AppState {
 
 	constructor(
 		readonly repo: Repository,
-		readonly demo: boolean
+		readonly demo: boolean,
+		readonly lock: LockState
 	) {
 		this.today = new Today(() => new Date(repo.stamp().now));
 		this.current = new CurrentClient({

@@ -17,13 +17,13 @@ const sequence = sequenceOf([
 const events = expand(sequence, CONTEXT);
 const cues = cuesOf(events, new Map(stepsOf(sequence).map((s) => [s.step.id, s])), CONTEXT.working);
 let ms = 0;
-const runner = (beats: string[] = [], log: RunEvent[] = []) =>
+const runner = (log: RunEvent[] = [], waits = false) =>
 	new Runner({
 		events,
 		cues,
 		clock: () => ms,
 		now: () => ms,
-		oncue: ({ kind }) => beats.push(kind),
+		waits: () => waits,
 		onlog: (e) => log.push(e)
 	});
 beforeEach(() => (ms = 0));
@@ -37,7 +37,6 @@ test.each(TEMPLATES.map((s) => [s.title, s] as const))(
 			cues: cuesOf(plan, new Map(stepsOf(ready).map((s) => [s.step.id, s])), CONTEXT.working),
 			clock: () => ms,
 			now: () => ms,
-			oncue: () => {},
 			onlog: () => {}
 		});
 		r.go();
@@ -105,13 +104,29 @@ describe('the stage clock', () => {
 		expect(r.done()[0]).toMatchObject({ leftReps: 3, seconds: 6 });
 		expect(r.workedSeconds).toBe(6);
 	});
-	test('a tone at each repetition, another at a change of side', () => {
-		const beats: string[] = [];
-		const r = runner(beats);
+	test('where it waits for a signal, it stands at the beginning of each step, however late it is looked', () => {
+		const log: RunEvent[] = [];
+		const r = runner(log, true);
 		r.go();
-		for (ms = 500; ms <= 12_500; ms += 500) r.tick();
-		expect(beats.filter((b) => b === 'stroke').length).toBe(5);
-		expect(beats).toContain('side');
+		ms = 21_000;
+		r.tick();
+		expect([r.playing, r.seconds]).toEqual([true, 21]);
+		ms = 400_000;
+		r.tick();
+		expect([r.playing, r.seconds, r.position.event!.stepId]).toEqual([false, 22, 'b']);
+		ms = 410_000;
+		r.go();
+		ms = 412_000;
+		r.tick();
+		expect(r.seconds).toBe(24);
+		ms = 600_000;
+		r.tick();
+		expect([r.position.done, r.playing]).toEqual([true, false]);
+		expect(r.done().map((d) => [d.leftReps, d.skipped])).toEqual([
+			[5, false],
+			[5, false]
+		]);
+		expect(log.map((e) => e.kind)).toEqual(['go', 'pause', 'go', 'pause']);
 	});
 	test('skipped is skipped, done again counts once, and the end is the end', () => {
 		const r = runner();
@@ -133,7 +148,7 @@ describe('the stage clock', () => {
 	});
 	test('after a reload it waits where its log ends', () => {
 		const log: RunEvent[] = [];
-		const r = runner([], log);
+		const r = runner(log);
 		r.go();
 		ms = 7_000;
 		r.pause();
@@ -153,7 +168,7 @@ describe('the stage clock', () => {
 			fc.property(fc.array(press, { maxLength: 25 }), (presses) => {
 				ms = 0;
 				const log: RunEvent[] = [];
-				const r = runner([], log);
+				const r = runner(log);
 				for (const [what, wait] of presses) {
 					ms += wait;
 					r.tick();

@@ -1,4 +1,4 @@
-import { BEATS, lastCueIndex, type Cue, type CueKind } from '../core/perform/cues';
+import { lastCueIndex, type Cue, type CueKind } from '../core/perform/cues';
 import { doneCounts, nextStepSeconds, positionAt, previousStepSeconds, type DoneCount } from '../core/perform/position';
 import { cutAt, replay, type Stretch } from '../core/perform/run';
 import type { RunEvent } from '../core/records/runEntry';
@@ -17,7 +17,8 @@ interface Options extends Plan {
 	readonly log?: readonly RunEvent[];
 	/** Takes each line of the log as it happens. */
 	readonly onlog?: (event: RunEvent) => void;
-	readonly oncue?: (cue: Cue) => void;
+	/** Whether each step waits for a signal before it begins. */
+	readonly waits?: () => boolean;
 }
 
 /** Runs a sequence. The position is a function of the clock, so it stays true however seldom it is asked. */
@@ -31,9 +32,7 @@ export class Runner {
 	#atMs = 0;
 	#haltAtMs: number | null = null;
 	#played: Stretch[] = [];
-	#beat = -1;
 	#plan = $state.raw() as Plan;
-	readonly #beats = $derived(this.#plan.cues.filter((c) => BEATS.includes(c.kind)));
 	readonly #byKind = new Map<CueKind, readonly Cue[]>();
 	readonly #options: Options;
 	position = $derived.by(() => positionAt(this.#plan.events, this.seconds));
@@ -74,17 +73,11 @@ export class Runner {
 	/** Reads the clock. Called at each frame, and again when a hidden tab comes back. */
 	tick(): void {
 		if (!this.playing) return;
-		this.seconds = Math.min(this.total, this.#from + (this.#options.clock() - this.#atMs) / 1000);
-		this.#beatOnce();
-		if (this.seconds >= this.total) this.pause();
-	}
-
-	#beatOnce(): void {
-		const index = lastCueIndex(this.#beats, this.seconds);
-		if (index === this.#beat || this.seconds >= this.total) return;
-		this.#beat = index;
-		const cue = this.#beats[index];
-		if (cue) this.#options.oncue?.(cue);
+		const now = this.#from + (this.#options.clock() - this.#atMs) / 1000;
+		// Where it waits for a signal, the plan stands still at the beginning of the next step.
+		const until = this.#options.waits?.() ? nextStepSeconds(this.#plan.events, this.seconds) : this.total;
+		this.seconds = Math.min(until, now);
+		if (this.seconds >= until) this.#halt();
 	}
 
 	/** Starts, or goes on: an interrupted stroke is begun again, half a stroke is not a stroke. */
@@ -99,12 +92,15 @@ export class Runner {
 		this.playing = true;
 		this.#mark();
 		this.#log('go', this.seconds);
-		this.#beatOnce();
 	}
 
 	pause(): void {
 		if (!this.playing) return;
 		this.seconds = Math.min(this.total, this.#from + (this.#options.clock() - this.#atMs) / 1000);
+		this.#halt();
+	}
+
+	#halt(): void {
 		this.#played.push({ from: this.#from, to: this.seconds });
 		this.playing = false;
 		this.#haltAtMs = this.#options.now();

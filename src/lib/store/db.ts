@@ -4,6 +4,7 @@ import { allKinds, KIND_IDS, kindOf, type KindId, type RecordOf } from '../core/
 import { CHAIN, kindsToMigrate, migrateRecord } from '../core/records/migrations/chain';
 import type { Emit } from '../core/records/migrations/migration';
 import type { Raw } from '../core/records/record';
+import { lockOf, type Vault } from './lock/vault';
 
 export type SoftTideDb = Dexie;
 export const DB_NAME = 'soft-tide';
@@ -47,9 +48,11 @@ async function upgrade(
 /**
  * Opens nothing yet: Dexie opens at the first query. The name tells the demo practice from the user's own. Tables and
  * their keys come from the kinds of records; one chain brings what is older up to date.
+ * @param vault what is known of its lock; without one, rows are seen as they lie there
  */
-export function makeDb(name: string, onupgrade: OnUpgrade = () => {}): SoftTideDb {
+export function makeDb(name: string, onupgrade: OnUpgrade = () => {}, vault?: Vault): SoftTideDb {
 	const db = new Dexie(name);
+	if (vault) db.use(lockOf(vault));
 	for (let version = 1; version <= DATA_VERSION; version++) {
 		const stores: Record<string, string> = {};
 		for (const { table, indexes } of allKinds()) {

@@ -2,22 +2,39 @@ import { z } from 'zod';
 import type { RunEvent } from '../core/records/runEntry';
 import { clearOutside, recallOutside, rememberOutside } from './outside';
 import { DB_NAME, DEMO_DB_NAME, makeDb, type OnUpgrade } from './db';
+import type { Lock } from './lock/lock';
+import type { Vault } from './lock/vault';
 import { Repository } from './repository';
 
-/** The repository of this browser: the user's own database, or the demo practice in one of its own. */
-/** @param onupgrade hears how far an older store is being brought up to date */
-export function openRepository(demo: boolean, onupgrade?: OnUpgrade): Repository {
+/** The database of this browser: the user's own, or one for the demo practice. */
+export const databaseOf = (demo: boolean): string => (demo ? DEMO_DB_NAME : DB_NAME);
+
+/**
+ * The repository of this browser.
+ * @param vault what is known of its lock
+ * @param onupgrade hears how far an older store is being brought up to date
+ */
+export function openRepository(demo: boolean, vault: Vault, onupgrade?: OnUpgrade): Repository {
 	return new Repository(
-		makeDb(demo ? DEMO_DB_NAME : DB_NAME, onupgrade),
+		makeDb(databaseOf(demo), onupgrade, vault),
 		() => new Date(),
 		() => crypto.randomUUID()
 	);
 }
 
 /** Empties the browser of all that is ours: the database, and what lies beside it. That the demo was made stays known. */
-export async function wipeAll(repo: Repository): Promise<void> {
+export async function wipeAll(repo: Repository, lock: Lock): Promise<void> {
 	await repo.wipe();
+	if (lock.row) await lock.forget();
 	clearOutside(['demoMade']);
+}
+
+/** Deletes what cannot be opened any more, with its lock, so that one can begin anew. */
+export async function beginAnew(repo: Repository, lock: Lock): Promise<void> {
+	repo.db.close();
+	await repo.db.delete();
+	await lock.forget();
+	clearOutside([]);
 }
 
 export async function fillWithDemo(repo: Repository): Promise<void> {

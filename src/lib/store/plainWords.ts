@@ -6,6 +6,10 @@ const STORELESS: readonly { names: RegExp; words: string }[] = [
 			'Another window still uses the records in an older form. Close the other windows of Soft Tide: this one goes on by itself.'
 	},
 	{
+		names: /StoreLocked/,
+		words: 'The records are locked in this window. Reload it and open them with the passphrase; nothing is lost.'
+	},
+	{
 		names: /VersionError/,
 		words:
 			'A newer Soft Tide has used these records, and this window is of an older one. Reload it. Until then, export what you have here.'

@@ -80,7 +80,11 @@ export class Repository {
 	has = async (kind: KindId, id: string): Promise<boolean> =>
 		(await this.#table(kind).where('id').equals(id).count()) > 0;
 
-	clients = (): Promise<Client[]> => this.#table('client').orderBy('name').toArray();
+	/** By name. Sorted here: a locked store keeps no key of names. */
+	clients = async (): Promise<Client[]> =>
+		(await this.#table('client').toArray()).sort(
+			(a, b) => a.name.localeCompare(b.name, 'en') || (a.id < b.id ? -1 : 1)
+		);
 	client = (id: string): Promise<Client | undefined> => this.#table('client').get(id);
 	saveClient = (draft: unknown): Promise<Saved<Client>> => saveRecord(this.db, 'client', draft, this.stamp());
 	/** Changes fields of a client on top of what is stored by then; a list grows by what is stored, not by what was seen. @throws {RecordGone} if she was removed */
@@ -177,6 +181,7 @@ export class Repository {
 	/** Begins a session with a sequence: it is stored as it is now, and the log of the stage gets its first line. */
 	async startSession(draft: Omit<Session, 'sequence' | 'order'>, sequence: unknown): Promise<Saved<Session>> {
 		return this.db.transaction('rw', this.db.tables, async () => {
+			await this.#forgetEndedRuns();
 			const saved = await this.saveSession({ ...draft, sequence: await this.keepPerformed(sequence) });
 			await this.logRun(draft.id, { kind: 'begin', seconds: 0, atMs: this.clock().getTime() });
 			return saved;
@@ -205,6 +210,12 @@ export class Repository {
 			const id = `${sessionId}:${String(n).padStart(5, '0')}`;
 			await table.add({ ...event, id, revision: 1, updatedAt: now, sessionId, n });
 		});
+	}
+	/** Logs of sessions that were ended, and never closed: nobody goes on with them any more. */
+	async #forgetEndedRuns(): Promise<void> {
+		const ids = (await this.#table('run-entry').orderBy('sessionId').uniqueKeys()) as unknown as string[];
+		for (const session of await this.#table('session').bulkGet(ids))
+			if (session && session.endedAt !== null) await this.endRun(session.id);
 	}
 	/** A stage is over and saved: its log has done its work. */
 	endRun = async (sessionId: string): Promise<void> =>

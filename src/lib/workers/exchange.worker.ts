@@ -9,13 +9,18 @@ import { firstOf, refuse, type Problem } from '../formats/problem';
 import { pagesFrom } from '../store/backup';
 import { makeDb, type SoftTideDb } from '../store/db';
 import { applyImport, planImport, planOfSequence, previewOf, type ImportPlan } from '../store/importPlan';
+import { Vault } from '../store/lock/vault';
 import type { Stamp } from '../store/saveRecord';
-import type { ExchangeWorker, Progress, ReadFile } from './protocol';
+import type { ExchangeWorker, Progress, ReadFile, StoreAt } from './protocol';
 
 /** Files come in and go out here: reading, checking and writing them would hold up the page. */
 const stamp = (): Stamp => ({ now: new Date().toISOString(), newId: () => crypto.randomUUID() });
 let opened: SoftTideDb | null = null;
-const database = (name: string): SoftTideDb => (opened?.name === name ? opened : (opened = makeDb(name)));
+const vault = new Vault();
+function database({ name, hold }: StoreAt): SoftTideDb {
+	vault.hold = hold;
+	return opened?.name === name ? opened : (opened = makeDb(name, undefined, vault));
+}
 
 /** What was read, and the plan whose preview the page shows; it is carried out, planned anew or forgotten. */
 interface Held {
@@ -55,18 +60,18 @@ async function hold(planning: () => Promise<ImportPlan>, leftOut: readonly Probl
 }
 
 const worker: ExchangeWorker = {
-	async write(name, progress) {
+	async write(at, progress) {
 		const chunks: Uint8Array<ArrayBuffer>[] = [];
 		const { now } = stamp();
 		const leftOut = await writeBackup(
 			now,
-			pagesFrom(database(name)),
+			pagesFrom(database(at)),
 			(chunk) => chunks.push(new Uint8Array(chunk)),
 			counter('write', progress)
 		);
 		return { exportedAt: now, file: new Blob(chunks, { type: 'application/zip' }), leftOut: firstOf(leftOut) };
 	},
-	async read(name, file, mend, progress) {
+	async read(at, file, mend, progress) {
 		held = null;
 		if (file.size > MAX_BACKUP_BYTES) {
 			const [size, most] = [file.size, MAX_BACKUP_BYTES].map((n) => Math.round(n / 1024 / 1024));
@@ -76,7 +81,7 @@ const worker: ExchangeWorker = {
 			};
 		}
 		const bytes = new Uint8Array(await file.arrayBuffer());
-		const db = database(name);
+		const db = database(at);
 		const sequence = sequenceIn(bytes);
 		if (sequence && !sequence.ok) return { ...sequence, mendable: false };
 		if (sequence) return hold(() => planOfSequence(db, sequence.value));
@@ -85,11 +90,11 @@ const worker: ExchangeWorker = {
 		const rows: SomeRows = backup.value.rows;
 		return hold(() => planImport(db, rows, counter('compare', progress)), backup.value.leftOut);
 	},
-	async apply(name, progress) {
+	async apply(at, progress) {
 		if (!held) throw new Error('nothing was read that could be imported');
 		const { plan, leftOut, again } = held;
 		try {
-			await applyImport(database(name), plan, stamp(), counter('bring', progress));
+			await applyImport(database(at), plan, stamp(), counter('bring', progress));
 		} catch (error) {
 			if (!(error instanceof Error) || error.name !== 'PlanStale') throw error;
 			held = { plan: await again(), leftOut, again };

@@ -6,6 +6,7 @@ import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.
 import type { AllWorth, StepWorth } from '../core/flow/worth';
 import type { PairedFigures } from '../core/flow/paired';
 import type { Sequence } from '../core/sequence/sequence.schema';
+import type { Hold } from '../store/lock/vault';
 import type { Working } from '../core/working/working.schema';
 
 /** What page and workers say to one another: plain data only. */
@@ -57,12 +58,17 @@ export interface WrittenBackup {
 }
 /** What a file would do, or what is wrong with it. */
 export type ReadFile = Mendable<ImportPreview>;
+/** A database, and how its records are held: a worker opens it by itself. */
+export interface StoreAt {
+	readonly name: string;
+	readonly hold: Hold;
+}
 export interface ExchangeWorker {
 	/** Everything of a database as a backup. */
-	write(name: string, progress: (p: Progress) => void): Promise<WrittenBackup>;
+	write(at: StoreAt, progress: (p: Progress) => void): Promise<WrittenBackup>;
 	/** What a file would do; kept until it is carried out or forgotten. Nothing is written. */
-	read(name: string, file: Blob, mend: boolean, progress: (p: Progress) => void): Promise<ReadFile>;
+	read(at: StoreAt, file: Blob, mend: boolean, progress: (p: Progress) => void): Promise<ReadFile>;
 	/** Carries out what was read last: how many records came in, or what it would do now that something was changed here. */
-	apply(name: string, progress: (p: Progress) => void): Promise<number | ImportPreview>;
+	apply(at: StoreAt, progress: (p: Progress) => void): Promise<number | ImportPreview>;
 	forget(): void;
 }

@@ -35,7 +35,9 @@
 			? `In this browser: ${counts.current.client} clients, ${counts.current.sequence} sequences, ${counts.current.session} sessions.`
 			: ''
 	);
-	const exchange = new Exchange(new ExchangeClient(app.repo.db.name), (sentence) => app.tell('exchange', sentence));
+	const exchange = new Exchange(new ExchangeClient(() => ({ name: app.repo.db.name, hold: app.lock.lock.vault.hold })), (sentence) =>
+		app.tell('exchange', sentence)
+	);
 	onMount(() => () => exchange.close());
 	let wish = $state('');
 	/** Only what is asked for; of one title the day and the steps tell them apart. */
@@ -69,7 +71,7 @@
 		return exchange.read(file);
 	}
 	async function wipe() {
-		await app.run(() => wipeAll(app.repo));
+		await app.run(() => wipeAll(app.repo, app.lock.lock));
 		wiping = false;
 		said = 'Everything is gone from this browser.';
 	}

@@ -1,16 +1,14 @@
 <script lang="ts">
-	import { composeAt, sessionAt } from '$lib/ui/parts/shell/addresses';
+	import { clientAt, composeAt, sessionAt } from '$lib/ui/parts/shell/addresses';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { isZone, placeOf } from '$lib/core/atlas/places';
-	import type { ZoneId } from '$lib/core/atlas/zones';
 	import { countOf, emptyAssessment, withChoice } from '$lib/core/assess/assessment';
 	import type { Assessment, Entry } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
+	import { placesLookedAt } from '$lib/core/perform/lookedAt';
 	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Session } from '$lib/core/records/session';
-	import { aimRow } from '$lib/core/vocabulary/vocabulary';
 	import { sameDay } from '$lib/ui/parts/dates';
 	import { clock } from '$lib/core/step/describe';
 	import { asTaken, withMet } from '$lib/core/sequence/chosen';
@@ -22,6 +20,7 @@
 	import { allowedLines } from '$lib/core/screening/allowed';
 	import { isRefused } from '$lib/core/screening/start';
 	import RedFlags from '$lib/ui/parts/shell/RedFlags.svelte';
+	import SessionLine from '$lib/ui/views/session/SessionLine.svelte';
 	import TodayLimits from '$lib/ui/views/session/TodayLimits.svelte';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
@@ -47,6 +46,15 @@
 		[]
 	);
 	const last = $derived(sessions.current.at(-1) ?? null);
+	/** A stage of hers that is not over. */
+	const stages = liveRows(
+		() => null,
+		() => app.repo.openSessions(),
+		[]
+	);
+	/** All of it at once: nothing is pushed down by what comes a moment later. */
+	const here = $derived(sequences.loaded && sessions.loaded && stages.loaded && app.current.loaded);
+	const going = $derived(stages.current.find((s) => s.clientId === clientId) ?? null);
 
 	/** A look taken today before anything was composed: the session goes on from it. */
 	const lookedToday = $derived(last && !last.sequence && !last.after && sameDay(last.startedAt, new Date()) ? last : null);
@@ -96,19 +104,7 @@
 		const begun = lookedToday;
 		untrack(() => (assessment = begun?.before ?? emptyAssessment(new Date().toISOString())));
 	});
-	const asked = $derived<ZoneId[]>(
-		sequence
-			? [
-					...new Set(
-						stepsOf(sequence)
-							.filter((s) => aimRow(s.step.aim).lookedAt)
-							.map((s) => placeOf(s.step.places[0]!))
-					)
-				]
-					.filter((p): p is ZoneId => isZone(p) && p !== 'sternocleidomastoid' && p !== 'throat')
-					.slice(0, 7)
-			: ['lower-eyelid', 'malar', 'jawline', 'submental']
-	);
+	const asked = $derived(placesLookedAt(sequence));
 	/** Keeps the look; with a sequence the stage follows, without one the composing. */
 	async function start(perform: boolean) {
 		if (!client || (perform && (refused || (herStops.length > 0 && !reason.trim())))) return;
@@ -140,105 +136,119 @@
 	const seconds = $derived(judgement?.timing.expectedSeconds ?? 0);
 </script>
 
+<div class="border-hair flex flex-wrap items-center gap-x-6 border-b px-3 text-[15px]">
+	<SessionLine
+		at="before"
+		to={client ? { screening: clientAt(client.id), ...(going ? { perform: sessionAt(going.id) } : {}) } : {}}
+		why={{ perform: 'Start leads there', after: 'it follows the massage' }}
+	/>
+	<a class="text-ink2 dotted text-[13.5px]" href="/session/guide">Guided, in a minute</a>
+	{#if going}<p class="text-ink2">
+			A session with her was interrupted. <a class="dotted" href={sessionAt(going.id)}>Go on with {going.sequence?.title}</a>
+		</p>{/if}
+</div>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
 	<div class="min-h-0 lg:overflow-y-auto">
-		{#if sequences.loaded && sessions.loaded}<GradeBoard
+		{#if here}<GradeBoard
 				{assessment}
 				{ghost}
 				{asked}
 				orientation={sequence?.orientation ?? 'facing'}
 				title="What the hands find"
+				recall
 				limits={facts?.limits ?? []}
 				onchange={(l) => (assessment = l)}
 			/>{/if}
 	</div>
 	<aside class="space-y-4 pb-4 lg:overflow-y-auto" aria-label="Who and what">
-		<section>
-			<h2 class="mb-1.5 text-[15px] font-semibold">Client</h2>
-			{#if app.current.here.length}
-				<Select
-					label="Client"
-					value={client?.id ?? ''}
-					options={app.current.here.map((c) => ({ value: c.id, label: c.name }))}
-					onchange={(id) => app.save({ currentClientId: id })}
-					class="min-h-11 w-full text-[15px]"
-				/>
-			{/if}
-			{#if !client}<ClientForm
-					onsave={async (name) => {
-						const { now, newId } = app.repo.stamp();
-						const id = newId();
-						if (await app.run(() => app.repo.saveClient({ id, revision: 0, updatedAt: now, name })))
-							await app.save({ currentClientId: id });
-					}}
-				/>{/if}
-			{#if client?.cautions}<p class="text-ink2 mt-1.5 text-[13px]">
-					<b class="text-flag">Client alert:</b>
-					{client.cautions}
-				</p>{/if}
-		</section>
-		{#if client && facts}<TodayLimits
-				{client}
-				limits={facts.limits}
-				{today}
-				sessions={sessions.current}
-				steps={sequence ? stepsOf(sequence).map((s) => s.step) : []}
-				{fitted}
-				{fit}
-				onfit={(f) => (fit = f)}
-				stops={herStops}
-				{reason}
-				onreason={(r) => (reason = r)}
-				onredflags={() => (redFlags = true)}
-			/>{/if}
-		<section>
-			<h2 class="mb-1.5 text-[15px] font-semibold">Sequence</h2>
-			{#if sequences.current.length}
-				<Select
-					label="Sequence"
-					value={sequenceId ?? ''}
-					options={sequences.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
-					onchange={(id) => {
-						wished = id;
-						met = new Set();
-						options = {};
-					}}
-					class="min-h-11 w-full text-[15px]"
-				/>
-			{:else}<p class="text-ink2 text-[13px]">
-					None yet. <a class="dotted" href="/compose">Compose one</a>, or only look today.
-				</p>{/if}
-			{#if planned}<div class="mt-3">
-					<TodayAsks
-						sequence={asTaken(planned, options)}
-						{met}
-						taken={options}
-						onmet={(m) => (met = m)}
-						ontake={(group, option) => (options = { ...options, [group]: option })}
+		{#if here}
+			<section>
+				<h2 class="mb-1.5 text-[15px] font-semibold">Client</h2>
+				{#if app.current.here.length}
+					<Select
+						label="Client"
+						value={client?.id ?? ''}
+						options={app.current.here.map((c) => ({ value: c.id, label: c.name }))}
+						onchange={(id) => app.save({ currentClientId: id })}
+						class="min-h-11 w-full text-[15px]"
 					/>
-				</div>{/if}
-			{#if stops}<p class="text-flag mt-1.5 text-[13px]">
-					<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
-					<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
-				</p>{/if}
-		</section>
-		<section>
-			<MeasureTable {assessment} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (assessment = l)} />
-		</section>
-		<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
-			{#each ASKED as id (id)}
-				{@const row = observation(id)}
-				<span class="text-ink2">{row.label}</span>
-				<Segmented
-					large
-					label={row.label}
-					value={String(context.find((e) => e.observation === id)?.value ?? '')}
-					options={isChoice(row) ? Object.entries(row.options).map(([value, label]) => ({ value, label })) : []}
-					onchange={(value) => (context = withChoice(context, id, value))}
-				/>
-			{/each}
-		</section>
-		<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
+				{/if}
+				{#if !client}<ClientForm
+						onsave={async (name) => {
+							const { now, newId } = app.repo.stamp();
+							const id = newId();
+							if (await app.run(() => app.repo.saveClient({ id, revision: 0, updatedAt: now, name })))
+								await app.save({ currentClientId: id });
+						}}
+					/>{/if}
+				{#if client?.cautions}<p class="text-ink2 mt-1.5 text-[13px]">
+						<b class="text-flag">Client alert:</b>
+						{client.cautions}
+					</p>{/if}
+			</section>
+			{#if client && facts}<TodayLimits
+					{client}
+					limits={facts.limits}
+					{today}
+					sessions={sessions.current}
+					steps={sequence ? stepsOf(sequence).map((s) => s.step) : []}
+					{fitted}
+					{fit}
+					onfit={(f) => (fit = f)}
+					stops={herStops}
+					{reason}
+					onreason={(r) => (reason = r)}
+					onredflags={() => (redFlags = true)}
+				/>{/if}
+			<section>
+				<h2 class="mb-1.5 text-[15px] font-semibold">Sequence</h2>
+				{#if sequences.current.length}
+					<Select
+						label="Sequence"
+						value={sequenceId ?? ''}
+						options={sequences.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
+						onchange={(id) => {
+							wished = id;
+							met = new Set();
+							options = {};
+						}}
+						class="min-h-11 w-full text-[15px]"
+					/>
+				{:else}<p class="text-ink2 text-[13px]">
+						None yet. <a class="dotted" href="/compose">Compose one</a>, or only look today.
+					</p>{/if}
+				{#if planned}<div class="mt-3">
+						<TodayAsks
+							sequence={asTaken(planned, options)}
+							{met}
+							taken={options}
+							onmet={(m) => (met = m)}
+							ontake={(group, option) => (options = { ...options, [group]: option })}
+						/>
+					</div>{/if}
+				{#if stops}<p class="text-flag mt-1.5 text-[13px]">
+						<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
+						<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
+					</p>{/if}
+			</section>
+			<section>
+				<MeasureTable {assessment} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (assessment = l)} />
+			</section>
+			<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
+				{#each ASKED as id (id)}
+					{@const row = observation(id)}
+					<span class="text-ink2">{row.label}</span>
+					<Segmented
+						large
+						label={row.label}
+						value={String(context.find((e) => e.observation === id)?.value ?? '')}
+						options={isChoice(row) ? Object.entries(row.options).map(([value, label]) => ({ value, label })) : []}
+						onchange={(value) => (context = withChoice(context, id, value))}
+					/>
+				{/each}
+			</section>
+			<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
+		{/if}
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { Switch } from 'bits-ui';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/step/levels';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { SKIN_TONES } from '$lib/core/client/skinTones';
@@ -16,7 +15,7 @@
 	let said = $state('');
 	let sure = $state(false);
 	async function afresh() {
-		await app.run(() => wipeAll(app.repo));
+		await app.run(() => wipeAll(app.repo, app.lock.lock));
 		if (app.demo) await app.run(() => fillWithDemo(app.repo));
 		await app.save({ cautionSeenAt: new Date().toISOString() });
 		sure = false;
@@ -72,24 +71,16 @@
 							onchange={(units) => app.save({ units })}
 						/>
 					</dd>
-					<dt class="text-ink2">Tone</dt>
-					<dd class="flex items-center gap-2">
-						<Switch.Root
-							checked={settings.tone}
-							onCheckedChange={(tone) => app.save({ tone })}
-							aria-label="A soft tone at each repetition"
-							class="border-edge data-[state=checked]:bg-primary bg-sheet inline-flex h-6 w-11 items-center rounded-full border px-0.5"
-						>
-							<Switch.Thumb
-								class="bg-ink data-[state=checked]:bg-onink block size-4 rounded-full transition-transform data-[state=checked]:translate-x-[21px]"
-							/>
-						</Switch.Root>
-						<span>a soft tone at each repetition</span>
-					</dd>
+					<dt class="text-ink2">Guidance</dt>
+					<dd><a class="dotted" href="/settings/guidance">What the stage says and sounds, pedals</a></dd>
 					<dt class="text-ink2">Local codes</dt>
 					<dd><a class="dotted" href="/settings/codes">What your licence covers</a></dd>
 					<dt class="text-ink2">Privacy</dt>
 					<dd><a class="dotted" href="/settings/privacy">What is stored, where, and how much</a></dd>
+					<dt class="text-ink2">Lock</dt>
+					<dd>
+						<a class="dotted" href="/settings/lock">{app.lock.set ? 'Sealed by your passphrase' : 'Seal the records by a passphrase'}</a>
+					</dd>
 					<dt class="text-ink2 self-start pt-1">Records</dt>
 					<dd class="space-y-2">
 						<p class="text-ink2 leading-[18px]">

@@ -52,7 +52,7 @@ function mindWords(step: Step): string[] {
 }
 
 /** Side of a stretch as it is called out. */
-const sideCall = (side: WorkedSide): string =>
+export const sideCall = (side: WorkedSide): string =>
 	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `client’s ${side}`;
 
 function beatsOf(event: TimedEvent, first: boolean): Cue[] {

@@ -38,6 +38,7 @@ export const clientKind: RecordKind<Client> = {
 	what: 'A person in the chair, by a name or a code: answers, marks, clearances, wishes, consent.',
 	schema: ClientSchema,
 	indexes: { 1: 'id, name, updatedAt' },
+	sealedKeys: ['name'],
 	limit: 10_000,
 	meets: 'beside',
 	preview: 'listed',

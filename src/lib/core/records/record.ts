@@ -48,6 +48,8 @@ export interface RecordKind<T extends StoredRecord = StoredRecord> {
 	readonly schema: z.ZodType<T>;
 	/** Keys of its table, by the version of the data that brought them in. The first one is when the kind came. */
 	readonly indexes: Readonly<Record<number, string>>;
+	/** Keys that say something of a person: a locked store keeps no such key, and a list is not asked for in its order. */
+	readonly sealedKeys?: readonly string[];
 	/** The version since which a backup holds them, where that is later than they came. */
 	readonly inBackupSince?: number;
 	/** Most of them in a backup. */

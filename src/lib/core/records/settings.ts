@@ -4,6 +4,7 @@ import { SKIN_TONES } from '../client/skinTones';
 import { LicenceSchema } from '../screening/licence';
 import { IdSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
+import { VOICES } from './voices';
 
 /** What the application remembers about itself. */
 export const SettingsSchema = z.strictObject({
@@ -14,6 +15,11 @@ export const SettingsSchema = z.strictObject({
 	skinTone: z.enum(SKIN_TONES).default('sand'),
 	units: z.enum(['mm', 'inch']).default('mm'),
 	tone: z.boolean().default(true),
+	/** How much is said on the stage, and how fast: 1 as the voice usually speaks. */
+	voice: z.enum(VOICES).default('none'),
+	voiceRate: z.number().min(0.6).max(1.6).default(1),
+	/** Each step waits for a signal before it begins. */
+	waits: z.boolean().default(false),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(null),

@@ -1,5 +1,5 @@
 import { labelOf, placeOf, whereOf } from '../atlas/places';
-import { UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { CONTACTS, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
 
 /** First and last place of a step in words: the short name under which it is spoken of. */
@@ -22,6 +22,10 @@ export function clock(seconds: number): string {
 	const s = Math.max(0, Math.round(seconds));
 	return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
 }
+
+/** What touches the skin: the tool where there is one, else the part of the hand. */
+export const contactText = ({ contact, tool }: Pick<Step, 'contact' | 'tool'>): string =>
+	contact === 'tool' && tool ? TOOLS[tool.id] : CONTACTS[contact];
 
 /** The dose in words: "7 ×", "20 s", "3 breaths". */
 export function doseText(dose: Step['dose']): string {

@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { clientAt, idIn, progressOf } from '$lib/ui/parts/shell/addresses';
+	import { clientAt, idIn, progressOf, sessionAt } from '$lib/ui/parts/shell/addresses';
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { askedNow, metNow } from '$lib/core/perform/asks';
-	import { cuesOf, type CueKind } from '$lib/core/perform/cues';
+	import { cuesOf } from '$lib/core/perform/cues';
 	import { factsOf } from '$lib/core/screening/clientFacts';
+	import { allowedLines } from '$lib/core/screening/allowed';
 	import { refusals } from '$lib/core/screening/start';
 	import type { Client } from '$lib/core/records/client';
 	import type { RunEvent } from '$lib/core/records/runEntry';
@@ -18,12 +19,18 @@
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
 	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
+	import { placesLookedAt } from '$lib/core/perform/lookedAt';
 	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
+	import BeforeBoard from '$lib/ui/views/session/BeforeBoard.svelte';
+	import SessionLine from '$lib/ui/views/session/SessionLine.svelte';
 	import Stage from '$lib/ui/views/session/Stage.svelte';
-	import { Tones } from '$lib/ui/views/session/tone';
+	import { soundtrackOf } from '$lib/core/perform/sounds';
+	import { Pedals } from '$lib/state/pedals';
+	import { modalOpen } from '$lib/state/modal';
+	import { StageSound, voiceHere } from '$lib/ui/views/session/sound';
 
 	const app = useApp();
-	const tones = new Tones();
+	const sound = new StageSound(() => app.settings?.voiceRate ?? 1);
 	let draft = $state.raw<SessionDraft | null>(null);
 	const session = $derived(draft?.current ?? null);
 	let client = $state.raw<Client | null>(null);
@@ -44,6 +51,27 @@
 		const owned = (await app.run(() => app.repo.has('client', current.clientId))) ?? false;
 		saving.lose(`This session was removed in another window${owned ? '' : ', with the client that it belongs to'}.`, owned);
 	}
+	/** It was ended on its way and is not closed yet. */
+	let resumable = $state(false);
+	const facts = $derived(factsOf(client, app.today.current));
+	const limits = $derived(facts?.limits ?? []);
+	/** What is seen, and said once, before the first touch. */
+	const alerts = $derived([
+		...(client?.cautions ? [client.cautions] : []),
+		...allowedLines(limits, app.today.current).map(({ name, effects }) => `${name}: ${effects.join(', ')}`)
+	]);
+	/** Before can be looked at, and corrected, at any time. */
+	const atBefore = $derived(page.url.searchParams.get('part') === 'before');
+	const parts = $derived(session ? { screening: clientAt(session.clientId), before: sessionAt(session.id, 'before') } : {});
+	$effect(() => {
+		if (atBefore) untrack(() => runner?.pause());
+	});
+	async function resume() {
+		const id = draft?.current.id;
+		if (!id) return;
+		await draft!.change({ endedAt: null, done: [], workedSeconds: 0, haltedSeconds: 0 });
+		if (draft!.saving.state === 'saved') await load(id);
+	}
 	let redFlags = $state(false);
 	/** What ends the day before it has begun. */
 	let refused = $state.raw<ReturnType<typeof refusals>>([]);
@@ -54,12 +82,19 @@
 		if (!found) return;
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
 		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
-		if (!sequence || found.endedAt) return;
+		runner = null;
+		resumable = false;
+		if (!sequence) return;
 		const log = (await app.run(() => app.repo.run(id))) ?? [];
+		if (found.endedAt) {
+			// Its log lies here until the session is closed: till then one can go on.
+			resumable = log.some((line) => line.kind === 'go');
+			return;
+		}
 		// What ends the day ends it by every way: a session from a file or an old address is not begun either.
-		refused = log.some((line) => line.kind !== 'begin') ? [] : refusals(factsOf(client, app.today.current)?.limits ?? []);
+		refused = log.some((line) => line.kind !== 'begin') ? [] : refusals(limits);
 		if (refused.length) return;
-		judgement = judge(sequence, { ...app.context, client: factsOf(client, app.today.current) });
+		judgement = judge(sequence, { ...app.context, client: facts });
 		const { events, context } = judgement;
 		runner = new Runner({
 			events,
@@ -67,10 +102,56 @@
 			clock: () => performance.now(),
 			now: () => Date.now(),
 			log,
-			onlog: (event) => note(id, event),
-			oncue: ({ kind }) => app.settings?.tone !== false && tones.play(kind as CueKind & ('step' | 'side' | 'stroke'))
+			waits: () => app.settings?.waits ?? false,
+			onlog: (event) => {
+				note(id, event);
+				if (event.kind === 'pause') sound.stop();
+				else if (event.kind === 'go' || (event.kind === 'jump' && runner?.playing)) sound.play(event.seconds);
+			}
 		});
 	}
+	/** What is heard: tones and words, as the settings say. */
+	const track = $derived(
+		judgement &&
+			soundtrackOf(judgement.events, judgement.context.byId, app.working, {
+				voice: app.settings?.voice ?? 'none',
+				rate: app.settings?.voiceRate ?? 1,
+				tones: app.settings?.tone ?? true,
+				alerts
+			})
+	);
+	$effect(() => {
+		if (track) untrack(() => sound.follow(track));
+	});
+	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
+	/** Before the first touch it is said what is to be minded, and where it begins. */
+	let leading = $state<ReturnType<typeof setTimeout> | null>(null);
+	function toggle() {
+		if (!runner) return;
+		if (leading !== null) {
+			clearTimeout(leading);
+			leading = null;
+			return sound.stop();
+		}
+		if (runner.playing) return runner.pause();
+		const lead = runner.begun || !voiceHere() ? 0 : -(track?.spoken[0]?.atSeconds ?? 0);
+		if (lead <= 0) return runner.go();
+		sound.play(-lead);
+		leading = setTimeout(() => {
+			leading = null;
+			runner?.go();
+		}, 1000 * lead);
+	}
+	const pedals = new Pedals({
+		onsignal: (signal) => {
+			if (!performing || modalOpen()) return;
+			wake();
+			if (signal === 'toggle') toggle();
+			else runner?.[signal]();
+		},
+		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
+	});
+	$effect(() => pedals.follow());
 	const here = $derived(runner?.position.index ?? 0);
 	const asks = $derived(
 		sequence && judgement ? askedNow(sequence, judgement.events, here, (id) => judgement!.context.byId.get(id)!.number, app.context) : []
@@ -80,7 +161,7 @@
 		const next = sequence && judgement && metNow(sequence, stepId, judgement.events, here, app.context);
 		if (!next || !runner) return;
 		sequence = next;
-		judgement = judge(next, { ...app.context, client: factsOf(client, app.today.current) });
+		judgement = judge(next, { ...app.context, client: facts });
 		runner.follow({ events: judgement.events, cues: cuesOf(judgement.events, judgement.context.byId, app.working) });
 		const kept = await app.run(() => app.repo.keepPerformed(next));
 		if (kept) await draft?.change({ sequence: kept });
@@ -107,7 +188,9 @@
 		lock = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null;
 	}
 	function wake() {
-		tones.wake();
+		sound.wake();
+		// A moment later it is known whether the browser lets it sound.
+		setTimeout(() => app.tell('sound', track?.tones.length && sound.blocked ? SILENT : ''), 1500);
 		void stayAwake();
 	}
 	onMount(() => {
@@ -125,9 +208,13 @@
 			window.removeEventListener('pagehide', still);
 			clearInterval(noting);
 			void lock?.release();
-			tones.close();
+			sound.close();
+			for (const about of ['sound', 'pedal']) app.tell(about, '');
 		};
 	});
+
+	// Nobody touches the screen while she works: it stays open.
+	$effect(() => (runner?.playing ? app.lock.keepOpen() : undefined));
 
 	async function end() {
 		if (!draft || !runner) return;
@@ -136,7 +223,8 @@
 		await draft.change({ endedAt: app.repo.stamp().now, done, workedSeconds, haltedSeconds });
 		await writing;
 		const { id } = draft.current;
-		if (draft.saving.state === 'saved') await app.run(() => app.repo.endRun(id));
+		resumable = !runner.position.done;
+		if (draft.saving.state === 'saved' && !resumable) await app.run(() => app.repo.endRun(id));
 		void lock?.release();
 	}
 	$effect(() => {
@@ -149,7 +237,9 @@
 	/** Leaves only what is saved: after a failure the page stays, with all that was written, and says why. */
 	async function close(fields: Partial<Session>) {
 		await draft?.change(fields);
-		if (session && draft?.saving.state === 'saved') await goto(progressOf(session.clientId, session.id));
+		if (!session || draft?.saving.state !== 'saved') return;
+		await app.run(() => app.repo.endRun(session.id));
+		await goto(progressOf(session.clientId, session.id));
 	}
 </script>
 
@@ -166,6 +256,21 @@
 		<p>This session is not begun. It stays as it is, and can be taken up on a day on which nothing speaks against it.</p>
 		<a class="btn" href={clientAt(session.clientId)}>Her record</a>
 	</div>
+{:else if session && atBefore}
+	<header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
+		<SessionLine at="before" to={{ screening: parts.screening, [performing ? 'perform' : 'after']: sessionAt(session.id) }} />
+		<span class="ml-auto"><b>{client?.name ?? ''}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
+	</header>
+	<BeforeBoard
+		{session}
+		asked={placesLookedAt(sequence)}
+		orientation={sequence?.orientation ?? 'facing'}
+		{limits}
+		unit={app.settings?.units ?? 'mm'}
+		onchange={(fields) => draft?.change(fields)}
+		back={sessionAt(session.id)}
+		backLabel={performing ? 'To the stage' : 'To after'}
+	/>
 {:else if session && performing && judgement && sequence && runner}
 	<Stage
 		{runner}
@@ -174,10 +279,15 @@
 		{asks}
 		onmet={meet}
 		clientName={client?.name ?? ''}
+		{alerts}
+		{parts}
 		working={app.context.working}
 		onend={end}
 		onredflags={() => (redFlags = true)}
 		onwake={wake}
+		ontoggle={toggle}
+		onframe={() => pedals.look()}
+		leading={leading !== null}
 	/>
 {:else if session}
 	<div class="px-5"><SecondVersions kind="session" id={session.id} onsettled={() => load(session.id)} /></div>
@@ -189,6 +299,8 @@
 		unit={app.settings?.units ?? 'mm'}
 		onchange={(fields) => draft?.change(fields)}
 		onclose={close}
+		onresume={resumable ? resume : null}
+		{parts}
 		now={() => new Date().toISOString()}
 	/>
 {/if}

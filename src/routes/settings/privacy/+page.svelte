@@ -32,7 +32,10 @@
 		<h1 class="flare pt-3 text-xl font-[520]">Privacy</h1>
 		<p class="max-w-[68ch] py-2 text-[13.5px] leading-5">
 			Everything about your clients lies in this browser, on this computer, in the database “{app.repo.db.name}”. Nothing of it is sent
-			anywhere; it leaves only in files that you make yourself. Whoever can use this browser can read it.
+			anywhere; it leaves only in files that you make yourself.
+			{#if app.lock.set}It is sealed by your passphrase; dates of visits, random ids and counts are not.
+				<a class="dotted" href="/settings/lock">The lock</a>.
+			{:else}Whoever can use this browser can read it, unless you <a class="dotted" href="/settings/lock">set a lock</a>.{/if}
 			<a class="dotted" href="/settings">Back to the settings</a>
 		</p>
 		<dl class="grid grid-cols-[190px_1fr] gap-y-2 text-[13.5px]">

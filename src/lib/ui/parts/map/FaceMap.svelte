@@ -53,6 +53,8 @@
 		onpick?: (pick: Pick, event: PickEvent) => void;
 		/** A drag from one place to another. */
 		onstroke?: (from: Pick, to: Pick) => void;
+		/** A drag passes over places: each as it is entered, the first with `true`. There are no strokes then. */
+		onpass?: (pick: Pick, first: boolean) => void;
 		/** A place's name under the pointer, and during a drag where a drop would lead. */
 		named?: string;
 	}
@@ -77,6 +79,7 @@
 		spoken,
 		onpick,
 		onstroke,
+		onpass,
 		named = $bindable('')
 	}: Props = $props();
 
@@ -105,6 +108,7 @@
 		targets: () => targets,
 		near: (x, y) => (drawing ? nearestSmall(small, drawing, x, y) : null),
 		onpick: (p, e) => onpick?.(p, e),
+		passing: () => onpass,
 		onstroke: (a, b, { from, to }) => {
 			if (!same(a, b)) return onstroke?.(a, b);
 			// A stroke inside one place leads on to the neighbour that lies its way.

@@ -13,6 +13,8 @@ interface Options {
 	onpick: (pick: Pick, event: PickEvent) => void;
 	/** A drag from one place to another, or inside one: then where it led on the screen. */
 	onstroke: (from: Pick, to: Pick, drawn: { from: ScreenPoint; to: ScreenPoint }) => void;
+	/** A drag passes over places, first the one where it began: each is told once as it is entered. Then there are no strokes. */
+	passing?: () => ((pick: Pick, first: boolean) => void) | undefined;
 }
 
 /** px of the window. */
@@ -25,6 +27,8 @@ export interface ScreenPoint {
 const DRAG_FROM = 8;
 /** px from which a drag inside one place is a stroke in it; shorter, it was a tap that slipped. */
 const STROKE_FROM = 24;
+/** px between two looks at what a quick drag passes over. */
+const LOOK_EVERY = 10;
 
 /** A stroke that is being drawn: where it began, the place under the finger, and the finger itself. */
 export interface Drag {
@@ -40,6 +44,8 @@ export class MapPointer {
 	#near = $state(-1);
 	#stroked = false;
 	#start: { pick: Pick; x: number; y: number } | null = null;
+	/** Of a drag that passes over places: the last of them, and where it was then. */
+	#passed: { pick: Pick; x: number; y: number } | null = null;
 	drag = $state.raw<Drag | null>(null);
 	readonly #options: Options;
 
@@ -80,10 +86,10 @@ export class MapPointer {
 	}
 
 	/** The target at a point: a small one within reach before the shape that lies there. */
-	#meant(e: MouseEvent): number {
-		const near = this.#options.near(e.clientX, e.clientY);
+	#meant({ clientX, clientY }: Pointed): number {
+		const near = this.#options.near(clientX, clientY);
 		if (near !== null) return near;
-		const under = document.elementFromPoint(e.clientX, e.clientY)?.closest<SVGGElement>('[data-place]');
+		const under = document.elementFromPoint(clientX, clientY)?.closest<SVGGElement>('[data-place]');
 		return this.#options.targets().findIndex((t) => t.place === under?.dataset.place && t.side === under?.dataset.side);
 	}
 
@@ -115,14 +121,41 @@ export class MapPointer {
 		const at = this.#meant(e);
 		this.#near = e.pointerType === 'touch' && !start ? -1 : at;
 		if (!start || Math.hypot(e.clientX - start.x, e.clientY - start.y) <= DRAG_FROM) return;
+		const pass = this.#options.passing?.();
+		if (pass) return this.#pass(start, e, pass);
 		const to = this.#options.targets()[at] ?? null;
 		this.drag = { from: start.pick, to: to && !same(to, start.pick) ? to : null, x: e.clientX, y: e.clientY };
 	}
 
+	/** Tells every place between where the drag was and where it is. */
+	#pass(
+		start: { pick: Pick; x: number; y: number },
+		e: PointerEvent,
+		pass: (pick: Pick, first: boolean) => void
+	): void {
+		if (!this.#passed) pass(start.pick, true);
+		let last = this.#passed ?? start;
+		const steps = Math.max(1, Math.ceil(Math.hypot(e.clientX - last.x, e.clientY - last.y) / LOOK_EVERY));
+		const [dx, dy] = [(e.clientX - last.x) / steps, (e.clientY - last.y) / steps];
+		for (let i = 1; i <= steps; i++) {
+			const at = { clientX: last.x + dx, clientY: last.y + dy };
+			const to = this.#options.targets()[this.#meant(at)];
+			if (to && !same(to, last.pick)) pass(to, false);
+			last = { pick: to ?? last.pick, x: at.clientX, y: at.clientY };
+		}
+		this.#passed = last;
+	}
+
 	#up(e: PointerEvent): void {
 		const start = this.#start;
+		const passed = this.#passed;
 		this.#letGo();
 		if (!start) return;
+		if (passed) {
+			// The click that follows is none.
+			this.#stroked = true;
+			return;
+		}
 		const moved = Math.hypot(e.clientX - start.x, e.clientY - start.y) > DRAG_FROM;
 		const to = this.#options.targets()[this.#meant(e)];
 		if (!moved || !to) return;
@@ -135,6 +168,7 @@ export class MapPointer {
 
 	#letGo(): void {
 		this.#start = null;
+		this.#passed = null;
 		this.drag = null;
 	}
 
@@ -164,5 +198,8 @@ export class MapPointer {
 		parent?.querySelector<SVGGElement>(`[data-place="${next.place}"][data-side="${next.side}"]`)?.focus();
 	}
 }
+
+/** A point of the window, as a pointer tells it. */
+type Pointed = { readonly clientX: number; readonly clientY: number };
 
 const same = (a: Pick, b: Pick): boolean => a.place === b.place && a.side === b.side;

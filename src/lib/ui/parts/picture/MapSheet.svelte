@@ -1,10 +1,10 @@
 <script lang="ts">
 	import type { View } from '$lib/core/atlas/geometry';
-	import { doseText, sideText, stepTitle } from '$lib/core/step/describe';
+	import { contactText, doseText, sideText, stepTitle } from '$lib/core/step/describe';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import type { Step } from '$lib/core/step/step.schema';
-	import { AIMS, CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
+	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import FaceMap from '../map/FaceMap.svelte';
 	import { frameOf, sideOnViewersLeft, type Orientation } from '../map/orientation';
 	import type { OpenNodes, ZoneTint } from '../map/mapTypes';
@@ -23,7 +23,7 @@
 	const frame = $derived(frameOf(view, false));
 	const height = $derived(frame.height + 132);
 	const left = $derived(sideOnViewersLeft(orientation));
-	const hand = $derived(step ? (step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]).toLowerCase() : '');
+	const hand = $derived(step ? contactText(step).toLowerCase() : '');
 </script>
 
 <svg

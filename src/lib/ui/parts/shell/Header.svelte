@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { wideWindow } from './wideWindow';
+	import Lock from '@lucide/svelte/icons/lock-keyhole';
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { VIEWS } from './views';
@@ -62,6 +63,14 @@
 		{#if app.headerExtra}{@render app.headerExtra()}{:else}
 			<span class="text-ink3 hidden text-[11.5px] sm:inline">Everything stays on this computer</span>
 		{/if}
+		{#if app.lock.phase === 'open'}<button
+				type="button"
+				class="icon-btn"
+				aria-label="Lock the records"
+				title="Lock the records (Alt + Shift + L)"
+				aria-keyshortcuts="Alt+Shift+L"
+				onclick={app.lock.shut}><Lock size={15} /></button
+			>{/if}
 		{#if wide.current}{@render theme()}{/if}
 	</div>
 </header>

@@ -13,7 +13,8 @@ export function withQuery(path: string, query: Query): string {
 
 export const composeAt = (id: string, step?: string): string => withQuery(`/compose/${inPath(id)}`, { step });
 export const clientAt = (id: string): string => `/clients/${inPath(id)}`;
-export const sessionAt = (id: string): string => `/session/${inPath(id)}`;
+/** @param part of the session; absent: the one that is at hand */
+export const sessionAt = (id: string, part?: 'before'): string => withQuery(`/session/${inPath(id)}`, { part });
 /** The tour, over a sequence. */
 export const touring = (sequenceId: string): string => withQuery(composeAt(sequenceId), { tour: '1' });
 export const sessionWith = (sequenceId: string): string => withQuery('/session', { sequence: sequenceId });

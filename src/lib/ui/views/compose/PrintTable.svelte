@@ -3,12 +3,12 @@
 	import { exitsOf, type Exit } from '$lib/core/sequence/exits';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { clock, doseRangeText, sideText, wayNames } from '$lib/core/step/describe';
+	import { clock, contactText, doseRangeText, sideText, wayNames } from '$lib/core/step/describe';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { optionTexts } from '$lib/core/step/stepFields';
-	import { AIMS, CONTACTS, MOTIONS, TOOLS } from '$lib/core/vocabulary/vocabulary';
+	import { AIMS, MOTIONS } from '$lib/core/vocabulary/vocabulary';
 
 	interface Props {
 		sequence: Sequence;
@@ -28,8 +28,7 @@
 		return least === peak ? `${peak} ${LEVEL_NAMES[peak]}` : `${least} to ${peak}, ${LEVEL_NAMES[peak]}`;
 	};
 	const hand = ({ contact, tool, motion }: Step) => {
-		const held =
-			contact === 'tool' && tool ? `${TOOLS[tool.id]}${tool.edge ? `, ${tool.edge.replaceAll('-', ' ')}` : ''}` : CONTACTS[contact];
+		const held = `${contactText({ contact, tool })}${contact === 'tool' && tool?.edge ? `, ${tool.edge.replaceAll('-', ' ')}` : ''}`;
 		return motion === 'none' ? held : `${held}, ${MOTIONS[motion].toLowerCase()}`;
 	};
 	const isFirst = ({ at }: PlacedStep) => at[1] === 0 && at[2] === 0;

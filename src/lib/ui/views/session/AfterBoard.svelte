@@ -13,6 +13,7 @@
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import MeasureTable from './MeasureTable.svelte';
+	import SessionLine from './SessionLine.svelte';
 	import GradeBoard from './GradeBoard.svelte';
 
 	interface Props {
@@ -26,8 +27,12 @@
 		now: () => string;
 		onchange: (fields: Partial<Session>) => void;
 		onclose: (fields: Partial<Session>) => void;
+		/** Back on the stage, where it was ended; null where it was performed to its end, or is closed. */
+		onresume: (() => void) | null;
+		/** Where the other parts of the session lie. */
+		parts: Partial<Record<'screening' | 'before', string>>;
 	}
-	let { session, sequence, clientName, context, unit, now, onchange, onclose }: Props = $props();
+	let { session, sequence, clientName, context, unit, now, onchange, onclose, onresume, parts }: Props = $props();
 
 	const after = $derived<Assessment>(session.after ?? emptyAssessment(session.endedAt ?? session.startedAt));
 	const sentence = $derived(changeSentence(allChanges(session.before, session.after, context.working)));
@@ -42,9 +47,8 @@
 
 <header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
 	<a href="/" class="flare text-[15px] font-[560]">Soft Tide</a>
-	<span class="text-ink2">Before</span><span class="text-ink2">Perform</span><b class="border-drain border-b-4 py-2" aria-current="step"
-		>After</b
-	>
+	<SessionLine at="after" to={parts} why={{ perform: 'it was performed to its end' }} />
+	{#if onresume}<button type="button" class="btn min-h-9" onclick={onresume}>Go on with the session</button>{/if}
 	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">

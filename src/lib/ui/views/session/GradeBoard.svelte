@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { SIDES, type Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS, ZONES, type ZoneId } from '$lib/core/atlas/zones';
-	import { countOf, nextGrade, valueAt, withValue } from '$lib/core/assess/assessment';
+	import { countOf, nextGrade, valueAt } from '$lib/core/assess/assessment';
+	import { asAnotherTime, withGrade, withRestNone } from '$lib/core/assess/grading';
 	import { zoneOf } from '$lib/core/atlas/regionOf';
 	import { sided } from '$lib/core/client/sidedZone';
 	import { placeWords } from '$lib/core/screening/allowed';
@@ -28,9 +29,11 @@
 		title: string;
 		/** What today allows her, drawn under the grades. */
 		limits?: readonly Limit[];
+		/** What is dotted may be taken as it was: before, never after. */
+		recall?: boolean;
 		onchange: (assessment: Assessment) => void;
 	}
-	let { assessment, ghost, asked, orientation, title, limits = [], onchange }: Props = $props();
+	let { assessment, ghost, asked, orientation, title, limits = [], recall = false, onchange }: Props = $props();
 
 	/** Two stand side by side, the rest behind them. */
 	const FIRST = GRADE_IDS.slice(0, 2);
@@ -54,20 +57,24 @@
 			})
 		)
 	);
+	/** What is given on one side is given on both. */
+	let bothSides = $state(false);
 	const set = (zone: ZoneId, side: Side, grade: Grade | null) => {
 		active = { zone, side };
-		onchange(withValue(assessment, observed, { place: zone, side }, grade));
+		onchange(withGrade(assessment, observed, zone, bothSides ? SIDES : [side], grade));
 	};
 	function tap({ place, side }: Pick) {
 		const zone = place as ZoneId;
 		set(zone, side, nextGrade(gradeAt(assessment, zone, side)));
 	}
-	const restIsNone = () =>
-		onchange(
-			rows
-				.flatMap((place) => SIDES.map((side) => ({ place, side })))
-				.reduce((a, spot) => (valueAt(a, observed, spot) === null ? withValue(a, observed, spot, 0) : a), assessment)
-		);
+	/** The grade that a drag lays over whatever it passes: that of the place where it began, and one more. */
+	let laid: Grade | null = null;
+	function pass({ place, side }: Pick, first: boolean) {
+		const zone = place as ZoneId;
+		if (first) laid = nextGrade(gradeAt(assessment, zone, side));
+		set(zone, side, laid);
+	}
+	const recalled = $derived(recall ? asAnotherTime(assessment, ghost, observed, rows) : assessment);
 </script>
 
 <div class="grid min-h-0 grid-cols-1 gap-x-4 md:grid-cols-[minmax(300px,1fr)_minmax(340px,1fr)]">
@@ -86,6 +93,7 @@
 				label="Each tap on a zone adds one grade of {row.label.toLowerCase()}"
 				spoken={(pick) => placeWords(limits, sided(zoneOf(pick.place), pick.side))}
 				onpick={tap}
+				onpass={pass}
 			>
 				{#snippet over()}{#if limits.length}<LimitMarks view="front" {limits} quiet />{/if}{/snippet}
 			</FaceMap>
@@ -110,10 +118,26 @@
 				onchange={(id: ObservationId | 'none') => id !== 'none' && (observed = id)}
 				class="min-h-11 text-[13.5px]"
 			/>
-			<button type="button" class="btn min-h-11 px-2 text-[13.5px]" onclick={restIsNone} disabled={!rows.length}>Mark the rest 0</button>
+			<button type="button" class="btn min-h-11 px-2 text-[13.5px]" aria-pressed={bothSides} onclick={() => (bothSides = !bothSides)}
+				>Both sides</button
+			>
+			{#if recall && ghost}<button
+					type="button"
+					class="btn min-h-11 px-2 text-[13.5px]"
+					disabled={recalled.entries.length === assessment.entries.length}
+					onclick={() => onchange(recalled)}>As last time</button
+				>{/if}
+			<button
+				type="button"
+				class="btn min-h-11 px-2 text-[13.5px]"
+				disabled={!rows.length}
+				onclick={() => onchange(withRestNone(assessment, observed, rows))}>Mark the rest 0</button
+			>
 		</div>
 		<p class="text-ink2 py-1 text-[13px]">
-			Tap a place on the face: each tap adds one grade. Dotted: {ghost ? 'the time before' : 'nothing yet to compare with'}.
+			Tap a place on the face: each tap adds one grade; draw over several to give them the same. Dotted: {ghost
+				? 'the time before'
+				: 'nothing yet to compare with'}.
 		</p>
 		<ul class="min-h-0 flex-1 overflow-y-auto" aria-label="Grades">
 			{#each rows as zone (zone)}

@@ -1,9 +1,8 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { tinykeys } from 'tinykeys';
-	import { otherSide, SIDES, type Side } from '$lib/core/atlas/places';
+	import { otherSide, type Side } from '$lib/core/atlas/places';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
-	import type { CueKind } from '$lib/core/perform/cues';
 	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
@@ -12,24 +11,22 @@
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
 	import type { Runner } from '$lib/state/runner.svelte';
-	import StageAsks from './StageAsks.svelte';
-	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
-	import FaceMap from '../../parts/map/FaceMap.svelte';
-	import LimitMarks from '../../parts/map/LimitMarks.svelte';
-	import { focusFrame } from '../../parts/map/orientation';
-	import { pathPoints } from '../../parts/map/strokeShape';
-	import { FIGURE } from '$lib/core/atlas/geometry';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
+	import SessionLine from './SessionLine.svelte';
 	import { sideWords } from './sideWords';
-	import StageButton from './StageButton.svelte';
-	import StageFacts from './StageFacts.svelte';
-	import StepWaves from './StepWaves.svelte';
+	import StageControls from './StageControls.svelte';
+	import StageFace from './StageFace.svelte';
+	import StageWords from './StageWords.svelte';
 
 	interface Props {
 		runner: Runner;
 		judgement: Judgement;
 		sequence: Sequence;
 		clientName: string;
+		/** What is to be minded of her: her alert, and what today leaves out. */
+		alerts: readonly string[];
+		/** Where the other parts of the session lie. */
+		parts: Partial<Record<'screening' | 'before', string>>;
 		working: Working;
 		/** Steps that are done next if their condition is met. */
 		asks: readonly PlacedStep[];
@@ -39,11 +36,32 @@
 		onredflags: () => void;
 		/** A touch or key has come: sound and a waking screen are allowed from now on. */
 		onwake: () => void;
+		/** Begins, pauses, goes on. */
+		ontoggle: () => void;
+		/** At each frame. */
+		onframe: () => void;
+		/** It is being said what comes first: the hands wait. */
+		leading: boolean;
 	}
-	let { runner, judgement, sequence, clientName, working, asks, onmet, onend, onredflags, onwake }: Props = $props();
+	let {
+		runner,
+		judgement,
+		sequence,
+		clientName,
+		alerts,
+		parts,
+		working,
+		asks,
+		onmet,
+		onend,
+		onredflags,
+		onwake,
+		ontoggle,
+		onframe,
+		leading
+	}: Props = $props();
 
 	let width = $state(1280);
-	/** What that day allowed her, drawn on the face while one works. */
 	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
@@ -55,30 +73,6 @@
 	const midline = $derived(p.side === 'midline');
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
-	const view = $derived(step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile');
-	const focus = $derived.by(() => {
-		const sides: readonly Side[] = view === 'profile' ? ['left'] : side ? [side] : SIDES;
-		const points = sides.flatMap((s) => pathPoints(view, step.places, s));
-		// A step without places shows the whole face.
-		return focusFrame(
-			view,
-			sequence.orientation,
-			points.length ? points : [FIGURE.front.zones['forehead-medial']!.centroid, [400, 480], [240, 300], [560, 300]],
-			1.34
-		);
-	});
-	const count = $derived.by(() => {
-		if (p.done) return '✓';
-		if (p.event?.kind === 'transition') return side ?? '…';
-		return String(p.rep || 1);
-	});
-	const counted = $derived(p.event?.kind === 'work' && step.dose.kind !== 'seconds');
-	/** Captions, what comes next and what to mind are cues; voice will read the same ones. */
-	const words = (kind: CueKind) => runner.said(kind).map((c) => c.words);
-	const [doing, onTo] = $derived((p.done ? words('end').join() : words('doing').join()).split(': '));
-	const nextUp = $derived(words('next').join());
-	const mind = $derived(words('mind'));
-
 	/** A step in a block done side by side runs twice; only the run at hand is shown. */
 	function sameRun(startSeconds: number): boolean {
 		const events = judgement.events;
@@ -94,8 +88,17 @@
 	}
 	function toggle() {
 		onwake();
-		if (runner.playing) runner.pause();
-		else runner.go();
+		ontoggle();
+	}
+	/** Ending was asked for while it runs: it pauses, and a second touch ends. */
+	let armed = $state(false);
+	$effect(() => {
+		if (runner.playing) armed = false;
+	});
+	function end() {
+		if (!runner.playing) return onend();
+		runner.pause();
+		armed = true;
 	}
 	function stop() {
 		runner.pause();
@@ -106,6 +109,7 @@
 	onMount(() => {
 		let frame = requestAnimationFrame(function loop() {
 			runner.tick();
+			onframe();
 			frame = requestAnimationFrame(loop);
 		});
 		// A hidden tab gets no frames: the slow tick keeps the tones and the log going.
@@ -117,127 +121,95 @@
 			ArrowLeft: unasked(() => runner.back()),
 			PageUp: unasked(() => runner.back()),
 			y: unasked(() => asks[0] && onmet(asks[0].step.id)),
-			e: unasked(() => !runner.playing && onend()),
+			e: unasked(end),
+			Escape: unasked(() => (armed = false)),
 			r: unasked(stop)
 		});
 		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
 	});
-	const GLYPHS = {
-		pause: 'M3 33H9C14 33 15 13 21 13S28 33 33 33H43',
-		go: 'M3 33H12C18 33 19 13 27 13S35 33 43 33',
-		back: 'M5 36H41M14 36C18 36 18 18 23 18S28 36 32 36M32 14A12 10 0 0 0 13 12M13 5V13H21',
-		skip: 'M5 36H41M8 28C12 10 32 8 38 26M31 22L38.5 27L42 18.5',
-		end: 'M5 36H41M9 36C9 22 14 12 23 12S37 22 37 36M23 13V36'
-	};
 </script>
 
-<div class="bg-paper flex min-h-screen flex-col" bind:clientWidth={width}>
-	<div class="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[56.5%_1fr]">
+<div class="stage bg-paper" bind:clientWidth={width}>
+	<header class="border-hair flex min-w-0 items-center gap-x-1 border-b px-1 text-[13px] sm:gap-x-4 sm:px-3 sm:text-[15px]">
+		<SessionLine at="perform" to={parts} why={{ after: 'it follows when this is ended' }} />
+		<p class="min-w-0 flex-1 truncate text-right max-sm:hidden">
+			<b class="font-semibold">{clientName}</b><span class="text-ink2">, {sequence.title}</span>
+		</p>
 		<button
 			type="button"
-			class="relative min-h-[300px] overflow-hidden text-left"
+			class="btn my-0.5 ml-auto min-h-11 rounded-2xl px-2 text-[13px] sm:px-4 sm:text-[16px]"
+			aria-keyshortcuts="R"
+			onclick={stop}>Red flags</button
+		>
+	</header>
+	<div class="work">
+		<button
+			type="button"
+			class="relative min-h-0 overflow-hidden text-left"
 			aria-label={runner.playing ? 'Pause: touch the face' : 'Go on: touch the face'}
 			onclick={toggle}
 		>
-			<span class="fading pointer-events-none absolute inset-0 block">
-				<FaceMap
-					{view}
-					orientation={sequence.orientation}
-					{open}
-					{step}
-					now={side ?? 'both'}
-					{focus}
-					label="Where the hands are: {stepTitle(step)}"
-				>
-					{#snippet over()}{#if limits.length}<LimitMarks {view} {limits} wide quiet />{/if}{/snippet}
-				</FaceMap>
-			</span>
-			<span class="bg-paper/85 absolute top-3 left-3 rounded-xl px-3 py-1 text-[20px]"
-				><span class="text-ink2 block leading-6">now</span><b class="text-[24px] leading-7 font-semibold"
-					>{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b
-				></span
+			<StageFace {step} position={p} orientation={sequence.orientation} {open} {limits} moving={runner.playing} />
+			<span class="bg-paper/85 absolute top-2 left-3 rounded-xl px-3 py-1 text-[clamp(15px,2.6dvh,22px)]"
+				><span class="text-ink2">now</span>{' '}<b class="font-semibold">{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b></span
 			>
 		</button>
-		<section class="flex flex-col px-5 pt-4" aria-label="This step">
-			<p class="text-ink2 flex flex-wrap justify-between gap-x-4 text-[20px] leading-7">
-				<span><b class="text-ink">{placed.number}</b> of {context.steps.length}</span><span class="min-w-0 truncate"
-					>{sequence.title}, {clientName}</span
-				><button type="button" class="btn min-h-16 rounded-2xl px-5 text-[17px]" aria-keyshortcuts="R" onclick={stop}>Red flags</button>
-			</p>
-			<h1 class="flex items-center gap-3 text-[34px] leading-10 font-[560]">
-				<AimGlyph aim={step.aim} size={34} /><span>{stepTitle(step)}</span>
-			</h1>
-			<div class="flex flex-1 flex-wrap items-center gap-x-6 gap-y-2 py-2">
-				<p class="flex items-baseline" aria-hidden="true">
-					<span class="count font-[620] {runner.playing ? '' : 'outline-only'} {count.length > 2 ? 'words' : ''}">{count}</span>
-					{#if counted && p.reps}<span class="text-ink2 pl-3 text-[42px]">of {p.reps}</span
-						>{:else if step.dose.kind === 'seconds' && p.event?.kind === 'work'}<span class="text-ink2 pl-3 text-[42px]"
-							>× · {Math.ceil(p.eventLeftSeconds)} s</span
-						>{/if}
-				</p>
-				<StageFacts {step} {side} {then} {midline} {working} />
-			</div>
-			<div class="flex items-baseline justify-between text-[20px]">
-				<span
-					>{doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
-				><span class="whitespace-nowrap"
-					><b class="text-[24px]">{clock(p.stepLeftSeconds)}</b>
-					<span class="text-ink2">to go in this step</span></span
-				>
-			</div>
-			<StepWaves events={run} seconds={runner.seconds} width={Math.max(280, (width >= 768 ? width * 0.435 : width) - 44)} />
-			<StageAsks {asks} {onmet} />
-			<p class="text-ink2 truncate pb-2 text-[20px]">
-				{#if nextUp.startsWith('Next ')}Next <b class="text-ink font-semibold">{nextUp.slice(5)}</b>{:else}{nextUp}{/if}
-			</p>
-		</section>
+		<StageWords {runner} {judgement} {placed} {run} {side} {then} {midline} {working} {alerts} {leading} {asks} {onmet} />
 	</div>
-	<div class="to-sea relative bg-gradient-to-b from-transparent px-0">
-		<p class="absolute top-0 right-6 text-[20px]">
-			<b class="text-[24px]">{clock(left)}</b> <span class="text-ink2">to go</span>
+	<div class="to-sea relative overflow-hidden bg-gradient-to-b from-transparent">
+		<p class="absolute top-0 right-4 text-[clamp(14px,2.4dvh,20px)]">
+			<b class="text-[1.2em]">{clock(left)}</b> <span class="text-ink2">to go</span>
 		</p>
-		<MiniScore
-			events={judgement.events}
-			byId={context.byId}
-			{width}
-			size="horizon"
-			now={runner.seconds}
-			label="The whole session; {clock(left)} left"
-		/>
+		<div class="horizon">
+			<MiniScore
+				events={judgement.events}
+				byId={context.byId}
+				{width}
+				size="horizon"
+				now={runner.seconds}
+				label="The whole session; {clock(left)} left"
+			/>
+		</div>
 	</div>
-	<div class="grid grid-cols-2 md:grid-cols-[1.35fr_1fr_1fr_1fr]">
-		<StageButton
-			sand
-			label={runner.playing ? 'Pause' : runner.begun ? 'Go on' : 'Begin'}
-			hint="space"
-			glyph={runner.playing ? GLYPHS.pause : GLYPHS.go}
-			onclick={toggle}
-		/>
-		<StageButton label="Step again" hint="←" glyph={GLYPHS.back} onclick={() => runner.back()} />
-		<StageButton label="Skip" hint="→" glyph={GLYPHS.skip} onclick={() => runner.skip()} />
-		<StageButton label="End here" hint="E, when paused" glyph={GLYPHS.end} onclick={onend} />
-	</div>
+	<StageControls {runner} {leading} ontoggle={toggle} onend={end} {armed} />
 	<p class="sr-only" role="status">
-		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {mind.join('. ')}
+		{armed ? 'Paused. End now ends the session; Go on goes on.' : ''}
+		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {runner
+			.said('mind')
+			.map((c) => c.words)
+			.join('. ')}
 		{runner.playing ? '' : 'Paused.'}
 	</p>
 </div>
 
 <style>
-	.fading {
-		mask-image: linear-gradient(to right, #000 90%, transparent), linear-gradient(to bottom, #000 88%, transparent);
-		mask-composite: intersect;
+	/* The window is filled exactly: the controls never leave it, and nothing moves when a step changes. */
+	.stage {
+		position: relative;
+		display: grid;
+		height: 100dvh;
+		overflow: hidden;
+		grid-template: auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
 	}
-	.count {
-		font-size: 250px;
-		line-height: 0.86;
-		letter-spacing: -0.02em;
+	.work {
+		display: grid;
+		min-height: 0;
+		grid-template: minmax(0, 1fr) / 56.5% minmax(0, 1fr);
 	}
-	.count.words {
-		font-size: 120px;
+	@media (orientation: portrait) {
+		.work {
+			grid-template: minmax(0, 43fr) minmax(0, 57fr) / minmax(0, 1fr);
+		}
 	}
-	.outline-only {
-		color: transparent;
-		-webkit-text-stroke: 3px var(--ink);
+	.horizon {
+		margin-top: clamp(0px, 2dvh, 12px);
+	}
+	@media (max-height: 560px) {
+		.horizon {
+			height: 44px;
+		}
+		.horizon :global(svg) {
+			height: 100%;
+		}
 	}
 </style>

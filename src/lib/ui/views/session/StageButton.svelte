@@ -13,14 +13,10 @@
 
 <button
 	type="button"
-	class="border-hair flex min-h-[92px] items-center gap-4 border-l px-6 text-left first:border-l-0 {sand
-		? 'bg-sand'
-		: 'bg-sea hover:bg-wash'}"
+	class="border-hair flex items-center border-t border-l text-left first:border-l-0 {sand ? 'bg-sand' : 'bg-sea hover:bg-wash'}"
 	{onclick}
 >
 	<svg
-		width="46"
-		height="46"
 		viewBox="0 0 46 46"
 		fill="none"
 		stroke="var(--ink)"
@@ -29,8 +25,40 @@
 		stroke-linejoin="round"
 		aria-hidden="true"><path d={glyph} /></svg
 	>
-	<span>
-		<span class="block text-[26px] leading-8 font-semibold">{label}</span>
+	<span class="min-w-0">
+		<span class="label-large block truncate font-semibold">{label}</span>
 		<kbd class="border-ink2 text-ink2 rounded-md border px-2 font-sans text-[16px] leading-6">{hint}</kbd>
 	</span>
 </button>
+
+<style>
+	/* To the very edge of the screen, so that an elbow finds them; smaller only where the window is. */
+	button {
+		min-height: clamp(64px, 11.5dvh, 96px);
+		padding: 0 clamp(10px, 2vw, 24px);
+		gap: clamp(8px, 1.4vw, 16px);
+	}
+	svg {
+		flex: none;
+		width: clamp(28px, 5.4dvh, 46px);
+		height: clamp(28px, 5.4dvh, 46px);
+	}
+	.label-large {
+		font-size: clamp(18px, 3.2dvh, 26px);
+		line-height: 1.25;
+	}
+	@media (max-width: 500px) {
+		.label-large {
+			font-size: 19px;
+		}
+		button {
+			min-height: 64px;
+		}
+	}
+	@media (max-height: 560px), (max-width: 500px) {
+		kbd {
+			position: absolute;
+			clip-path: inset(50%);
+		}
+	}
+</style>

@@ -4,14 +4,17 @@
 	import { LEVEL_NAMES, levelRangeKPa, scaleGrams } from '$lib/core/step/levels';
 	import type { Step } from '$lib/core/step/step.schema';
 	import { peakLevel } from '$lib/core/step/levelsOf';
-	import { CONTACTS, TOOLS } from '$lib/core/vocabulary/vocabulary';
+	import { contactText } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
+	import type { Shown } from '$lib/core/perform/shown';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import PressureSection from './PressureSection.svelte';
 	import { sideWords } from './sideWords';
 
 	interface Props {
 		step: Step;
+		/** Whose hands are at work. */
+		hands: Shown['hands'];
 		/** The side in work; null where both are. */
 		side: Side | null;
 		/** The side that comes after it. */
@@ -19,7 +22,7 @@
 		midline: boolean;
 		working: Working;
 	}
-	let { step, side, then, midline, working }: Props = $props();
+	let { step, hands, side, then, midline, working }: Props = $props();
 	const words = $derived(sideWords(side, then, midline));
 	const level = $derived(peakLevel(step));
 	const kPa = $derived(levelRangeKPa(level, working));
@@ -27,7 +30,7 @@
 </script>
 
 <!-- What the hands need to know: side, contact, pressure; readable from two metres. -->
-<ul class="space-y-3 text-[20px] leading-6">
+<ul class="min-w-0 space-y-[0.5em]">
 	<li class="flex items-center gap-3">
 		<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
 			><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
@@ -53,25 +56,30 @@
 			</span>
 		</div>
 	</li>
-	<li class="flex items-center gap-3">
-		<Footprint contact={step.contact} tool={step.tool?.id} size={62} />
-		<div>
-			<span class="sr-only">Contact: </span>
-			<span class="font-semibold">
-				{step.contact === 'tool' && step.tool ? TOOLS[step.tool.id] : CONTACTS[step.contact]}
-			</span>
-		</div>
-	</li>
-	<li class="flex items-center gap-3">
-		<PressureSection {level} />
-		<div>
-			<span class="sr-only">Pressure: </span>
-			<span>
-				<b class="inline-block font-semibold first-letter:uppercase">{LEVEL_NAMES[level]}, {level} of 4</b><br /><span
-					class="text-ink2 whitespace-nowrap"
-					>{kPa[0]}–{kPa[1]} kPa{#if area}, {Math.round(scaleGrams(kPa[0], area))}–{Math.round(scaleGrams(kPa[1], area))} g{/if}</span
-				>
-			</span>
-		</div>
-	</li>
+	{#if hands !== 'practitioner'}
+		<li class="font-semibold">{hands === 'client' ? 'She does it herself' : 'Hands off the face'}</li>
+	{/if}
+	{#if step.contact !== 'none'}
+		<li class="flex items-center gap-3">
+			<Footprint contact={step.contact} tool={step.tool?.id} size={62} />
+			<div>
+				<span class="sr-only">Contact: </span>
+				<span class="font-semibold">
+					{contactText(step)}
+				</span>
+			</div>
+		</li>
+		<li class="flex items-center gap-3">
+			<PressureSection {level} />
+			<div>
+				<span class="sr-only">Pressure: </span>
+				<span>
+					<b class="inline-block font-semibold first-letter:uppercase">{LEVEL_NAMES[level]}, {level} of 4</b><br /><span
+						class="text-ink2 whitespace-nowrap"
+						>{kPa[0]}–{kPa[1]} kPa{#if area}, {Math.round(scaleGrams(kPa[0], area))}–{Math.round(scaleGrams(kPa[1], area))} g{/if}</span
+					>
+				</span>
+			</div>
+		</li>
+	{/if}
 </ul>

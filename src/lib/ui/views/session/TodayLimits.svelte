@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { saidDay } from '$lib/core/client/saidDay';
 	import { isOfClient } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import type { Finding } from '$lib/core/rules/rule';
@@ -62,7 +63,9 @@
 					{client.answers.length ? 'Nothing that she answered limits the work.' : 'She was never asked.'}
 				</li>{/each}
 		</ul>
-		{#each reactions as s (s.id)}<p class="text-ink2 text-[13px]">Last noted: {s.sideEffects} Ask how it went.</p>{/each}
+		{#each reactions as s (s.id)}<p class="text-ink2 text-[13px]">
+				After {saidDay(s.startedAt.slice(0, 10))}: {s.sideEffects} Ask how it went.
+			</p>{/each}
 		<p class="mt-1 text-[13px]">
 			<a class="dotted" href={clientAt(client.id)}
 				>{open ? `Ask what has changed, ${open} ${open === 1 ? 'question' : 'questions'}` : 'Asked today; look again'}</a

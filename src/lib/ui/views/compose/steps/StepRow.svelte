@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { clock, doseText, sideText, wayText } from '$lib/core/step/describe';
+	import { clock, contactText, doseText, sideText, wayText } from '$lib/core/step/describe';
 	import type { Level } from '$lib/core/step/levels';
 	import { LEVEL_NAMES } from '$lib/core/step/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
@@ -8,7 +8,7 @@
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { Step } from '$lib/core/step/step.schema';
-	import { AIMS, CONTACTS, TOOLS, type Contact } from '$lib/core/vocabulary/vocabulary';
+	import { AIMS, type Contact } from '$lib/core/vocabulary/vocabulary';
 	import AimGlyph from '../../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../../parts/glyphs/Footprint.svelte';
 	import LinkGlyph from '../../../parts/glyphs/LinkGlyph.svelte';
@@ -42,9 +42,7 @@
 	}
 	let { step, number, seconds, flag, worth, selected, chosen = false, current = selected, onselect, onedit }: Props = $props();
 	const level = $derived(peakLevel(step));
-	const contactWords = $derived(
-		step.contact === 'tool' && step.tool ? TOOLS[step.tool.id].toLowerCase() : CONTACTS[step.contact].toLowerCase()
-	);
+	const contactWords = $derived(contactText(step).toLowerCase());
 	/** Values that can be edited lie above the row's own button. */
 	const over = $derived(selected ? 'z-10' : 'pointer-events-none');
 	const FLAG_WORDS = { stop: 'may hurt', caution: 'a caution', advice: 'an advice' } as const;

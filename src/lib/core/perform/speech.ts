@@ -1,0 +1,104 @@
+/** Something that is said, and how long that takes. */
+export interface Spoken {
+	/** Second of the plan; before 0: before it begins. */
+	readonly atSeconds: number;
+	/** Estimate: no voice tells beforehand. */
+	readonly seconds: number;
+	readonly words: string;
+	/** The moment by which it is needed; absent where it is needed at none. */
+	readonly before?: number;
+}
+/** A part of an announcement. */
+export interface Chunk {
+	readonly words: string;
+	/** When time is short: 0 is never left out, the highest goes first. */
+	readonly drop: number;
+}
+interface Sounding {
+	readonly atSeconds: number;
+	readonly seconds: number;
+}
+
+/** Signs a second of a calm voice, and what it takes to begin. Working values. */
+const SIGNS_A_SECOND = 14;
+const BEGIN_SECONDS = 0.3;
+/** Nothing is said earlier than so long before it is needed: it would be forgotten. Working value. */
+const EARLIEST_SECONDS = 12;
+/** Stillness between words and tones. Working value. */
+const STILL_SECONDS = 0.08;
+
+/** @param rate 1: as the voice usually speaks */
+export const spokenSeconds = (words: string, rate: number): number =>
+	BEGIN_SECONDS + words.length / SIGNS_A_SECOND / rate;
+
+/** Stretches between two moments in which nothing sounds. */
+function pauses(from: number, to: number, sounding: readonly Sounding[]): { from: number; to: number }[] {
+	const free: { from: number; to: number }[] = [];
+	let at = from;
+	for (const { atSeconds, seconds } of sounding) {
+		if (atSeconds + seconds + STILL_SECONDS <= from) continue;
+		if (atSeconds - STILL_SECONDS >= to) break;
+		if (atSeconds - STILL_SECONDS > at) free.push({ from: at, to: atSeconds - STILL_SECONDS });
+		at = Math.max(at, atSeconds + seconds + STILL_SECONDS);
+	}
+	if (to > at) free.push({ from: at, to });
+	return free;
+}
+
+/** Each part in a pause of its own or beside the one after it, as late as can be; null where they do not fit. */
+function fitted(
+	moment: number,
+	chunks: readonly Chunk[],
+	free: readonly { from: number; to: number }[],
+	rate: number
+): Spoken[] | null {
+	const said: Spoken[] = [];
+	let i = free.length - 1;
+	let end = free[i]?.to ?? 0;
+	for (const { words } of [...chunks].reverse()) {
+		const seconds = spokenSeconds(words, rate);
+		while (i >= 0 && Math.min(end, free[i]!.to) - seconds < free[i]!.from) i--;
+		if (i < 0) return null;
+		const atSeconds = Math.min(end, free[i]!.to) - seconds;
+		said.unshift({ atSeconds, seconds, words, before: moment });
+		end = atSeconds;
+	}
+	return said;
+}
+
+/**
+ * Lays an announcement before a moment, into the pauses between what sounds. What does not fit is left out, the least
+ * needed first; what is never left out is said right before the moment, whatever sounds then. Where there is no time even
+ * for that, nothing is said: late words are worse than none.
+ * @param after nothing is said before this moment: another announcement ends there
+ * @param sounding in the order of time
+ */
+export function placedBefore(
+	moment: number,
+	chunks: readonly Chunk[],
+	sounding: readonly Sounding[],
+	after: number,
+	rate: number
+): Spoken[] {
+	const needed = chunks.filter(({ drop }) => drop === 0);
+	const length = (list: readonly Chunk[]) => list.reduce((sum, { words }) => sum + spokenSeconds(words, rate), 0);
+	// Before it begins there is all the time that is needed.
+	const earliest = moment === 0 ? -length(chunks) - STILL_SECONDS : Math.max(after, moment - EARLIEST_SECONDS);
+	const free = pauses(earliest, moment - STILL_SECONDS, sounding);
+	for (let most = Math.max(0, ...chunks.map(({ drop }) => drop)); most >= 0; most--) {
+		const said = fitted(
+			moment,
+			chunks.filter(({ drop }) => drop <= most),
+			free,
+			rate
+		);
+		if (said) return said;
+	}
+	let at = moment - STILL_SECONDS - length(needed);
+	if (at < after) return [];
+	return needed.map(({ words }) => {
+		const said = { atSeconds: at, seconds: spokenSeconds(words, rate), words, before: moment };
+		at += said.seconds;
+		return said;
+	});
+}

@@ -1,0 +1,148 @@
+import type { Soundtrack, Tone } from '$lib/core/perform/sounds';
+
+/** Seconds for which tones are laid ahead: a busy page, or a hidden one whose timers are slowed down, does not delay them. */
+const AHEAD_SECONDS = 8;
+const AHEAD_HIDDEN_SECONDS = 75;
+/** ms between two looks at what is to be laid. */
+const LOOK_MS = 250;
+/** A word that could not be said in time is left out from so many seconds on. Working value. */
+const TOO_LATE_SECONDS = 0.6;
+
+/** Pitch and strength of a tone; a breath swells from one pitch to another. Soft edges: nothing clicks or startles. */
+const SHAPES: Record<Tone['tone'], { readonly hertz: readonly [number, number]; readonly strength: number }> = {
+	stroke: { hertz: [523, 523], strength: 0.11 },
+	last: { hertz: [659, 659], strength: 0.13 },
+	side: { hertz: [330, 330], strength: 0.13 },
+	step: { hertz: [392, 523], strength: 0.13 },
+	in: { hertz: [174, 220], strength: 0.05 },
+	out: { hertz: [220, 174], strength: 0.05 }
+};
+
+/**
+ * What is heard of the stage. Tones are laid ahead on the clock of the sound card; words are spoken by the browser's voice
+ * when they are due. Without sound, or without a voice, the captions carry it.
+ */
+export class StageSound {
+	#audio: AudioContext | null = null;
+	#track: Soundtrack = { tones: [], spoken: [] };
+	/** Tones that are laid and not over, so that a pause takes them back. */
+	readonly #laid = new Set<OscillatorNode>();
+	#timer: ReturnType<typeof setInterval> | undefined;
+	/** While it runs: the second of the plan at a moment of the page's clock. */
+	#from: { seconds: number; atMs: number } | null = null;
+	#toneAt = 0;
+	#wordAt = 0;
+
+	/** @param rate of the voice, asked at each word */
+	constructor(private readonly rate: () => number) {}
+
+	/** Must be called from a touch or a key: browsers keep silent until then. */
+	wake(): void {
+		this.#audio ??= typeof AudioContext === 'undefined' ? null : new AudioContext();
+		void this.#audio?.resume();
+	}
+
+	/** Whether sound was asked for and the browser keeps silent. */
+	get blocked(): boolean {
+		return this.#audio !== null && this.#audio.state !== 'running';
+	}
+
+	follow(track: Soundtrack): void {
+		this.#track = track;
+		if (this.#from) this.play(this.#now());
+	}
+
+	#now(): number {
+		const { seconds, atMs } = this.#from!;
+		return seconds + (performance.now() - atMs) / 1000;
+	}
+
+	/** From a second of the plan on; what was laid before is taken back. */
+	play(seconds: number): void {
+		// Where it only goes on, what is being said is said to its end.
+		this.#silence(!this.#from || Math.abs(this.#now() - seconds) > 0.3);
+		this.#from = { seconds, atMs: performance.now() };
+		this.#toneAt = this.#track.tones.findIndex((t) => t.atSeconds >= seconds - 0.02);
+		if (this.#toneAt < 0) this.#toneAt = this.#track.tones.length;
+		this.#wordAt = this.#track.spoken.findIndex((s) => s.atSeconds >= seconds - 0.02);
+		if (this.#wordAt < 0) this.#wordAt = this.#track.spoken.length;
+		this.#look();
+		this.#timer = setInterval(() => this.#look(), LOOK_MS);
+	}
+
+	stop(): void {
+		this.#silence();
+		this.#from = null;
+	}
+
+	#silence(words = true): void {
+		clearInterval(this.#timer);
+		for (const node of this.#laid) node.stop();
+		this.#laid.clear();
+		if (words && typeof speechSynthesis !== 'undefined') speechSynthesis.cancel();
+	}
+
+	/** Lays the tones of the next seconds, and says what is due. */
+	#look(): void {
+		const now = this.#now();
+		const audio = this.#audio?.state === 'running' ? this.#audio : null;
+		const ahead = document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS;
+		for (let tone; (tone = this.#track.tones[this.#toneAt]) && tone.atSeconds < now + ahead; this.#toneAt++)
+			// The two clocks are held against one another at each look, so that they never drift apart.
+			if (audio && tone.atSeconds > now - 0.02)
+				this.#lay(audio, tone, audio.currentTime + Math.max(0, tone.atSeconds - now));
+		for (let word; (word = this.#track.spoken[this.#wordAt]) && word.atSeconds < now + LOOK_MS / 1000; this.#wordAt++) {
+			const { words, atSeconds } = word;
+			const from = this.#from;
+			setTimeout(
+				() => {
+					// What was said on was changed meanwhile, or it is too late for it.
+					if (this.#from === from && this.#now() - atSeconds < TOO_LATE_SECONDS) this.say(words);
+				},
+				Math.max(0, 1000 * (atSeconds - now))
+			);
+		}
+	}
+
+	#lay(audio: AudioContext, { tone, seconds }: Tone, at: number): void {
+		const { hertz, strength } = SHAPES[tone];
+		const oscillator = audio.createOscillator();
+		const gain = audio.createGain();
+		const edge = Math.min(0.4 * seconds, seconds > 1 ? 1.5 : 0.02);
+		oscillator.frequency.setValueAtTime(hertz[0], at);
+		if (hertz[1] !== hertz[0]) oscillator.frequency.linearRampToValueAtTime(hertz[1], at + seconds * 0.8);
+		gain.gain.setValueAtTime(0, at);
+		gain.gain.linearRampToValueAtTime(strength, at + edge);
+		gain.gain.exponentialRampToValueAtTime(0.0008, at + seconds);
+		oscillator.connect(gain).connect(audio.destination);
+		oscillator.addEventListener('ended', () => this.#laid.delete(oscillator));
+		this.#laid.add(oscillator);
+		oscillator.start(at);
+		oscillator.stop(at + seconds);
+	}
+
+	/** Says something now, where the browser has a voice that needs no network. */
+	say(words: string): void {
+		if (typeof speechSynthesis === 'undefined') return;
+		const voice = voiceHere();
+		if (!voice) return;
+		const said = new SpeechSynthesisUtterance(words);
+		said.voice = voice;
+		said.lang = voice.lang;
+		said.rate = this.rate();
+		speechSynthesis.speak(said);
+	}
+
+	close(): void {
+		this.stop();
+		void this.#audio?.close();
+		this.#audio = null;
+	}
+}
+
+/** A voice of this machine that speaks English; null where there is none. One that asks a service elsewhere is none. */
+export function voiceHere(): SpeechSynthesisVoice | null {
+	if (typeof speechSynthesis === 'undefined') return null;
+	const here = speechSynthesis.getVoices().filter((v) => v.localService && v.lang.startsWith('en'));
+	return here.find((v) => v.default) ?? here[0] ?? null;
+}
