@@ -4,7 +4,7 @@ import type { Assessment } from '../core/assess/assessment.schema';
 import { ENTERED_MEASURED_IDS, HEADLINE_GRADE, measuredRow } from '../core/assess/registry';
 import { ClientSchema, type Client } from '../core/records/client';
 import { recordOf } from '../core/records/sequenceRecord';
-import type { Session } from '../core/records/session';
+import { AS_PLANNED, type Session } from '../core/records/session';
 import { refTo, snapshotOf, type Snapshot } from '../core/records/snapshot';
 import type { Rows } from '../formats/backup/backupSchema';
 import { doneCounts } from '../core/perform/position';
@@ -176,6 +176,7 @@ function sessionOf(
 		endedAt: end.toISOString(),
 		zoneOffsetMinutes: offset,
 		sequence: refTo(snapshot),
+		...AS_PLANNED,
 		before: assessmentOf(person, start, moment, random),
 		after: assessmentOf(person, end, drop, random),
 		context: [

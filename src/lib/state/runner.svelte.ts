@@ -1,7 +1,7 @@
 import { lastCueIndex, type Cue, type CueKind } from '../core/perform/cues';
 import { doneCounts, nextStepSeconds, positionAt, previousStepSeconds, type DoneCount } from '../core/perform/position';
 import { cutAt, replay, type Stretch } from '../core/perform/run';
-import type { RunEvent } from '../core/records/runEntry';
+import type { MarkId, RunEvent } from '../core/records/runEntry';
 import type { TimedEvent } from '../core/sequence/expand';
 
 interface Plan {
@@ -30,6 +30,7 @@ export class Runner {
 	haltedSeconds = $state(0);
 	#from = 0;
 	#atMs = 0;
+	#startMs = 0;
 	#haltAtMs: number | null = null;
 	#played: Stretch[] = [];
 	#plan = $state.raw() as Plan;
@@ -101,10 +102,15 @@ export class Runner {
 	}
 
 	#halt(): void {
-		this.#played.push({ from: this.#from, to: this.seconds });
+		this.#played.push(this.#running(this.seconds));
 		this.playing = false;
 		this.#haltAtMs = this.#options.now();
 		this.#log('pause', this.seconds);
+	}
+
+	/** Notes what is felt, used, said or changed at this moment. */
+	mark(mark: MarkId, more: Pick<RunEvent, 'stepId' | 'side' | 'place' | 'words'> = {}): void {
+		this.#options.onlog?.({ kind: 'mark', seconds: this.seconds, atMs: this.#options.now(), mark, ...more });
 	}
 
 	/** Notes how far it has come, so that an interruption loses nothing. */
@@ -122,7 +128,7 @@ export class Runner {
 
 	#jump(to: number): void {
 		const from = this.seconds;
-		if (this.playing) this.#played.push({ from: this.#from, to: from });
+		if (this.playing) this.#played.push(this.#running(from));
 		if (to < from) this.#played = cutAt(this.#played, to);
 		this.seconds = to;
 		this.#mark();
@@ -133,18 +139,22 @@ export class Runner {
 	#mark(): void {
 		this.#from = this.seconds;
 		this.#atMs = this.#options.clock();
+		this.#startMs = this.#options.now();
 	}
 
-	#stretches(): Stretch[] {
-		return this.playing ? [...this.#played, { from: this.#from, to: this.seconds }] : this.#played;
+	#running = (to: number): Stretch => ({ from: this.#from, to, startMs: this.#startMs });
+
+	/** What of the plan was played, and when. */
+	stretches(): readonly Stretch[] {
+		return this.playing ? [...this.#played, this.#running(this.seconds)] : this.#played;
 	}
 
 	/** What was really done of each step. */
 	done(): DoneCount[] {
-		return doneCounts(this.#plan.events, this.#stretches());
+		return doneCounts(this.#plan.events, this.stretches());
 	}
 
 	get workedSeconds(): number {
-		return this.#stretches().reduce((s, p) => s + p.to - p.from, 0);
+		return this.stretches().reduce((s, p) => s + p.to - p.from, 0);
 	}
 }

@@ -5,7 +5,7 @@ import { NOW } from '../core/testing';
 import { allKinds, KIND_IDS, kindOf, type KindId } from '../core/records/kinds';
 import type { RecordKind } from '../core/records/record';
 import { recordsDoc } from '../core/records/recordsDoc';
-import type { Session } from '../core/records/session';
+import { AS_PLANNED, type Session } from '../core/records/session';
 import { anyStore } from '../core/records/testing';
 import type { SomeRows } from '../formats/backup/backupSchema';
 import { uncheckedBackup } from '../formats/backup/testing';
@@ -193,6 +193,7 @@ describe('what a session performed', () => {
 		id,
 		revision: 0,
 		updatedAt: NOW,
+		...AS_PLANNED,
 		screened: null,
 		clientId: 'client-0',
 		startedAt: NOW,

@@ -44,10 +44,24 @@ export function scaledDose(dose: Dose, share: number): Dose {
 	return { ...dose, target: share > 0 ? Math.max(dose.target, target) : target } as Dose;
 }
 
-function scaled(sequence: Sequence, share: number, without: ReadonlySet<string>, working: Working): Sequence {
+/** How a fit is made in the middle of a session. */
+interface FitLimits {
+	/** Steps that stay as they are: they have been done, or begun. */
+	readonly keep?: ReadonlySet<string>;
+	/** Whether it may end where a short version does. */
+	readonly exits?: boolean;
+}
+
+function scaled(
+	sequence: Sequence,
+	share: number,
+	without: ReadonlySet<string>,
+	working: Working,
+	keep: ReadonlySet<string>
+): Sequence {
 	const changed = mapSteps(sequence, (s) => {
 		if (without.has(s.id)) return null;
-		return isFixed(s) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) };
+		return isFixed(s) || keep.has(s.id) || share === 0 ? s : { ...s, dose: scaledDose(s.dose, share) };
 	});
 	// What is left out may have carried a link of the drain policy, which then moves to another step and takes time there.
 	const kept = without.size ? keepPolicyLinks(changed, working) : null;
@@ -61,12 +75,17 @@ const SHARES = Array.from({ length: 41 }, (_, i) => 1 - i / 20);
 const CLOSE_ENOUGH = 0.05;
 
 /** Raises counts one by one within their ranges, what serves the goals most first, until the time is nearly used. */
-function filled(sequence: Sequence, seconds: number, timeOf: (s: Sequence) => number): Sequence {
+function filled(
+	sequence: Sequence,
+	seconds: number,
+	timeOf: (s: Sequence) => number,
+	keep: ReadonlySet<string>
+): Sequence {
 	let now = sequence;
 	let time = timeOf(now);
 	const order = stepsOf(sequence)
 		.map((s) => s.step)
-		.filter((s) => !isFixed(s) && s.dose.target < s.dose.max)
+		.filter((s) => !isFixed(s) && !keep.has(s.id) && s.dose.target < s.dose.max)
 		.sort((a, b) => worthOf(b, sequence.goals) - worthOf(a, sequence.goals));
 	for (const { id } of order) {
 		if (time >= seconds * (1 - CLOSE_ENOUGH)) break;
@@ -88,12 +107,12 @@ function partnersOf(step: Step, steps: readonly Step[]): Step[] | null {
 }
 
 /** Sets of steps that may be left out, the least worth for the goals first. */
-function droppable(sequence: Sequence): Step[][] {
+function droppable(sequence: Sequence, keep: ReadonlySet<string>): Step[][] {
 	const steps = stepsOf(sequence).map((s) => s.step);
 	return steps
 		.filter((s) => s.optional && !keepsItsCount(s) && !(s.end.kind === 'link' && s.end.by === 'hand'))
 		.map((s) => partnersOf(s, steps))
-		.filter((set): set is Step[] => set !== null)
+		.filter((set): set is Step[] => set !== null && !set.some((s) => keep.has(s.id)))
 		.sort((a, b) => worthOf(a[0]!, sequence.goals) - worthOf(b[0]!, sequence.goals));
 }
 
@@ -124,14 +143,15 @@ interface Way {
 }
 
 /** Ways from the whole to the shortest: all of it, then without optional moves, then ending where a short version may. */
-function* waysOf(sequence: Sequence): Generator<Way> {
+function* waysOf(sequence: Sequence, { keep = NONE, exits: mayExit = true }: FitLimits): Generator<Way> {
 	yield { of: sequence, without: NONE, why: 'Counts are lowered within their ranges; nothing is left out.' };
 	const without = new Set<string>();
 	const why = 'Moves marked as optional are left out, the least for the goals first; counts keep to their ranges.';
-	for (const set of droppable(sequence)) {
+	for (const set of droppable(sequence, keep)) {
 		for (const step of set) without.add(step.id);
 		yield { of: sequence, without: new Set(without), why };
 	}
+	if (!mayExit) return;
 	const exits = sequence.phases.slice(0, -1).flatMap((phase, i) => (phase.exitAfter ? [{ phase, i }] : []));
 	for (const { phase, i } of exits.reverse()) {
 		const name = phase.exitTitle ? `“${phase.exitTitle}”` : 'the short version';
@@ -147,11 +167,13 @@ function* waysOf(sequence: Sequence): Generator<Way> {
  * then the exits that it has. Never an opening, never the closing drain, never hygiene, soaking or wear, never left without
  * right. What is found is filled up to within a twentieth of the time where the ranges allow.
  * @param seconds the time there is, > 0
+ * @param limits in the middle of a session: what stays as it is, and that it is not ended before its end
  * @throws {RangeError} if it is not above 0
  */
-export function fitTo(sequence: Sequence, seconds: number, context: ExpandContext): Fit {
+export function fitTo(sequence: Sequence, seconds: number, context: ExpandContext, limits: FitLimits = {}): Fit {
 	if (!(seconds > 0)) throw new RangeError(`seconds out of range > 0: ${seconds}`);
 	const { working } = context;
+	const { keep = NONE } = limits;
 	const timeOf = (s: Sequence) => secondsOf(s, context, 'target').total;
 	const done = (after: Sequence, why: string): Fit => {
 		const changes = describe(sequence, after);
@@ -165,20 +187,20 @@ export function fitTo(sequence: Sequence, seconds: number, context: ExpandContex
 	};
 	if (timeOf(sequence) <= seconds) {
 		const longer = SHARES.filter((s) => s > 0).find(
-			(share) => timeOf(scaled(sequence, share, NONE, working)) <= seconds
+			(share) => timeOf(scaled(sequence, share, NONE, working, keep)) <= seconds
 		);
-		const raised = filled(longer ? scaled(sequence, longer, NONE, working) : sequence, seconds, timeOf);
+		const raised = filled(longer ? scaled(sequence, longer, NONE, working, keep) : sequence, seconds, timeOf, keep);
 		return raised === sequence || !describe(sequence, raised).length
 			? done(sequence, 'It fits as it is.')
 			: done(raised, 'Counts are raised within their ranges, as far as the time allows.');
 	}
 	let least = Infinity;
-	for (const { of, without, why } of waysOf(sequence)) {
-		const shortest = timeOf(scaled(of, -1, without, working));
+	for (const { of, without, why } of waysOf(sequence, limits)) {
+		const shortest = timeOf(scaled(of, -1, without, working, keep));
 		least = Math.min(least, shortest);
 		if (shortest > seconds) continue;
-		const share = SHARES.find((s) => timeOf(scaled(of, s, without, working)) <= seconds) ?? -1;
-		return done(filled(scaled(of, share, without, working), seconds, timeOf), why);
+		const share = SHARES.find((s) => timeOf(scaled(of, s, without, working, keep)) <= seconds) ?? -1;
+		return done(filled(scaled(of, share, without, working, keep), seconds, timeOf, keep), why);
 	}
 	const why = `At least ${clock(least)} is needed: openings, hygiene, the closing drain and the smallest counts of moves that are not optional.`;
 	return { fits: false, seconds: least, changes: [], edit: null, why };

@@ -4,6 +4,8 @@ import type { RunEvent } from '../records/runEntry';
 export interface Stretch {
 	readonly from: number;
 	readonly to: number;
+	/** When it began, in ms since 1970. */
+	readonly startMs: number;
 }
 
 /** What the log of a stage comes to. */
@@ -26,29 +28,31 @@ export const cutAt = (played: readonly Stretch[], seconds: number): Stretch[] =>
 export function replay(log: readonly RunEvent[]): RunState {
 	let [seconds, haltedSeconds] = [0, 0];
 	let from: number | null = null;
+	let startMs = 0;
 	let haltedAtMs: number | null = null;
 	let played: Stretch[] = [];
 	let begun = false;
 	for (const event of log) {
-		if (event.kind === 'begin') continue;
+		if (event.kind === 'begin' || event.kind === 'mark') continue;
 		if (event.kind === 'go') {
 			if (haltedAtMs !== null) haltedSeconds += Math.max(0, event.atMs - haltedAtMs) / 1000;
 			haltedAtMs = null;
 			begun = true;
 			played = cutAt(played, event.seconds);
 			from = event.seconds;
+			startMs = event.atMs;
 		} else if (event.kind === 'jump') {
 			const left = event.from ?? seconds;
-			if (from !== null) played.push({ from, to: left });
+			if (from !== null) played.push({ from, to: left, startMs });
 			if (event.seconds < left) played = cutAt(played, event.seconds);
-			if (from !== null) from = event.seconds;
+			if (from !== null) [from, startMs] = [event.seconds, event.atMs];
 		} else if (event.kind === 'pause' || event.kind === 'end') {
-			if (from !== null) played.push({ from, to: event.seconds });
+			if (from !== null) played.push({ from, to: event.seconds, startMs });
 			from = null;
 			haltedAtMs = event.kind === 'pause' ? event.atMs : null;
 		}
 		seconds = event.seconds;
 	}
-	if (from !== null) played.push({ from, to: seconds });
+	if (from !== null) played.push({ from, to: seconds, startMs });
 	return { seconds, played: played.filter((p) => p.to > p.from), haltedSeconds, begun };
 }

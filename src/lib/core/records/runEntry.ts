@@ -1,8 +1,37 @@
 import { z } from 'zod';
-import { IdSchema } from '../step/common.schema';
+import { IdSchema, PlaceRefSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
 
-export const RUN_ENTRY_KINDS = ['begin', 'go', 'still', 'jump', 'pause', 'end'] as const;
+export const RUN_ENTRY_KINDS = ['begin', 'go', 'still', 'jump', 'pause', 'end', 'mark'] as const;
+
+/** What is noted while working: a change of the plan, or something that was felt, used or said. */
+export const MARKS = {
+	more: 'One more',
+	less: 'One less',
+	'other-side': 'Other side first',
+	evened: 'Other side evened',
+	fitted: 'Fitted to the time',
+	exit: 'Ended early',
+	opened: 'Opened again',
+	condition: 'Condition met',
+	tender: 'Tender here',
+	oil: 'Oil added',
+	lighter: 'Lighter than planned',
+	firmer: 'Firmer than planned',
+	note: 'Note',
+	halt: 'Halt'
+} as const;
+export type MarkId = keyof typeof MARKS;
+
+/** What a line of the log says beyond its place in time. */
+export const MarkFields = {
+	mark: z.enum(Object.keys(MARKS) as [MarkId, ...MarkId[]]),
+	stepId: IdSchema.optional(),
+	side: z.enum(['left', 'right', 'both', 'midline']).optional(),
+	/** Where on the way. */
+	place: PlaceRefSchema.optional(),
+	words: z.string().max(300).optional()
+};
 
 /** One line of the log of a stage: what happened, at which second of the plan, and how long the stage had run by then. */
 export const RunEntrySchema = z.strictObject({
@@ -16,10 +45,12 @@ export const RunEntrySchema = z.strictObject({
 	/** Of a jump: from which second. */
 	from: z.number().min(0).optional(),
 	/** When, in milliseconds since 1970: halts are counted from it. */
-	atMs: z.number().min(0)
+	atMs: z.number().min(0),
+	...MarkFields,
+	mark: MarkFields.mark.optional()
 });
 export type RunEntry = z.infer<typeof RunEntrySchema>;
-export type RunEvent = Pick<RunEntry, 'kind' | 'seconds' | 'from' | 'atMs'>;
+export type RunEvent = Omit<RunEntry, 'id' | 'revision' | 'updatedAt' | 'sessionId' | 'n'>;
 
 export const runEntryKind: RecordKind<RunEntry> = {
 	id: 'run-entry',

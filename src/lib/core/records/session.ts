@@ -3,6 +3,7 @@ import { AssessmentSchema, EntrySchema } from '../assess/assessment.schema';
 import { MAX_LIMITS } from '../screening/limit.schema';
 import { IdSchema, TextSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
+import { MarkFields } from './runEntry';
 import { SequenceRefSchema } from './snapshot';
 
 /** What was actually done of one step. */
@@ -14,6 +15,25 @@ export const DoneStepSchema = z.strictObject({
 	seconds: z.number().min(0),
 	skipped: z.boolean()
 });
+
+/** Something that was noted while working, as the session keeps it. */
+export const HappenedSchema = z.strictObject({
+	...MarkFields,
+	/** Second of the plan, and how long it lasted where it did. */
+	seconds: z.number().min(0),
+	lastedSeconds: z.number().min(0).optional()
+});
+export type Happened = z.infer<typeof HappenedSchema>;
+
+/** What was put right afterwards: what was logged stays beside it. */
+export const CorrectionSchema = z.strictObject({
+	stepId: IdSchema,
+	leftReps: z.number().min(0).max(10_000),
+	rightReps: z.number().min(0).max(10_000),
+	reason: z.string().max(300).default(''),
+	at: z.iso.datetime()
+});
+export type Correction = z.infer<typeof CorrectionSchema>;
 
 /** The screening as it stood when a session began. */
 export const ScreenedSchema = z.strictObject({
@@ -42,11 +62,17 @@ export const SessionSchema = z.strictObject({
 	zoneOffsetMinutes: z.int().min(-900).max(900).default(0),
 	/** The sequence as it was, by its content, so that a later edit does not change the past; null where only looked. */
 	sequence: SequenceRefSchema.nullable().default(null),
+	/** The sequence as it was planned, where something was changed while working; null where it was performed as planned. */
+	planned: SequenceRefSchema.nullable().default(null),
+	/** The stage led through it; false where it was written down afterwards. */
+	guided: z.boolean().default(true),
 	before: AssessmentSchema,
 	after: AssessmentSchema.nullable().default(null),
 	/** What was told of the day: sleep, salt and the like. */
 	context: z.array(EntrySchema).max(50).default([]),
 	done: z.array(DoneStepSchema).max(2000).default([]),
+	happened: z.array(HappenedSchema).max(2000).default([]),
+	corrections: z.array(CorrectionSchema).max(2000).default([]),
 	workedSeconds: z.number().min(0).default(0),
 	haltedSeconds: z.number().min(0).default(0),
 	/** What held for the client that day, and what was begun all the same; null where nobody was screened. */
@@ -55,6 +81,14 @@ export const SessionSchema = z.strictObject({
 	note: TextSchema.default('')
 });
 export type Session = z.infer<typeof SessionSchema>;
+
+/** Of a session that went as planned so far. */
+export const AS_PLANNED = {
+	planned: null,
+	guided: true,
+	happened: [],
+	corrections: []
+} satisfies Partial<Session>;
 
 export const sessionKind: RecordKind<Session> = {
 	id: 'session',
@@ -67,7 +101,8 @@ export const sessionKind: RecordKind<Session> = {
 		1: 'id, clientId, startedAt, [clientId+startedAt]',
 		3: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]',
 		5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot',
-		6: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot'
+		6: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot',
+		11: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot, planned.snapshot'
 	},
 	limit: 100_000,
 	refs: [
@@ -78,6 +113,13 @@ export const sessionKind: RecordKind<Session> = {
 			of: (s) => (s.sequence ? [s.sequence.snapshot] : []),
 			removed: 'go',
 			must: true
+		},
+		{
+			to: 'snapshot',
+			index: 'planned.snapshot',
+			of: (s) => (s.planned ? [s.planned.snapshot] : []),
+			removed: (s) => ({ ...s, planned: null }),
+			must: true
 		}
 	],
 	meets: 'beside',
@@ -86,6 +128,8 @@ export const sessionKind: RecordKind<Session> = {
 	facts: (s) => [
 		['Found', `${s.before.entries.length} before, ${s.after?.entries.length ?? 0} after`],
 		['Worked', `${s.workedSeconds} s`],
+		['Noted while working', `${s.happened.length}`],
+		['Corrections', `${s.corrections.length}`],
 		['Side effects', s.sideEffects],
 		['Note', s.note],
 		['Over', s.endedAt ? 'yes' : 'no']

@@ -130,6 +130,10 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 				endedAt: v.over ? at(n + 20) : null,
 				zoneOffsetMinutes: 60,
 				sequence: performed && refTo(snapshotOf(performed)),
+				planned: null,
+				guided: v.over,
+				happened: [{ mark: 'tender' as const, side: 'left' as const, place: 'malar' as const, seconds: n }],
+				corrections: [{ stepId: 's', leftReps: n, rightReps: 2, reason: 'Miscounted', at: at(n) }],
 				before: v.before,
 				after: v.after,
 				context: [{ observation: 'sleep' as const, value: 'over-7' }],
@@ -157,11 +161,12 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 			snapshot,
 			session,
 			'run-entry': open.flatMap((s) =>
-				(['begin', 'go'] as const).map((kind, n) => ({
+				(['begin', 'go', 'mark'] as const).map((kind, n) => ({
 					...fields(`${s.id}:0000${n}`, 1),
 					sessionId: s.id,
 					n,
 					kind,
+					...(kind === 'mark' ? { mark: 'more' as const, stepId: 's', side: 'left' as const } : {}),
 					seconds: n,
 					atMs: n
 				}))

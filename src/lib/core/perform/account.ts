@@ -1,0 +1,137 @@
+import { isZone, placeOf, SIDES, type Side } from '../atlas/places';
+import { ZONE_IDS, type ZoneId } from '../atlas/zones';
+import type { Correction, Session } from '../records/session';
+import type { ExpandContext } from '../sequence/expand';
+import type { Sequence } from '../sequence/sequence.schema';
+import { stepsOf } from '../sequence/walk';
+import { expand } from '../sequence/expand';
+import { stepTitle } from '../step/describe';
+import type { Dose } from '../step/step.schema';
+import { doneCounts, type DoneCount } from './position';
+import { originOf } from './adapting/moment';
+
+/** Repetitions and seconds on each side. */
+export interface Sides {
+	readonly left: number;
+	readonly right: number;
+	readonly seconds: number;
+}
+/** One step of the plan, and what became of it. */
+export interface StepAccount {
+	readonly stepId: string;
+	readonly number: number;
+	readonly title: string;
+	readonly unit: Dose['kind'];
+	readonly plan: Sides;
+	/** As it was logged. */
+	readonly logged: Sides;
+	/** As it holds: as logged, or as it was put right afterwards. */
+	readonly done: Sides;
+	readonly correction: Correction | null;
+	readonly became: 'as planned' | 'less' | 'more' | 'left out' | 'added';
+}
+
+const NONE: Sides = { left: 0, right: 0, seconds: 0 };
+const plus = (a: Sides, { leftReps, rightReps, seconds }: DoneCount): Sides => ({
+	left: a.left + leftReps,
+	right: a.right + rightReps,
+	seconds: a.seconds + seconds
+});
+
+/** By the step of the plan: parts made while working count to the step that they come from. */
+function byOrigin(counts: readonly DoneCount[]): Map<string, Sides> {
+	const sums = new Map<string, Sides>();
+	for (const count of counts) sums.set(originOf(count.stepId), plus(sums.get(originOf(count.stepId)) ?? NONE, count));
+	return sums;
+}
+
+/** What the whole of a sequence comes to on each side of each step. */
+export function plannedCounts(sequence: Sequence, context: ExpandContext): DoneCount[] {
+	const events = expand(sequence, context);
+	return doneCounts(events, [{ from: 0, to: events.at(-1)?.endSeconds ?? 0 }]);
+}
+
+/** Less or more than this part of the plan is a difference in time. Working value. */
+const LIKE_PLAN = 0.1;
+
+function becameOf(plan: Sides | undefined, done: Sides): StepAccount['became'] {
+	if (!plan) return 'added';
+	if (!done.seconds && !done.left && !done.right) return 'left out';
+	const reps = done.left + done.right - plan.left - plan.right;
+	const time = done.seconds - plan.seconds;
+	if (!reps && Math.abs(time) <= LIKE_PLAN * plan.seconds) return 'as planned';
+	return (reps || time) > 0 ? 'more' : 'less';
+}
+
+/**
+ * The plan against what was done, step by step, in the order of the plan; what was added while working stands where it
+ * was done.
+ * @param planned the sequence as it was planned
+ * @param performed as it was performed: the same one where nothing was changed
+ */
+export function accountOf(
+	planned: Sequence,
+	performed: Sequence,
+	{ done, corrections }: Pick<Session, 'done' | 'corrections'>,
+	context: ExpandContext
+): StepAccount[] {
+	const plan = byOrigin(plannedCounts(planned, context));
+	const logged = byOrigin(done);
+	const right = new Map(corrections.map((c) => [c.stepId, c]));
+	const places = [...stepsOf(planned), ...stepsOf(performed).filter(({ step }) => !plan.has(originOf(step.id)))];
+	return places
+		.flatMap(({ step }): StepAccount[] => {
+			const stepId = originOf(step.id);
+			const [was, is] = [plan.get(stepId), logged.get(stepId) ?? NONE];
+			// Conditions that were not met, ways that were not taken and what is for another day.
+			if (!was && !is.seconds) return [];
+			const correction = right.get(stepId) ?? null;
+			const holds = correction ? { ...is, left: correction.leftReps, right: correction.rightReps } : is;
+			return [
+				{
+					stepId,
+					number: 0,
+					title: stepTitle(step),
+					unit: step.dose.kind,
+					plan: was ?? NONE,
+					logged: is,
+					done: holds,
+					correction,
+					became: becameOf(was, holds)
+				}
+			];
+		})
+		.map((row, i) => ({ ...row, number: i + 1 }));
+}
+
+/** What a zone got on each side. */
+export interface ZoneAccount {
+	readonly zone: ZoneId;
+	readonly plan: Record<Side, number>;
+	readonly done: Record<Side, number>;
+}
+
+/**
+ * Zone by zone, in repetitions that passed over it on each side, as planned and as done. What is not counted in repetitions
+ * is left out.
+ */
+export function zonesOf(rows: readonly StepAccount[], planned: Sequence, performed: Sequence): ZoneAccount[] {
+	const steps = new Map([...stepsOf(performed), ...stepsOf(planned)].map(({ step }) => [originOf(step.id), step]));
+	const sums = new Map<ZoneId, { plan: Record<Side, number>; done: Record<Side, number> }>();
+	for (const row of rows) {
+		const zones = new Set((steps.get(row.stepId)?.places ?? []).map(placeOf).filter(isZone));
+		for (const zone of zones) {
+			const sum = sums.get(zone) ?? { plan: { left: 0, right: 0 }, done: { left: 0, right: 0 } };
+			sums.set(zone, sum);
+			for (const side of SIDES) {
+				sum.plan[side] += row.plan[side];
+				sum.done[side] += row.done[side];
+			}
+		}
+	}
+	return ZONE_IDS.flatMap((zone) => (sums.has(zone) ? [{ zone, ...sums.get(zone)! }] : []));
+}
+
+/** Sides that differ in what was really done, though the plan had them even. */
+export const unevenZones = (zones: readonly ZoneAccount[]): ZoneAccount[] =>
+	zones.filter(({ plan, done }) => plan.left === plan.right && done.left !== done.right);

@@ -1,0 +1,161 @@
+import { labelOf, placeOf } from '../core/atlas/places';
+import { evenUp, oneLess, oneMore, otherSideNow, unevenNow } from '../core/perform/adapting/counts';
+import { fadedAhead, reopen, type Faded } from '../core/perform/adapting/faded';
+import type { Adapted, Moment } from '../core/perform/adapting/moment';
+import { endSoon, fitRest, type FitRest } from '../core/perform/adapting/rest';
+import { metNow } from '../core/perform/asks';
+import { cuesOf } from '../core/perform/cues';
+import { MARKS, type MarkId, type RunEvent } from '../core/records/runEntry';
+import { judge, type Judgement, type JudgeInput } from '../core/rules/judge';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import { clock } from '../core/step/describe';
+import { Runner } from './runner.svelte';
+
+interface Options {
+	readonly sequence: Sequence;
+	readonly given: JudgeInput;
+	readonly log: readonly RunEvent[];
+	readonly clock: () => number;
+	readonly now: () => number;
+	readonly waits: () => boolean;
+	readonly onlog: (event: RunEvent) => void;
+	/** The sequence goes on otherwise from now on: it is kept before the next line of the log. */
+	readonly onchange: (next: Sequence) => void;
+	/** What is said of a change: it is spoken too, where there is a voice. */
+	readonly onsaid?: (words: string) => void;
+}
+
+/** A sequence being performed: its runner, and all that is changed and noted while working. */
+export class Performing {
+	sequence = $state.raw() as Sequence;
+	judgement = $state.raw() as Judgement;
+	/** The last thing that was changed, noted or refused, in words. */
+	said = $state('');
+	/** How what is left would fit the time that is left; null where it is not asked. */
+	fit = $state.raw<FitRest | null>(null);
+	/** Openings ahead that are not there any more. */
+	faded = $state.raw<readonly Faded[]>([]);
+	#left = $state.raw<ReadonlySet<string>>(new Set());
+	#skipAsked = '';
+	readonly runner: Runner;
+	readonly #options: Options;
+
+	constructor(options: Options) {
+		this.#options = options;
+		this.sequence = options.sequence;
+		this.judgement = judge(options.sequence, options.given);
+		this.runner = new Runner({ ...options, ...this.#plan() });
+	}
+
+	#plan() {
+		const { events, context } = this.judgement;
+		return { events, cues: cuesOf(events, context.byId, this.#options.given.working) };
+	}
+
+	get moment(): Moment {
+		const { sequence, judgement, runner } = this;
+		return { sequence, judgement, position: runner.position, seconds: runner.seconds, given: this.#options.given };
+	}
+
+	/** The side that got less of the step at hand, where it was not left so on purpose. */
+	uneven = $derived.by(() => {
+		void this.runner.position.index;
+		const uneven = unevenNow(this.moment);
+		return uneven && !this.#left.has(uneven.origin) ? uneven : null;
+	});
+
+	say(words: string): void {
+		this.said = words;
+		this.#options.onsaid?.(words);
+	}
+
+	#note(mark: MarkId, words?: string): void {
+		const { event, side, repShare } = this.runner.position;
+		const places = event?.places ?? [];
+		const place = places[Math.min(places.length - 1, Math.floor(repShare * places.length))];
+		this.runner.mark(mark, {
+			...(event ? { stepId: event.stepId } : {}),
+			...(side ? { side } : {}),
+			...(place ? { place } : {}),
+			...(words ? { words } : {})
+		});
+	}
+
+	/** Goes on by a changed sequence; what was refused is said. */
+	#adapt(adapted: Adapted, mark: MarkId): boolean {
+		if ('refused' in adapted) {
+			this.say(adapted.refused);
+			return false;
+		}
+		this.#goOn(adapted.sequence, adapted.judgement);
+		this.#note(mark, adapted.said);
+		this.say(adapted.said);
+		this.look();
+		return true;
+	}
+	#goOn(next: Sequence, judgement: Judgement): void {
+		this.sequence = next;
+		this.judgement = judgement;
+		this.fit = null;
+		this.#options.onchange(next);
+		this.runner.follow(this.#plan());
+	}
+
+	more = (): boolean => this.#adapt(oneMore(this.moment), 'more');
+	less = (): boolean => this.#adapt(oneLess(this.moment), 'less');
+	otherSide = (): boolean => this.#adapt(otherSideNow(this.moment), 'other-side');
+	even(): void {
+		if (this.uneven) this.#adapt(evenUp(this.moment, this.uneven), 'evened');
+	}
+	/** It is left uneven on purpose. */
+	leaveUneven(): void {
+		if (this.uneven) this.#left = new Set([...this.#left, this.uneven.origin]);
+	}
+	/** The shortest safe way out. */
+	exit = (): boolean => this.#adapt(endSoon(this.moment), 'exit');
+	openAgain = (faded: Faded): boolean => this.#adapt(reopen(this.moment, faded), 'opened');
+	/** A condition is met: the step is done next. */
+	meet(stepId: string): void {
+		const next = metNow(this.sequence, stepId, this.judgement.events, this.runner.position.index, this.#options.given);
+		if (!next) return;
+		this.#goOn(next, judge(next, this.#options.given));
+		this.#note('condition');
+	}
+
+	/** Asks how what is left would fit. @param leftSeconds > 0 */
+	askFit(leftSeconds: number): void {
+		this.fit = fitRest(this.moment, leftSeconds);
+	}
+	takeFit(): void {
+		if (this.fit) this.#adapt(this.fit.adapted, 'fitted');
+	}
+
+	/** What is felt, used or said here; the plan stays. */
+	note(mark: 'tender' | 'oil' | 'lighter' | 'firmer' | 'note', words = ''): void {
+		this.#note(mark, words);
+		const { event } = this.runner.position;
+		const at = event?.places[0];
+		this.say(
+			`${MARKS[mark]}${words ? `: ${words}` : at && mark === 'tender' ? `: ${labelOf(placeOf(at)).toLowerCase()}` : ''}. Noted at ${clock(this.runner.seconds)}.`
+		);
+	}
+
+	/** A drain is skipped only by a second word: what was set free is left where it is. */
+	skip(): void {
+		const { event } = this.runner.position;
+		const step = this.judgement.context.byId.get(event?.stepId ?? '')?.step;
+		const drains = event?.kind === 'link' || step?.aim === 'close';
+		if (drains && this.#skipAsked !== step?.id) {
+			this.#skipAsked = step?.id ?? '';
+			return this.say('The drain is still open. Skip again to leave it.');
+		}
+		this.#skipAsked = '';
+		this.runner.skip();
+		this.look();
+	}
+
+	/** Looks whether what lies ahead still finds open what it needs. */
+	look(): void {
+		this.faded = this.runner.begun ? fadedAhead(this.moment, this.runner.stretches(), this.#options.now()) : [];
+	}
+}
