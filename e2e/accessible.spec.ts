@@ -18,7 +18,6 @@ for (const [theme, library] of [
 	test(`no serious violation on any page${library ? ' of the Library' : ''}, ${theme.toLowerCase()}`, async ({
 		page
 	}) => {
-		test.setTimeout(300_000);
 		await beginDemo(page, '/settings');
 		await page.getByRole('group', { name: 'Look' }).getByRole('radio', { name: theme }).click();
 		await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase());
@@ -32,7 +31,6 @@ for (const [theme, library] of [
 	});
 
 test('nor with nothing stored', async ({ page }) => {
-	test.setTimeout(240_000);
 	await page.goto('/');
 	await page.getByRole('alertdialog').waitFor();
 	await expectAccessible(page);
@@ -45,7 +43,6 @@ test('nor with nothing stored', async ({ page }) => {
 });
 
 test('nor with the add panel, the findings, a sheet, a form or the stage open', async ({ page }) => {
-	test.setTimeout(240_000);
 	await beginDemo(page, '/compose/demo-stone-knuckle');
 	await place(page, 'malar').click();
 	await expectAccessible(page);

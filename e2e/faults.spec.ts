@@ -132,7 +132,6 @@ test('a server in trouble gives the shell; a newer version is offered, not in a 
 	page,
 	baseURL
 }) => {
-	test.setTimeout(120_000);
 	const proxy = await proxyTo(baseURL!);
 	try {
 		await begin(page, '/', proxy.url);

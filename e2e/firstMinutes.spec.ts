@@ -2,7 +2,6 @@ import { expect, test } from '@playwright/test';
 import { beginDemo, drag, place, saved } from './support';
 
 test('the first five minutes, as the README tells them', async ({ page }) => {
-	test.setTimeout(180_000);
 	// 1
 	await beginDemo(page);
 	await expect(page.getByRole('region', { name: 'Next' })).toContainText('Odile K.');

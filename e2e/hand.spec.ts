@@ -49,7 +49,6 @@ test('the map answers: names, a drop let go anywhere, a stroke inside one place,
 });
 
 test('lines of words, many at once, findings that say it once and show the length, room by keys', async ({ page }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose');
 	await page.getByRole('button', { name: 'New sequence' }).click();
 	await page.getByText('Nothing here yet').waitFor();

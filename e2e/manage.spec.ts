@@ -5,7 +5,6 @@ import { beginDemo, demoURL, expectAccessible, saved } from './support';
 test('several at once: changed, grouped, mirrored, moved; where a step cannot go a sentence says so', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-bakers-dawn');
 	const rows = page.locator('[data-row]');
 	await page.locator('[data-row="s11"] [data-step-button]').click();
@@ -36,7 +35,6 @@ test('several at once: changed, grouped, mirrored, moved; where a step cannot go
 test('versions are kept, compared in words and gone back to; the history leads to any edit, over a reload', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-three-minutes');
 	await page.getByRole('tab', { name: 'Sequence' }).click();
 	await page.getByLabel('Name of the version').fill('As it was');
@@ -62,7 +60,6 @@ test('versions are kept, compared in words and gone back to; the history leads t
 test('the overview: found, sorted, duplicated, archived, removed into the bin and back, two compared', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose');
 	const list = page.locator('[data-sequence]');
 	await expect(list).toHaveCount(6);
@@ -102,7 +99,6 @@ test('the overview: found, sorted, duplicated, archived, removed into the bin an
 test('the score is worked on: a swell’s edge, its crest and its body; zoom; pictures of score and map', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-bakers-dawn');
 	await page.locator('[data-step="s18"]').click();
 	const score = page.locator('[data-score]');
@@ -154,7 +150,6 @@ test('the score is worked on: a swell’s edge, its crest and its body; zoom; pi
 test('the tour leads through five places and can be left; faces print on two pages; the figure takes another skin', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-bakers-dawn');
 	await page.keyboard.press('?');
 	await page.getByRole('button', { name: 'Show me around' }).click();
@@ -177,22 +172,21 @@ test('the tour leads through five places and can be left; faces print on two pag
 });
 
 test('a sequence of 2,000 steps opens, draws only what is in sight, and is edited', async ({ page }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-three-minutes');
 	await page.getByRole('tab', { name: 'Text' }).click();
 	const text = page.getByRole('textbox', { name: 'The sequence as text' });
 	await text.click();
 	await page.keyboard.press('Control+End');
 	await page.keyboard.insertText(`\n~ Much\n${'drain chin > jawline, 1\n'.repeat(1989)}`);
-	await expect(page.getByText(/not understood/)).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByText(/not understood/)).toBeVisible();
 	await expect(page.getByRole('button', { name: /At most 2000 steps are allowed/ })).toBeVisible();
 	await page.keyboard.press('Backspace');
 	for (let i = 0; i < 23; i++) await page.keyboard.press('Backspace');
-	await expect(page.getByText('In step with the list: 2000 steps.')).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByText('In step with the list: 2000 steps.')).toBeVisible();
 	expect(await page.locator('[data-row]').count()).toBeLessThan(120);
 	await page.getByRole('tab', { name: /Findings/ }).click();
 	// The same rule on two thousand steps is one finding, which names some of them.
-	await expect(page.locator('[data-rule]').first()).toBeVisible({ timeout: 30_000 });
+	await expect(page.locator('[data-rule]').first()).toBeVisible();
 	expect(await page.locator('[data-rule]').count()).toBeLessThan(40);
 	await page.getByRole('tab', { name: 'Step' }).click();
 	await page.locator('[data-row]').nth(3).locator('[data-step-button]').click();

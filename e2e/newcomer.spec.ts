@@ -4,7 +4,6 @@ import { expect, test } from '@playwright/test';
 import { begin, choose, drag, place, saved, mend } from './support';
 
 test('from an empty start to a session, what changed, and all of it back from a file', async ({ page }) => {
-	test.setTimeout(120_000);
 	await begin(page);
 	await expect(page.getByText('Somebody in the chair')).toBeVisible();
 

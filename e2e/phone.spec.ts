@@ -11,7 +11,6 @@ for (const [width, height] of [
 	[640, 400]
 ] as const)
 	test(`nothing overflows at ${width} × ${height}; one slim header names the page and leads on`, async ({ page }) => {
-		test.setTimeout(180_000);
 		await page.setViewportSize({ width, height });
 		await beginDemo(page);
 		for (const path of PAGES) {

@@ -6,7 +6,6 @@ const fixture = (version: number) =>
 	new URL(`../src/lib/formats/fixtures/backup-${version}.json`, import.meta.url).pathname;
 
 test('a backup of every earlier version is brought in whole, with what its sessions performed', async ({ page }) => {
-	test.setTimeout(120_000);
 	await begin(page);
 	for (const version of [1, 2, 3, 4, 5]) {
 		await test.step(`version ${version}`, async () => {

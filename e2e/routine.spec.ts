@@ -26,7 +26,6 @@ async function expectTenMinutes(page: Page, steps: number) {
 }
 
 test('a routine of ten minutes by mouse: taps, drags, and the other side with one key', async ({ page }) => {
-	test.setTimeout(180_000);
 	await newSequence(page);
 	await page.getByRole('button', { name: 'To the face' }).click();
 	for (const node of NODES) {
@@ -74,7 +73,6 @@ test('a routine of ten minutes by mouse: taps, drags, and the other side with on
 });
 
 test('a routine of ten minutes by touch on a tablet', async ({ browser, baseURL }) => {
-	test.setTimeout(180_000);
 	const context = await browser.newContext({ hasTouch: true, viewport: { width: 1180, height: 820 }, baseURL });
 	const page = await context.newPage();
 	await newSequence(page, 'tap');
@@ -112,7 +110,6 @@ test('a routine of ten minutes by touch on a tablet', async ({ browser, baseURL 
 });
 
 test('a routine of ten minutes by keyboard alone, in words', async ({ page }) => {
-	test.setTimeout(120_000);
 	await begin(page, '/compose');
 	await page.getByRole('button', { name: 'New sequence' }).press('Enter');
 	await expect(page.getByText('Nothing here yet')).toBeVisible();

@@ -8,7 +8,6 @@ const allows = (page: Page) => page.getByRole('list', { name: 'What today allows
 test('an intake by keyboard: one question at a time, each answer kept, a refusal that no way goes round', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/clients?new=1');
 	await expect(page.getByLabel('Name of the new client')).toBeFocused();
 	await page.keyboard.type('Kite 3');
@@ -69,7 +68,6 @@ test('an intake by keyboard: one question at a time, each answer kept, a refusal
 });
 
 test('a filler of 27, 28 and 29 days: it waits, and is over by itself on the day', async ({ page }) => {
-	test.setTimeout(120_000);
 	const at = (day: string) => page.clock.setFixedTime(new Date(`${day}T09:00:00`));
 	await at('2026-03-28');
 	await beginDemo(page, '/clients/demo-radu');
@@ -93,7 +91,6 @@ test('a filler of 27, 28 and 29 days: it waits, and is over by itself on the day
 test('in Compose: two limits on one zone are both named, seen on the map, and one edit makes it fit', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/compose/demo-rowers-morning');
 	await page.getByRole('button', { name: 'Client', exact: false }).first().waitFor();
 	await page
@@ -125,7 +122,6 @@ test('in Compose: two limits on one zone are both named, seen on the map, and on
 test('her record: marks, wishes, a clearance that ran out, a file of her alone; what a licence leaves out is marked', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await beginDemo(page, '/clients/demo-l14');
 	await page.getByRole('radio', { name: 'Marks and clearances' }).click();
 	await page.getByRole('button', { name: 'Add the mark' }).click();

@@ -258,7 +258,7 @@ test('it is guided by ear and by foot: tones are laid ahead, a busy page delays 
 	await expect(page.getByRole('button', { name: /^Wait/ })).toBeVisible();
 	const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
 	await expect.poll(said).toContain('No nut oils.');
-	await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible({ timeout: 20_000 });
+	await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
 	expect(await said()).toContain('Collarbone nodes');
 	const laid = () =>
 		page.evaluate(() => (window as unknown as { laid: { at: number; ahead: number; stopped: boolean }[] }).laid);
@@ -289,7 +289,7 @@ test('it is guided by ear and by foot: tones are laid ahead, a busy page delays 
 	await pedal.getByRole('radio', { name: 'Waits for a signal' }).click();
 	await page.keyboard.press('ArrowLeft');
 	await page.keyboard.press('Space');
-	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
 	await pedal.close();
 });
 

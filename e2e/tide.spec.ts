@@ -82,7 +82,7 @@ test('what computes the tide may die: it is started again, nothing is lost, and 
 	expect(await page.evaluate(() => (window as unknown as { opened: Worker[] }).opened.length)).toBe(2);
 	await expect(page.getByText(/was started again\. Nothing is lost\./)).toBeVisible();
 	await page.getByRole('button', { name: 'What each step is worth' }).click();
-	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /, { timeout: 20_000 });
+	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /);
 	await expect(page.locator('[data-step-button]').first()).toHaveAttribute(
 		'aria-label',
 		/, in the model nothing that matters/
@@ -106,14 +106,14 @@ test('two sequences over a thousand faces: sentences, charts, tables; cancelled;
 	await setFaces(page, 200);
 	await runIt(page);
 	const all = page.locator('[data-outcome="all"]');
-	await expect(all).toContainText(/of 200 modelled faces/, { timeout: 30_000 });
+	await expect(all).toContainText(/of 200 modelled faces/);
 	await expect(all.getByRole('img')).toHaveCount(3);
 	await all.getByText('Table, and what the answer hangs on').click();
 	await expect(all.getByRole('table')).toContainText('Glassblower');
 	await expectAccessible(page);
 	await page.getByRole('button', { name: 'Save this comparison' }).click();
 	await page.getByRole('button', { name: 'Repeat exactly' }).click();
-	await expect(page.getByText('Repeated: the same figures.')).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByText('Repeated: the same figures.')).toBeVisible();
 
 	const kept = await page.evaluate(async () => {
 		const open = indexedDB.open('soft-tide-demo');

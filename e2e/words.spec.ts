@@ -61,7 +61,6 @@ test('steps go as text through the clipboard into another sequence and back out 
 	page,
 	context
 }) => {
-	test.setTimeout(120_000);
 	await context.grantPermissions(['clipboard-read', 'clipboard-write'], { origin: demoURL });
 	await beginDemo(page, '/compose/demo-bakers-dawn');
 	await page.locator('[data-row="s2"] [data-step-button]').click();
