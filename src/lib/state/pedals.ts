@@ -1,11 +1,13 @@
 /** What a pedal, or the keys of a headset, ask of the stage. */
-export type Signal = 'toggle' | 'back' | 'skip';
+export type Signal = 'toggle' | 'back' | 'skip' | 'more' | 'otherSide';
 
-/** Three pedals, from the left; what has fewer has the first ones, what has more does as the first. */
+/** Five pedals, from the left; what has fewer has the first ones, what has more does as the first. */
 export const PEDALS: readonly { readonly signal: Signal; readonly label: string }[] = [
 	{ signal: 'toggle', label: 'Left: begin, pause, go on' },
 	{ signal: 'back', label: 'Middle: the step again' },
-	{ signal: 'skip', label: 'Right: next step' }
+	{ signal: 'skip', label: 'Right: next step' },
+	{ signal: 'more', label: 'Fourth: one more' },
+	{ signal: 'otherSide', label: 'Fifth: the other side' }
 ];
 export const signalOf = (pedal: number): Signal => PEDALS[pedal]?.signal ?? 'toggle';
 

@@ -197,6 +197,9 @@ export class Repository {
 	performed = async ({ sequence }: Pick<Session, 'sequence'>): Promise<Sequence | null> =>
 		sequence ? ((await this.#table('snapshot').get(sequence.snapshot))?.sequence ?? null) : null;
 
+	/** The sequence as it was planned, where something was changed while working. */
+	planned = ({ planned }: Pick<Session, 'planned'>): Promise<Sequence | null> => this.performed({ sequence: planned });
+
 	/** The log of a stage, in order. */
 	run = (sessionId: string): Promise<RunEntry[]> =>
 		this.#table('run-entry').where('sessionId').equals(sessionId).sortBy('n');

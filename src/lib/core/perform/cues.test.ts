@@ -111,8 +111,8 @@ test('a log that breaks off is taken as far as it goes; what is done again count
 	expect(replay(log)).toEqual({
 		seconds: 6,
 		played: [
-			{ from: 0, to: 4 },
-			{ from: 4, to: 6 }
+			{ from: 0, to: 4, startMs: 0 },
+			{ from: 4, to: 6, startMs: 74_000 }
 		],
 		haltedSeconds: 60,
 		begun: true

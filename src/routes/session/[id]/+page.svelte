@@ -3,8 +3,8 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { askedNow, metNow } from '$lib/core/perform/asks';
-	import { cuesOf } from '$lib/core/perform/cues';
+	import { askedNow } from '$lib/core/perform/asks';
+	import { happenedOf } from '$lib/core/perform/happened';
 	import { factsOf } from '$lib/core/screening/clientFacts';
 	import { allowedLines } from '$lib/core/screening/allowed';
 	import { refusals } from '$lib/core/screening/start';
@@ -12,9 +12,8 @@
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { judge, type Judgement } from '$lib/core/rules/judge';
 	import { useApp } from '$lib/state/app.svelte';
-	import { Runner } from '$lib/state/runner.svelte';
+	import { Performing } from '$lib/state/performing.svelte';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
@@ -34,12 +33,17 @@
 	let draft = $state.raw<SessionDraft | null>(null);
 	const session = $derived(draft?.current ?? null);
 	let client = $state.raw<Client | null>(null);
-	/** The sequence as it was when the session began. */
-	let sequence = $state.raw<Sequence | null>(null);
-	let judgement = $state.raw<Judgement | null>(null);
-	let runner = $state.raw<Runner | null>(null);
+	/** What is being performed; null before and after. */
+	let performing = $state.raw<Performing | null>(null);
+	/** The sequence as it was performed, of a session that is over, or refused. */
+	let over = $state.raw<Sequence | null>(null);
+	/** The sequence as it was planned, where something was changed while working. */
+	let planned = $state.raw<Sequence | null>(null);
+	const sequence = $derived(performing?.sequence ?? over);
+	const judgement = $derived(performing?.judgement ?? null);
+	const runner = $derived(performing?.runner ?? null);
 	let missing = $state(false);
-	const performing = $derived(session !== null && session.endedAt === null && runner !== null);
+	const onStage = $derived(session !== null && session.endedAt === null && performing !== null);
 
 	followWhetherThere(
 		'session',
@@ -69,7 +73,7 @@
 	async function resume() {
 		const id = draft?.current.id;
 		if (!id) return;
-		await draft!.change({ endedAt: null, done: [], workedSeconds: 0, haltedSeconds: 0 });
+		await draft!.change({ endedAt: null, done: [], happened: [], workedSeconds: 0, haltedSeconds: 0 });
 		if (draft!.saving.state === 'saved') await load(id);
 	}
 	let redFlags = $state(false);
@@ -81,10 +85,11 @@
 		missing = found === null;
 		if (!found) return;
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
-		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
-		runner = null;
+		over = (await app.run(() => app.repo.performed(found))) ?? null;
+		planned = (await app.run(() => app.repo.planned(found))) ?? null;
+		performing = null;
 		resumable = false;
-		if (!sequence) return;
+		if (!over) return;
 		const log = (await app.run(() => app.repo.run(id))) ?? [];
 		if (found.endedAt) {
 			// Its log lies here until the session is closed: till then one can go on.
@@ -94,22 +99,26 @@
 		// What ends the day ends it by every way: a session from a file or an old address is not begun either.
 		refused = log.some((line) => line.kind !== 'begin') ? [] : refusals(limits);
 		if (refused.length) return;
-		judgement = judge(sequence, { ...app.context, client: facts });
-		const { events, context } = judgement;
-		runner = new Runner({
-			events,
-			cues: cuesOf(events, context.byId, app.working),
+		performing = new Performing({
+			sequence: over,
+			given: { ...app.context, client: facts },
+			log,
 			clock: () => performance.now(),
 			now: () => Date.now(),
-			log,
 			waits: () => app.settings?.waits ?? false,
 			onlog: (event) => {
+				lines.push(event);
 				note(id, event);
 				if (event.kind === 'pause') sound.stop();
 				else if (event.kind === 'go' || (event.kind === 'jump' && runner?.playing)) sound.play(event.seconds);
-			}
+			},
+			onchange: (next) => keep(next),
+			onsaid: (words) => app.settings?.voice !== 'none' && sound.say(words)
 		});
+		lines = log;
 	}
+	/** The log as it is by now: what of it stays with the session. */
+	let lines: RunEvent[] = [];
 	/** What is heard: tones and words, as the settings say. */
 	const track = $derived(
 		judgement &&
@@ -144,10 +153,11 @@
 	}
 	const pedals = new Pedals({
 		onsignal: (signal) => {
-			if (!performing || modalOpen()) return;
+			if (!onStage || modalOpen()) return;
 			wake();
 			if (signal === 'toggle') toggle();
-			else runner?.[signal]();
+			else if (signal === 'back') runner?.back();
+			else performing?.[signal]();
 		},
 		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
 	});
@@ -156,20 +166,18 @@
 	const asks = $derived(
 		sequence && judgement ? askedNow(sequence, judgement.events, here, (id) => judgement!.context.byId.get(id)!.number, app.context) : []
 	);
-	/** A condition is met: the step is done next, and the session keeps the sequence as it is performed now. */
-	async function meet(stepId: string) {
-		const next = sequence && judgement && metNow(sequence, stepId, judgement.events, here, app.context);
-		if (!next || !runner) return;
-		sequence = next;
-		judgement = judge(next, { ...app.context, client: facts });
-		runner.follow({ events: judgement.events, cues: cuesOf(judgement.events, judgement.context.byId, app.working) });
-		const kept = await app.run(() => app.repo.keepPerformed(next));
-		if (kept) await draft?.change({ sequence: kept });
-	}
-	/** Lines of the log are written one after the other, in their order. */
+	/** Lines of the log are written one after the other, in their order, and so is a sequence that goes on otherwise. */
 	let writing: Promise<unknown> = Promise.resolve();
 	function note(id: string, event: RunEvent) {
 		writing = writing.then(() => app.run(() => app.repo.logRun(id, event)));
+	}
+	/** The session keeps the sequence as it is performed now, and the plan as it was. */
+	function keep(next: Sequence) {
+		const plan = draft!.current.planned ?? draft!.current.sequence;
+		writing = writing.then(async () => {
+			const sequence = await app.run(() => app.repo.keepPerformed(next));
+			if (sequence) await draft?.change({ sequence, planned: plan });
+		});
 	}
 	$effect(() => {
 		const id = idIn(page.params.id);
@@ -219,9 +227,14 @@
 	async function end() {
 		if (!draft || !runner) return;
 		runner.pause();
-		const [done, workedSeconds, haltedSeconds] = [runner.done(), Math.round(runner.workedSeconds), Math.round(runner.haltedSeconds)];
-		await draft.change({ endedAt: app.repo.stamp().now, done, workedSeconds, haltedSeconds });
 		await writing;
+		await draft.change({
+			endedAt: app.repo.stamp().now,
+			done: runner.done(),
+			happened: happenedOf(lines),
+			workedSeconds: Math.round(runner.workedSeconds),
+			haltedSeconds: Math.round(runner.haltedSeconds)
+		});
 		const { id } = draft.current;
 		resumable = !runner.position.done;
 		if (draft.saving.state === 'saved' && !resumable) await app.run(() => app.repo.endRun(id));
@@ -258,7 +271,7 @@
 	</div>
 {:else if session && atBefore}
 	<header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
-		<SessionLine at="before" to={{ screening: parts.screening, [performing ? 'perform' : 'after']: sessionAt(session.id) }} />
+		<SessionLine at="before" to={{ screening: parts.screening, [onStage ? 'perform' : 'after']: sessionAt(session.id) }} />
 		<span class="ml-auto"><b>{client?.name ?? ''}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 	</header>
 	<BeforeBoard
@@ -269,15 +282,13 @@
 		unit={app.settings?.units ?? 'mm'}
 		onchange={(fields) => draft?.change(fields)}
 		back={sessionAt(session.id)}
-		backLabel={performing ? 'To the stage' : 'To after'}
+		backLabel={onStage ? 'To the stage' : 'To after'}
 	/>
-{:else if session && performing && judgement && sequence && runner}
+{:else if session && onStage && performing}
 	<Stage
-		{runner}
-		{judgement}
-		{sequence}
+		{performing}
 		{asks}
-		onmet={meet}
+		startedAt={session.startedAt}
 		clientName={client?.name ?? ''}
 		{alerts}
 		{parts}
@@ -294,6 +305,7 @@
 	<AfterBoard
 		{session}
 		{sequence}
+		planned={planned ?? sequence}
 		clientName={client?.name ?? ''}
 		context={app.context}
 		unit={app.settings?.units ?? 'mm'}

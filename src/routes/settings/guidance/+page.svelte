@@ -47,7 +47,9 @@
 	const DOES: Record<Signal, string> = {
 		toggle: 'begins, pauses and goes on',
 		back: 'begins the step again',
-		skip: 'goes to the next step'
+		skip: 'goes to the next step',
+		more: 'adds one repetition',
+		otherSide: 'goes over to the other side'
 	};
 </script>
 

@@ -12,12 +12,11 @@ const ASKED = 'Asked for while working';
 /** What one repetition is in the unit of a dose. */
 const unitOf = (step: Step): number => (step.dose.kind === 'seconds' ? Math.max(1, Math.round(step.paceSeconds)) : 1);
 
-const doseOf = (dose: Dose, target: number): Dose => ({
-	...dose,
-	min: Math.min(dose.min, target),
-	target,
-	max: Math.max(dose.max, target)
-});
+/** A dose with another target: a range stays one, a single number stays single. */
+const doseOf = (dose: Dose, target: number): Dose =>
+	dose.min === dose.max
+		? { ...dose, min: target, target, max: target }
+		: { ...dose, min: Math.min(dose.min, target), target, max: Math.max(dose.max, target) };
 
 /** A part of a step on one side, made while working. */
 const partOf = (step: Step, id: string, side: Side, target: number): Step => {

@@ -9,9 +9,8 @@
 	import { changeSentence } from '$lib/core/assess/wording';
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { clock } from '$lib/core/step/describe';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
-	import { stepsOf } from '$lib/core/sequence/walk';
+	import Account from './Account.svelte';
 	import MeasureTable from './MeasureTable.svelte';
 	import SessionLine from './SessionLine.svelte';
 	import GradeBoard from './GradeBoard.svelte';
@@ -20,6 +19,8 @@
 		session: Session;
 		/** The sequence as it was performed; null where only looked. */
 		sequence: Sequence | null;
+		/** As it was planned: the same one where nothing was changed while working. */
+		planned: Sequence | null;
 		clientName: string;
 		context: ExpandContext;
 		unit: LengthUnit;
@@ -32,15 +33,13 @@
 		/** Where the other parts of the session lie. */
 		parts: Partial<Record<'screening' | 'before', string>>;
 	}
-	let { session, sequence, clientName, context, unit, now, onchange, onclose, onresume, parts }: Props = $props();
+	let { session, sequence, planned, clientName, context, unit, now, onchange, onclose, onresume, parts }: Props = $props();
 
 	const after = $derived<Assessment>(session.after ?? emptyAssessment(session.endedAt ?? session.startedAt));
 	const sentence = $derived(changeSentence(allChanges(session.before, session.after, context.working)));
 	const asked = $derived([
 		...new Set(session.before.entries.flatMap((e) => (e.place && GRADE_IDS.includes(e.observation) ? [e.place] : [])))
 	]);
-	const planned = $derived(sequence ? stepsOf(sequence) : []);
-	const skipped = $derived(session.done.filter((d) => d.skipped).map((d) => planned.find((p) => p.step.id === d.stepId)?.number));
 	const set = (assessment: Assessment) => onchange({ after: { ...assessment, takenAt: now() } });
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
@@ -67,24 +66,8 @@
 	/>
 	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
 		<MeasureTable assessment={after} ghost={session.before} {unit} onchange={set} />
-		{#if sequence}
-			<section>
-				<h2 class="mb-1 text-[15px] font-semibold">Done</h2>
-				<dl class="text-ink2 grid grid-cols-[74px_1fr] gap-y-0.5 text-[13.5px]">
-					<dt>Time</dt>
-					<dd>
-						<b class="text-ink">{clock(session.workedSeconds)}</b>{session.haltedSeconds
-							? `, and a halt of ${clock(session.haltedSeconds)}`
-							: ''}
-					</dd>
-					<dt>Steps</dt>
-					<dd>
-						<b class="text-ink">{session.done.length - skipped.length}</b> of {planned.length}{skipped.length
-							? `, without ${skipped.length > 9 ? `${skipped.length} of them` : skipped.join(', ')}`
-							: ''}
-					</dd>
-				</dl>
-			</section>
+		{#if sequence && planned}
+			<Account {session} {planned} performed={sequence} {context} oncorrect={(corrections) => onchange({ corrections })} {now} />
 		{/if}
 		<KeptField
 			label="Side effects, if any"

@@ -1,27 +1,27 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { tinykeys } from 'tinykeys';
 	import { otherSide, type Side } from '$lib/core/atlas/places';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
-	import type { Judgement } from '$lib/core/rules/judge';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
-	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
-	import type { Runner } from '$lib/state/runner.svelte';
+	import type { Performing } from '$lib/state/performing.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 	import SessionLine from './SessionLine.svelte';
 	import { sideWords } from './sideWords';
 	import StageControls from './StageControls.svelte';
 	import StageFace from './StageFace.svelte';
+	import StagePause from './StagePause.svelte';
+	import StageSaid from './StageSaid.svelte';
 	import StageWords from './StageWords.svelte';
 
 	interface Props {
-		runner: Runner;
-		judgement: Judgement;
-		sequence: Sequence;
+		performing: Performing;
+		/** When the session began: what is left of her time counts from then. */
+		startedAt: string;
 		clientName: string;
 		/** What is to be minded of her: her alert, and what today leaves out. */
 		alerts: readonly string[];
@@ -30,7 +30,6 @@
 		working: Working;
 		/** Steps that are done next if their condition is met. */
 		asks: readonly PlacedStep[];
-		onmet: (stepId: string) => void;
 		onend: () => void;
 		/** What makes one stop and refer; the stage pauses. */
 		onredflags: () => void;
@@ -43,25 +42,11 @@
 		/** It is being said what comes first: the hands wait. */
 		leading: boolean;
 	}
-	let {
-		runner,
-		judgement,
-		sequence,
-		clientName,
-		alerts,
-		parts,
-		working,
-		asks,
-		onmet,
-		onend,
-		onredflags,
-		onwake,
-		ontoggle,
-		onframe,
-		leading
-	}: Props = $props();
+	let { performing, startedAt, clientName, alerts, parts, working, asks, onend, onredflags, onwake, ontoggle, onframe, leading }: Props =
+		$props();
 
 	let width = $state(1280);
+	const { sequence, judgement, runner } = $derived(performing);
 	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
@@ -104,6 +89,36 @@
 		runner.pause();
 		onredflags();
 	}
+	/** What she has left of her time, by the clock: a late start and every halt count. */
+	const timeLeft = () => Math.max(30, sequence.budgetSeconds - (Date.now() - Date.parse(startedAt)) / 1000);
+	function fitNow() {
+		runner.pause();
+		performing.askFit(runner.begun ? timeLeft() : Math.min(timeLeft(), sequence.budgetSeconds));
+	}
+	let noting = $state(false);
+	function writeNote() {
+		runner.pause();
+		noting = true;
+	}
+	/** Yes to what is asked: the plan fitted, the other side evened, a condition met. */
+	function yes() {
+		if (performing.fit) performing.takeFit();
+		else if (performing.uneven) performing.even();
+		else if (asks[0]) performing.meet(asks[0].step.id);
+	}
+	function leave() {
+		armed = false;
+		noting = false;
+		performing.fit = null;
+		performing.leaveUneven();
+	}
+	// What lies ahead is looked at whenever a step begins, when it stops, and while it stands.
+	$effect(() => {
+		void [p.event?.stepId, runner.playing];
+		untrack(() => performing.look());
+		const still = runner.playing ? undefined : setInterval(() => performing.look(), 15_000);
+		return () => clearInterval(still);
+	});
 	/** A key of the stage, while nothing stands before it. */
 	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
 	onMount(() => {
@@ -116,13 +131,23 @@
 		const slow = setInterval(() => document.hidden && runner.tick(), 250);
 		const keys = tinykeys(window, {
 			Space: unasked((e) => (e.preventDefault(), toggle())),
-			ArrowRight: unasked(() => runner.skip()),
-			PageDown: unasked(() => runner.skip()),
+			ArrowRight: unasked(() => performing.skip()),
+			PageDown: unasked(() => performing.skip()),
+			ArrowUp: unasked((e) => (e.preventDefault(), performing.more())),
+			ArrowDown: unasked((e) => (e.preventDefault(), performing.less())),
+			s: unasked(() => performing.otherSide()),
+			f: unasked(fitNow),
+			x: unasked(() => performing.exit()),
+			o: unasked(() => performing.note('oil')),
+			t: unasked(() => performing.note('tender')),
+			',': unasked(() => performing.note('lighter')),
+			'.': unasked(() => performing.note('firmer')),
+			n: unasked((e) => (e.preventDefault(), writeNote())),
 			ArrowLeft: unasked(() => runner.back()),
 			PageUp: unasked(() => runner.back()),
-			y: unasked(() => asks[0] && onmet(asks[0].step.id)),
+			y: unasked(yes),
 			e: unasked(end),
-			Escape: unasked(() => (armed = false)),
+			Escape: unasked(leave),
 			r: unasked(stop)
 		});
 		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
@@ -154,7 +179,23 @@
 				><span class="text-ink2">now</span>{' '}<b class="font-semibold">{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b></span
 			>
 		</button>
-		<StageWords {runner} {judgement} {placed} {run} {side} {then} {midline} {working} {alerts} {leading} {asks} {onmet} />
+		<StageSaid {performing} onyes={yes} />
+		<StageWords
+			{runner}
+			{judgement}
+			{placed}
+			{run}
+			{side}
+			{then}
+			{midline}
+			{working}
+			{alerts}
+			{leading}
+			{asks}
+			onmet={(id) => performing.meet(id)}
+		/>
+		{#if runner.begun && !runner.playing && !p.done}<StagePause {performing} bind:noting {timeLeft} />
+		{:else if performing.fit}<StagePause {performing} bind:noting {timeLeft} />{/if}
 	</div>
 	<div class="to-sea relative overflow-hidden bg-gradient-to-b from-transparent">
 		<p class="absolute top-0 right-4 text-[clamp(14px,2.4dvh,20px)]">
@@ -171,7 +212,7 @@
 			/>
 		</div>
 	</div>
-	<StageControls {runner} {leading} ontoggle={toggle} onend={end} {armed} />
+	<StageControls {performing} {leading} ontoggle={toggle} onend={end} onfit={fitNow} {armed} />
 	<p class="sr-only" role="status">
 		{armed ? 'Paused. End now ends the session; Go on goes on.' : ''}
 		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {runner
@@ -179,6 +220,7 @@
 			.map((c) => c.words)
 			.join('. ')}
 		{runner.playing ? '' : 'Paused.'}
+		{performing.said}
 	</p>
 </div>
 
@@ -192,6 +234,7 @@
 		grid-template: auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
 	}
 	.work {
+		position: relative;
 		display: grid;
 		min-height: 0;
 		grid-template: minmax(0, 1fr) / 56.5% minmax(0, 1fr);

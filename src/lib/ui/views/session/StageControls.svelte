@@ -1,26 +1,33 @@
 <script lang="ts">
-	import type { Runner } from '$lib/state/runner.svelte';
+	import type { Performing } from '$lib/state/performing.svelte';
 	import StageButton from './StageButton.svelte';
 
 	interface Props {
-		runner: Runner;
+		performing: Performing;
 		/** It is being said what comes first. */
 		leading: boolean;
 		ontoggle: () => void;
 		onend: () => void;
+		/** Asks how what is left fits the time that is left. */
+		onfit: () => void;
 		/** Ending was asked for while it runs: the next touch ends it. */
 		armed: boolean;
 	}
-	let { runner, leading, ontoggle, onend, armed }: Props = $props();
+	let { performing, leading, ontoggle, onend, onfit, armed }: Props = $props();
+	const runner = $derived(performing.runner);
 	const GLYPHS = {
 		pause: 'M3 33H9C14 33 15 13 21 13S28 33 33 33H43',
 		go: 'M3 33H12C18 33 19 13 27 13S35 33 43 33',
 		back: 'M5 36H41M14 36C18 36 18 18 23 18S28 36 32 36M32 14A12 10 0 0 0 13 12M13 5V13H21',
 		skip: 'M5 36H41M8 28C12 10 32 8 38 26M31 22L38.5 27L42 18.5',
+		more: 'M3 34H8C13 34 13 16 18 16S23 34 28 34M36 10V26M28 18H44',
+		other: 'M3 23H43M8 23C12 23 12 7 17 7S22 23 26 23M24 23C28 23 28 39 33 39M33 39L27 37M33 39L35 32',
+		fit: 'M5 8V40M41 8V40M9 30C13 30 14 18 18 18S22 30 26 30 29 20 32 20 35 30 37 30',
 		end: 'M5 36H41M9 36C9 22 14 12 23 12S37 22 37 36M23 13V36'
 	};
 </script>
 
+<!-- While the hands work: more, the other side, on. While they rest: what changes the rest of it. Places stay the same. -->
 <div class="grid grid-cols-2 sm:grid-cols-4 md:grid-cols-[1.35fr_1fr_1fr_1fr]">
 	<StageButton
 		sand
@@ -29,7 +36,13 @@
 		glyph={runner.playing ? GLYPHS.pause : GLYPHS.go}
 		onclick={ontoggle}
 	/>
-	<StageButton label="Step again" hint="←" glyph={GLYPHS.back} onclick={() => runner.back()} />
-	<StageButton label="Skip" hint="→" glyph={GLYPHS.skip} onclick={() => runner.skip()} />
-	<StageButton label={armed ? 'End now' : 'End here'} hint="E" glyph={GLYPHS.end} onclick={onend} />
+	{#if runner.playing}
+		<StageButton label="One more" hint="↑" glyph={GLYPHS.more} onclick={() => performing.more()} />
+		<StageButton label="Other side" hint="S" glyph={GLYPHS.other} onclick={() => performing.otherSide()} />
+		<StageButton label="Skip" hint="→" glyph={GLYPHS.skip} onclick={() => performing.skip()} />
+	{:else}
+		<StageButton label="Step again" hint="←" glyph={GLYPHS.back} onclick={() => runner.back()} />
+		<StageButton label="Fit to time" hint="F" glyph={GLYPHS.fit} onclick={onfit} />
+		<StageButton label={armed ? 'End now' : 'End here'} hint="E" glyph={GLYPHS.end} onclick={onend} />
+	{/if}
 </div>

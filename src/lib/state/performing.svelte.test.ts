@@ -1,0 +1,136 @@
+// @vitest-environment happy-dom
+import fc from 'fast-check';
+import { beforeEach, expect, test } from 'vitest';
+import { CONTEXT, sequenceOf, step, pump } from '../core/testing';
+import type { RunEvent } from '../core/records/runEntry';
+import type { Sequence } from '../core/sequence/sequence.schema';
+import { TEMPLATES } from '../core/template/templates';
+import { Performing } from './performing.svelte';
+
+let ms = 0;
+beforeEach(() => (ms = 1000));
+/** What lies on the disk: the log, and the sequence that goes with it, written in one order. */
+const disk = (sequence: Sequence) => ({ log: [] as RunEvent[], sequence });
+const perform = (store: ReturnType<typeof disk>) =>
+	new Performing({
+		sequence: store.sequence,
+		given: CONTEXT,
+		log: [...store.log],
+		clock: () => ms,
+		now: () => ms,
+		waits: () => false,
+		onlog: (event) => store.log.push(event),
+		onchange: (next) => (store.sequence = next)
+	});
+const reps = (target: number) => ({ kind: 'reps' as const, min: 1, target, max: 9 });
+const plan = sequenceOf([
+	step('a', ['chin', 'jawline'], { side: { each: true, first: 'left' }, dose: reps(4), paceSeconds: 3 }),
+	step('b', ['malar', 'zygoma'], { dose: reps(5), paceSeconds: 2 }),
+	pump('c', 'terminus', { aim: 'close', dose: reps(5) })
+]);
+const run = (p: Performing, seconds: number) => {
+	for (const end = ms + 1000 * seconds; ms < end; ms += 200) p.runner.tick();
+	p.runner.tick();
+};
+
+test('one more while working: it is said, logged, offered on the other side, and done there', () => {
+	const store = disk(plan);
+	const p = perform(store);
+	p.runner.go();
+	run(p, 7);
+	p.more();
+	expect(p.said).toBe('One more, client’s left.');
+	expect(p.uneven).toMatchObject({ side: 'right', missing: 1 });
+	p.even();
+	expect(p.uneven).toBeNull();
+	expect(store.log.filter((e) => e.kind === 'mark').map((e) => e.mark)).toEqual(['more', 'evened']);
+	run(p, 100);
+	expect(p.runner.position.done).toBe(true);
+	const { done } = { done: p.runner.done() };
+	expect(done.slice(0, 2).map((d) => [d.leftReps, d.rightReps])).toEqual([
+		[5, 0],
+		[0, 5]
+	]);
+});
+
+test('left uneven on purpose it is asked no more; a drain is left by a second word only; notes change nothing of the plan', () => {
+	const store = disk(plan);
+	const p = perform(store);
+	p.runner.go();
+	run(p, 7);
+	p.more();
+	p.leaveUneven();
+	expect(p.uneven).toBeNull();
+	const before = store.sequence;
+	p.note('tender');
+	p.note('note', 'asks for warmer hands');
+	expect(store.sequence).toBe(before);
+	expect(store.log.at(-1)).toMatchObject({ kind: 'mark', mark: 'note', words: 'asks for warmer hands', side: 'left' });
+	p.skip();
+	p.skip();
+	p.skip();
+	expect(p.runner.position.event?.stepId).toBe('c');
+	p.skip();
+	expect(p.said).toMatch(/drain is still open/);
+	expect(p.runner.position.done).toBe(false);
+	p.skip();
+	expect(p.runner.position.done).toBe(true);
+});
+
+test('a plan that is fitted is asked first, and done by one word', () => {
+	const store = disk({ ...plan, budgetSeconds: 60 });
+	const p = perform(store);
+	p.runner.go();
+	run(p, 4);
+	p.runner.pause();
+	p.askFit(30);
+	expect(store.sequence.phases).toEqual(plan.phases);
+	p.takeFit();
+	expect(p.fit).toBeNull();
+	expect(p.runner.total - p.runner.seconds).toBeLessThanOrEqual(30);
+});
+
+const ACTIONS = {
+	toggle: (p: Performing) => (p.runner.playing ? p.runner.pause() : p.runner.go()),
+	back: (p: Performing) => p.runner.back(),
+	skip: (p: Performing) => p.skip(),
+	more: (p: Performing) => p.more(),
+	less: (p: Performing) => p.less(),
+	other: (p: Performing) => p.otherSide(),
+	even: (p: Performing) => p.even(),
+	tender: (p: Performing) => p.note('tender'),
+	fit: (p: Performing) => (p.askFit(200), p.takeFit()),
+	still: (p: Performing) => p.runner.still()
+} as const;
+
+test('killed two hundred times at any moment, it goes on at the count that was last noted, and nothing done is lost', () => {
+	fc.assert(
+		fc.property(
+			fc.constantFrom(plan, TEMPLATES[0]!, TEMPLATES[2]!),
+			fc.array(fc.tuple(fc.constantFrom(...(Object.keys(ACTIONS) as (keyof typeof ACTIONS)[])), fc.nat(12)), {
+				minLength: 1,
+				maxLength: 12
+			}),
+			(sequence, script) => {
+				ms = 1000;
+				const store = disk(sequence);
+				const p = perform(store);
+				p.runner.go();
+				for (const [action, seconds] of script) {
+					run(p, seconds);
+					ACTIONS[action](p);
+				}
+				p.runner.still();
+				const [was, done] = [p.runner.position, p.runner.done()];
+				// The process is gone; what is on the disk is all there is. An hour goes by.
+				ms += 3_600_000;
+				const again = perform(store);
+				expect(again.runner.seconds).toBeCloseTo(p.runner.seconds, 6);
+				expect([again.runner.position.index, again.runner.position.rep]).toEqual([was.index, was.rep]);
+				expect(again.runner.playing).toBe(false);
+				expect(again.runner.done()).toEqual(done);
+			}
+		),
+		{ numRuns: 200 }
+	);
+});

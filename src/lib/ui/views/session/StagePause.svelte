@@ -1,0 +1,126 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { clock } from '$lib/core/step/describe';
+	import type { Performing } from '$lib/state/performing.svelte';
+
+	interface Props {
+		performing: Performing;
+		noting: boolean;
+		/** Seconds that are left of her time, by the clock. */
+		timeLeft: () => number;
+	}
+	let { performing, noting = $bindable(), timeLeft }: Props = $props();
+	const since = Date.now();
+	let now = $state(Date.now());
+	$effect(() => {
+		const timer = setInterval(() => (now = Date.now()), 1000);
+		return () => clearInterval(timer);
+	});
+	const fit = $derived(performing.fit);
+	/** Whole minutes that she says are left. */
+	let minutes = $state(untrack(() => Math.max(1, Math.round(timeLeft() / 60))));
+	let words = $state('');
+	const refused = $derived(fit && 'refused' in fit.adapted ? fit.adapted.refused : '');
+	function keepNote() {
+		if (words.trim()) performing.note('note', words.trim());
+		words = '';
+		noting = false;
+	}
+</script>
+
+<section class="pause" aria-label="While it stands">
+	{#if fit}
+		<h2 class="text-[1.15em] font-semibold">Fit what is left</h2>
+		<label class="flex flex-wrap items-center gap-2"
+			>Minutes left
+			<input
+				class="field w-20"
+				type="number"
+				min="1"
+				max="240"
+				step="1"
+				bind:value={minutes}
+				oninput={() => minutes >= 1 && performing.askFit(60 * minutes)}
+			/></label
+		>
+		{#if refused}<p class="text-flag" role="alert">{refused}</p>
+		{:else if fit.changes.length}
+			<ul class="min-h-0 flex-1 overflow-y-auto">
+				{#each fit.changes as change (change.stepId)}<li>{change.number}. {change.text}</li>{/each}
+			</ul>
+			<p class="text-ink2">{clock(fit.leftSeconds)} to go then. {fit.why}</p>
+		{:else}<p>It fits as it is: {clock(fit.leftSeconds)} to go.</p>{/if}
+		<p class="flex flex-wrap gap-2">
+			{#if fit.changes.length && !refused}<button type="button" class="btn btn-large btn-primary" onclick={() => performing.takeFit()}
+					>Apply <kbd>Y</kbd></button
+				>{/if}
+			<button type="button" class="btn btn-large" onclick={() => (performing.fit = null)}>Leave it as planned <kbd>Esc</kbd></button>
+		</p>
+	{:else if noting}
+		<form class="flex flex-wrap items-end gap-2" onsubmit={(e) => (e.preventDefault(), keepNote())}>
+			<label class="min-w-0 flex-1"
+				>Note of this moment
+				<input class="field w-full" maxlength="280" bind:value={words} {@attach (input) => input.focus()} /></label
+			>
+			<button class="btn btn-large btn-primary">Save</button>
+			<button type="button" class="btn btn-large" onclick={() => (noting = false)}>Cancel</button>
+		</form>
+	{:else}
+		<h2 class="text-ink2">Paused for <b class="text-ink">{clock((now - since) / 1000)}</b></h2>
+		{#each performing.faded as faded (faded.node)}
+			<p class="flex flex-wrap items-center gap-2">
+				<span class="min-w-0 flex-1">{faded.words}</span>
+				<button type="button" class="btn min-h-11" onclick={() => performing.openAgain(faded)}>Open it again</button>
+			</p>
+		{/each}
+		<div class="grid grid-cols-2 gap-2 lg:grid-cols-3">
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('tender')}>Tender here <kbd>T</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('oil')}>Oil added <kbd>O</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('lighter')}>Lighter than planned <kbd>,</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('firmer')}>Firmer than planned <kbd>.</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.less()}>One less <kbd>↓</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.skip()}>Skip the step <kbd>→</kbd></button>
+			<button type="button" class="btn min-h-11 lg:col-span-2" onclick={() => performing.exit()}
+				>To the closing drain, and end <kbd>X</kbd></button
+			>
+		</div>
+	{/if}
+</section>
+
+<style>
+	/* Over the facts and the waves of the step; the name of the step and the numeral stay. */
+	.pause {
+		position: absolute;
+		z-index: 1;
+		right: 0;
+		bottom: 0;
+		width: 43.5%;
+		max-height: 62%;
+		display: flex;
+		flex-direction: column;
+		gap: 10px;
+		overflow-y: auto;
+		padding: 14px 20px;
+		background: var(--paper);
+		border-top: 1px solid var(--hair);
+		font-size: clamp(14px, 2.3dvh, 18px);
+		line-height: 1.4;
+	}
+	kbd {
+		color: var(--ink2);
+		font-family: inherit;
+		font-size: 0.85em;
+	}
+	@media (orientation: portrait) {
+		.pause {
+			width: 100%;
+			max-height: 40%;
+		}
+	}
+	@media (max-height: 560px) {
+		.pause {
+			max-height: 100%;
+		}
+	}
+</style>

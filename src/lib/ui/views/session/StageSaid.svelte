@@ -1,0 +1,52 @@
+<script lang="ts">
+	import { sideCall } from '$lib/core/perform/cues';
+	import type { Performing } from '$lib/state/performing.svelte';
+
+	interface Props {
+		performing: Performing;
+		onyes: () => void;
+	}
+	let { performing, onyes }: Props = $props();
+	/** How long a line stays. */
+	const STAYS_MS = 6000;
+	$effect(() => {
+		if (!performing.said) return;
+		const gone = setTimeout(() => (performing.said = ''), STAYS_MS);
+		return () => clearTimeout(gone);
+	});
+	const uneven = $derived(performing.uneven);
+</script>
+
+<!-- Over the foot of the face: nothing moves when something is said. -->
+{#if performing.said || uneven}
+	<div class="said">
+		{#if performing.said}<p class="bg-paper border-hair rounded-2xl border px-4 py-2">{performing.said}</p>{/if}
+		{#if uneven}
+			<p class="bg-paper border-hair flex flex-wrap items-center gap-x-3 gap-y-1 rounded-2xl border px-4 py-1.5">
+				<span>{uneven.missing} more, {sideCall(uneven.side)}, too?</span>
+				<button type="button" class="btn btn-primary min-h-11 px-4" aria-keyshortcuts="Y" onclick={onyes}>Yes</button>
+				<button type="button" class="btn min-h-11 px-4" onclick={() => performing.leaveUneven()}>Leave it so</button>
+			</p>
+		{/if}
+	</div>
+{/if}
+
+<style>
+	.said {
+		position: absolute;
+		z-index: 2;
+		left: 12px;
+		bottom: 12px;
+		display: grid;
+		gap: 6px;
+		max-width: calc(56.5% - 24px);
+		font-size: clamp(15px, 2.8dvh, 22px);
+		line-height: 1.35;
+	}
+	@media (orientation: portrait) {
+		.said {
+			bottom: calc(57% + 8px);
+			max-width: calc(100% - 24px);
+		}
+	}
+</style>
