@@ -64,8 +64,9 @@ test('the first five minutes, as the README tells them', async ({ page }) => {
 	await expect(page.getByRole('button', { name: /^Pause/ }).first()).toBeVisible();
 	await page.keyboard.press('ArrowRight');
 	// 6
+	await page.getByRole('button', { name: /^One more/ }).click();
+	await page.getByRole('button', { name: /^Pause space/ }).click();
 	await page.getByRole('button', { name: /^End here/ }).click();
-	await page.getByRole('button', { name: /^End now/ }).click();
 	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
 	await page.getByRole('button', { name: 'Close session' }).click();
 	await expect(page.getByRole('heading', { name: /Odile K\./ }).first()).toBeVisible();

@@ -26,7 +26,7 @@ test('grading and the stage have large targets', async ({ page }) => {
 	await expect(grade).toHaveAccessibleName(/: 1, slight/);
 	expect((await grade.boundingBox())!.height).toBeGreaterThanOrEqual(44);
 	await page.getByRole('button', { name: /^Start, / }).tap();
-	for (const name of [/^Begin/, /^Step again/, /^Skip/, /^End here/]) {
+	for (const name of [/^Begin/, /^Step again/, /^Fit to time/, /^End here/]) {
 		const box = (await page.getByRole('button', { name }).boundingBox())!;
 		expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
 	}

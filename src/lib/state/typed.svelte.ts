@@ -60,7 +60,9 @@ export class Typed {
 		clearTimeout(this.#timer);
 		const text = this.#text;
 		if (text === null || text === this.#mine) return;
-		this.refusal = this.#options.keep(text, this.#of) ?? '';
+		// What saves in its own time answers with a promise: that is no refusal.
+		const answer = this.#options.keep(text, this.#of);
+		this.refusal = typeof answer === 'string' ? answer : '';
 		if (!this.refusal) this.#mine = text;
 	};
 

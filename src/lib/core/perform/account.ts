@@ -54,9 +54,12 @@ export function plannedCounts(sequence: Sequence, context: ExpandContext): DoneC
 /** Less or more than this part of the plan is a difference in time. Working value. */
 const LIKE_PLAN = 0.1;
 
+/** Less than this part of its time, and no repetition: it was passed over. Working value. */
+const BARELY = 0.05;
+
 function becameOf(plan: Sides | undefined, done: Sides): StepAccount['became'] {
 	if (!plan) return 'added';
-	if (!done.seconds && !done.left && !done.right) return 'left out';
+	if (!done.left && !done.right && done.seconds < BARELY * plan.seconds) return 'left out';
 	const reps = done.left + done.right - plan.left - plan.right;
 	const time = done.seconds - plan.seconds;
 	if (!reps && Math.abs(time) <= LIKE_PLAN * plan.seconds) return 'as planned';

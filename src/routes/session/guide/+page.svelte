@@ -18,10 +18,15 @@
 			head: 'Interrupted',
 			words: 'Touch the face with an elbow, press space or the left pedal. It waits, and begins the broken stroke again.'
 		},
-		{ head: 'Too long, too short', words: 'Skip leaves a step out, Step again repeats it. What was left out is recorded as left out.' },
+		{
+			head: 'Too long, too short',
+			words:
+				'One more (↑) adds a stroke and offers the other side as much. Fit to time (F) makes what is left fit the clock. Skip leaves a step out; a drain only if you skip twice.'
+		},
 		{
 			head: 'The end',
-			words: 'comes by itself. End here pauses and asks once more; until you close the session you can go on where you were.'
+			words:
+				'comes by itself. Pause, then End here; until you close the session you can go on where you were. X walks the shortest way out, over the closing drain.'
 		}
 	];
 </script>

@@ -45,6 +45,17 @@ afterEach(() => {
 });
 
 describe('a field that is typed in', () => {
+	test('what saves in its own time refuses nothing: no word is shown', () => {
+		const { root, input, type } = field({
+			onkeep: (text: string, of: string) => (onkeep(text, of), Promise.resolve())
+		});
+		input.focus();
+		type('Ann');
+		vi.advanceTimersByTime(500);
+		flushSync();
+		expect(root.textContent).not.toContain('Promise');
+		expect(input.getAttribute('aria-describedby')).toBeNull();
+	});
 	test('keeps what is typed after a moment of rest, once, and when it is left', () => {
 		const { input, type } = field();
 		input.focus();

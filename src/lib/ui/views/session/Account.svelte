@@ -86,9 +86,10 @@
 				{#each noted as mark, i (i)}
 					<div>
 						{clock(mark.seconds)}
-						<span class="text-ink">{MARKS[mark.mark]}</span>{mark.place && mark.mark === 'tender'
+						<span class="text-ink">{mark.words && mark.mark !== 'note' ? mark.words : MARKS[mark.mark]}</span>{mark.place &&
+						mark.mark === 'tender'
 							? `, ${labelOf(placeOf(mark.place)).toLowerCase()}${mark.side && mark.side !== 'midline' ? `, ${mark.side}` : ''}`
-							: ''}{mark.words ? `: ${mark.words}` : ''}
+							: ''}{mark.words && mark.mark === 'note' ? `: ${mark.words}` : ''}
 					</div>
 				{/each}
 			</dd>{/if}
@@ -104,7 +105,7 @@
 					<tr class="border-hair border-t align-top">
 						<td class="py-1 pr-2">{row.number}. {row.title}</td>
 						<td class="py-1 pr-2">{row.became === 'added' ? '–' : count(row.plan, row.unit)}</td>
-						<td class="py-1 pr-2"
+						<td class="py-1 pr-2 whitespace-nowrap"
 							>{row.became === 'left out' ? 'left out' : count(row.done, row.unit)}{#if row.correction}<br /><span class="text-ink2"
 									>logged {count(row.logged, row.unit)}{row.correction.reason ? `; ${row.correction.reason}` : ''}</span
 								>{/if}</td

@@ -28,7 +28,7 @@
 	}
 </script>
 
-<section class="pause" aria-label="While it stands">
+<section class="pause {fit ? 'tall' : ''}" aria-label="While it stands">
 	{#if fit}
 		<h2 class="text-[1.15em] font-semibold">Fit what is left</h2>
 		<label class="flex flex-wrap items-center gap-2"
@@ -77,12 +77,12 @@
 			<button type="button" class="btn min-h-11" onclick={() => performing.note('tender')}>Tender here <kbd>T</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.note('oil')}>Oil added <kbd>O</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
-			<button type="button" class="btn min-h-11" onclick={() => performing.note('lighter')}>Lighter than planned <kbd>,</kbd></button>
-			<button type="button" class="btn min-h-11" onclick={() => performing.note('firmer')}>Firmer than planned <kbd>.</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('lighter')}>Pressed lighter <kbd>,</kbd></button>
+			<button type="button" class="btn min-h-11" onclick={() => performing.note('firmer')}>Pressed firmer <kbd>.</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.less()}>One less <kbd>↓</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.skip()}>Skip the step <kbd>→</kbd></button>
 			<button type="button" class="btn min-h-11 lg:col-span-2" onclick={() => performing.exit()}
-				>To the closing drain, and end <kbd>X</kbd></button
+				>Closing drain, then end <kbd>X</kbd></button
 			>
 		</div>
 	{/if}
@@ -107,8 +107,24 @@
 		font-size: clamp(14px, 2.3dvh, 18px);
 		line-height: 1.4;
 	}
+	/* What would change wants room: it stands over the numeral too, under the name of the step. */
+	.tall {
+		height: 73%;
+		max-height: none;
+	}
+	.pause :global(.btn) {
+		font-size: inherit;
+		line-height: 1.2;
+		padding-inline: 8px;
+		white-space: normal;
+	}
+	@media (max-width: 700px) {
+		kbd {
+			display: none;
+		}
+	}
 	kbd {
-		color: var(--ink2);
+		opacity: 0.75;
 		font-family: inherit;
 		font-size: 0.85em;
 	}
@@ -117,10 +133,16 @@
 			width: 100%;
 			max-height: 40%;
 		}
+		.tall {
+			height: 45%;
+			max-height: none;
+		}
 	}
 	@media (max-height: 560px) {
 		.pause {
 			max-height: 100%;
+			padding: 6px 12px;
+			gap: 6px;
 		}
 	}
 </style>
