@@ -2,6 +2,7 @@ import type { Medium } from '../core/medium/medium.schema';
 import type { Client, ClientChange } from '../core/records/client';
 import type { Comparison } from '../core/records/comparison';
 import type { CustomRecord } from '../core/records/custom';
+import type { DrillRound } from '../core/records/drillRound';
 import { KeptSchema, type Kept } from '../core/records/kept';
 import { allKinds, kindOf, type KindId } from '../core/records/kinds';
 import type { StoredRecord } from '../core/records/record';
@@ -16,6 +17,7 @@ import type { SomeRows } from '../formats/backup/backupSchema';
 import { EMPTY_HISTORY, type Draft } from '../core/sequence/history';
 import { StoredSequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
 import type { Technique } from '../core/technique/technique.schema';
+import type { DrillId } from '../core/train/drills';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { tableOf, type SoftTideDb } from './db';
 import { removeRecord } from './removeRecord';
@@ -307,6 +309,20 @@ export class Repository {
 		(await this.#table('kept').where('sequenceId').equals(sequenceId).sortBy('keptAt'))
 			.filter((k) => k.kind === 'version')
 			.reverse();
+
+	/** The rounds of a drill, the first one first. */
+	roundsOf = (drill: DrillId): Promise<DrillRound[]> =>
+		this.#table('drill-round').where('[drill+at]').between([drill, ''], [drill, '\uffff']).toArray();
+	/** Keeps a round of practice. */
+	async saveRound(round: Pick<DrillRound, 'drill' | 'value' | 'count' | 'what' | 'simulated'>): Promise<void> {
+		const { now, newId } = this.stamp();
+		await saveRecord(
+			this.db,
+			'drill-round',
+			{ ...round, id: newId(), revision: 0, updatedAt: now, at: now },
+			this.stamp()
+		);
+	}
 
 	/** The comparisons that were saved, latest first. */
 	comparisons = (): Promise<Comparison[]> => this.#table('comparison').orderBy('updatedAt').reverse().toArray();

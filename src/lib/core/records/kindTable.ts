@@ -2,6 +2,7 @@ import { binaryKind } from './binary';
 import { clientKind } from './client';
 import { comparisonKind } from './comparison';
 import { mediumKind, schoolKind, techniqueKind } from './custom';
+import { drillRoundKind } from './drillRound';
 import { keptKind } from './kept';
 import type { RecordKind } from './record';
 import { runEntryKind } from './runEntry';
@@ -28,6 +29,7 @@ const PLAIN = {
 	kept: keptKind,
 	comparison: comparisonKind,
 	binary: binaryKind,
+	'drill-round': drillRoundKind,
 	working: workingKind,
 	settings: settingsKind
 } as const;

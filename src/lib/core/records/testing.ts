@@ -185,6 +185,17 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 			})),
 			comparison: [sampleComparison(list.slice(0, 2), CONTEXT)],
 			binary: [{ ...fields(hashOfBytes(bytes), 1), clientId: 'client-0', type: 'image/jpeg', bytes }],
+			'drill-round': [
+				{
+					...fields('round-1', 1),
+					drill: 'pace' as const,
+					at: at(3),
+					value: 41.5,
+					count: 12,
+					what: 'Pump, 1 s',
+					simulated: archived
+				}
+			],
 			working: [{ ...fields('working', 1), id: 'working' as const, values: { ...DEFAULT_WORKING, linkPumps: 7 } }],
 			settings: [
 				{

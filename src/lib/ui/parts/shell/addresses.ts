@@ -21,6 +21,7 @@ export const sessionWith = (sequenceId: string): string => withQuery('/session',
 export const printAt = (id: string): string => `/print/${inPath(id)}`;
 export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;
 export const progressOf = (client: string, session?: string): string => withQuery('/progress', { client, session });
+export const practiseAt = (drill: string): string => withQuery('/practise', { drill });
 export const moveAt = (id: string): string => withQuery('/library', { move: id });
 export const byTwoSchools = (query: { a?: string; sequence?: string }): string => withQuery('/library/compare', query);
 export const compareAt = (a: string, b: string): string => withQuery('/compose/compare', { a, b });

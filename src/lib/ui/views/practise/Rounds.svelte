@@ -1,0 +1,61 @@
+<script lang="ts">
+	import type { DrillRound } from '$lib/core/records/drillRound';
+	import { DRILLS, progressOf, type DrillId } from '$lib/core/train/drills';
+
+	interface Props {
+		drill: DrillId;
+		rounds: readonly DrillRound[];
+	}
+	let { drill, rounds }: Props = $props();
+	const row = $derived(DRILLS[drill]);
+	/** A simulated hand says nothing of hers. */
+	const hers = $derived(rounds.filter((r) => !r.simulated));
+	const shown = $derived(hers.slice(-40));
+	const most = $derived(Math.max(1e-9, ...shown.map((r) => r.value)));
+	const simulated = $derived(rounds.length - hers.length);
+	const WIDTH = 560;
+	const x = (i: number) => 8 + (shown.length > 1 ? (i * (WIDTH - 16)) / (shown.length - 1) : 0);
+	const y = (value: number) => 52 - (44 * value) / most;
+</script>
+
+<section class="to-sea border-hair border-t bg-gradient-to-b from-transparent px-5 py-3" aria-label="Your rounds">
+	<p class="max-w-[80ch]" role="status">
+		{progressOf(
+			drill,
+			hers.map((r) => r.value)
+		)}{simulated ? ` ${simulated} with a simulated hand, which are not counted.` : ''}
+	</p>
+	{#if shown.length}
+		<svg viewBox="0 0 {WIDTH} 60" class="h-[60px] w-full max-w-[560px]" aria-hidden="true">
+			<path d="M4 52H{WIDTH - 4}" stroke="var(--hair)" />
+			<polyline
+				points={shown.map((r, i) => `${x(i)},${y(r.value)}`).join(' ')}
+				fill="none"
+				stroke="var(--drain)"
+				stroke-dasharray="1 4"
+				stroke-linecap="round"
+				stroke-width="1.5"
+			/>
+			{#each shown as r, i (r.id)}<circle cx={x(i)} cy={y(r.value)} r="4" fill="var(--ink)" />{/each}
+		</svg>
+		<details class="text-[13.5px]">
+			<summary class="min-h-7 cursor-pointer">All {hers.length} as a table</summary>
+			<table class="tabular-nums">
+				<thead class="text-ink2 text-left"
+					><tr
+						><th class="pr-6 font-normal">When</th><th class="pr-6 font-normal">What</th><th class="font-normal"
+							>{row.measure}, {row.unit}</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each hers.toReversed() as r (r.id)}<tr
+							><td class="pr-6">{r.at.slice(0, 16).replace('T', ' ')}</td><td class="pr-6">{r.what}</td><td
+								>{r.value.toFixed(row.digits)}</td
+							></tr
+						>{/each}
+				</tbody>
+			</table>
+		</details>
+	{/if}
+</section>
