@@ -44,12 +44,16 @@ export class Performing {
 		this.#options = options;
 		this.sequence = options.sequence;
 		this.judgement = judge(options.sequence, options.given);
-		this.runner = new Runner({ ...options, ...this.#plan() });
+		this.runner = new Runner({
+			...options,
+			...this.#plan(),
+			breathHalfSeconds: options.given.working.cueBreathHalfSeconds
+		});
 	}
 
 	#plan() {
 		const { events, context } = this.judgement;
-		return { events, cues: cuesOf(events, context.byId, this.#options.given.working) };
+		return { events, cues: cuesOf(events, context.byId, this.#options.given.working, this.sequence.performer) };
 	}
 
 	get moment(): Moment {

@@ -17,6 +17,8 @@ interface Options extends Plan {
 	readonly log?: readonly RunEvent[];
 	/** Takes each line of the log as it happens. */
 	readonly onlog?: (event: RunEvent) => void;
+	/** How long a breath goes in, and how long out, seconds. */
+	readonly breathHalfSeconds?: number;
 	/** Whether each step waits for a signal before it begins. */
 	readonly waits?: () => boolean;
 }
@@ -65,6 +67,14 @@ export class Runner {
 		const index = lastCueIndex(cues, this.seconds);
 		const last = cues[index];
 		return last ? cues.filter((c, i) => i <= index && c.atSeconds === last.atSeconds && c.stepId === last.stepId) : [];
+	}
+
+	/** Where the breath is led at this moment; null where it is free. */
+	get breath(): 'in' | 'out' | null {
+		const { event } = this.position;
+		const cue = this.said('breath').findLast((c) => c.stepId === event?.stepId);
+		const half = this.#options.breathHalfSeconds ?? 0;
+		return cue && this.seconds < cue.atSeconds + half ? (cue.words as 'in' | 'out') : null;
 	}
 
 	#log(kind: RunEvent['kind'], seconds: number, from?: number): void {

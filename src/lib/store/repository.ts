@@ -189,6 +189,11 @@ export class Repository {
 			return saved;
 		});
 	}
+	/** Writes down a session that was done without the stage. */
+	writeSession = (draft: Omit<Session, 'sequence' | 'order'>, sequence: unknown): Promise<Saved<Session>> =>
+		this.db.transaction('rw', this.db.tables, async () =>
+			this.saveSession({ ...draft, sequence: await this.keepPerformed(sequence) })
+		);
 	/** Keeps a sequence as it is performed from now on, for a session to refer to. */
 	async keepPerformed(sequence: unknown): Promise<Session['sequence']> {
 		const snapshot = snapshotOf(StoredSequenceSchema.parse(sequence));

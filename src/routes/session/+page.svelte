@@ -14,6 +14,9 @@
 	import { asTaken, withMet } from '$lib/core/sequence/chosen';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { judge } from '$lib/core/rules/judge';
+	import { forOneself } from '$lib/core/fitted/forOneself';
+	import { plannedCounts } from '$lib/core/perform/account';
+	import { AS_PLANNED } from '$lib/core/records/session';
 	import { makeItFit } from '$lib/core/fitted/makeItFit';
 	import { isOfClient } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
@@ -73,7 +76,10 @@
 	/** As she may have it: it is this that the session performs, unless the plan is wanted as it is. */
 	const fitted = $derived(sequence && facts?.limits.length ? makeItFit(sequence, given) : null);
 	let fit = $state(true);
-	const performed = $derived(fit && fitted ? fitted.sequence : sequence);
+	const asPlanned = $derived(fit && fitted ? fitted.sequence : sequence);
+	/** On oneself it is done with two hands, before a mirror. */
+	const own = $derived(asPlanned && (client?.performer === 'self' || asPlanned.performer === 'self') ? forOneself(asPlanned, given) : null);
+	const performed = $derived(own?.sequence ?? asPlanned);
 	const judgement = $derived(performed ? judge(performed, given) : null);
 	const grave = $derived(judgement?.findings.filter((f) => f.severity === 'stop') ?? []);
 	/** Stops of hers want a reason, which is kept. */
@@ -106,14 +112,20 @@
 	});
 	const asked = $derived(placesLookedAt(sequence));
 	/** Keeps the look; with a sequence the stage follows, without one the composing. */
-	async function start(perform: boolean) {
+	/** @param how on the stage, written down as done, or only looked at */
+	async function start(how: 'stage' | 'written' | 'looked') {
+		const perform = how !== 'looked';
 		if (!client || (perform && (refused || (herStops.length > 0 && !reason.trim())))) return;
 		const { now, newId } = app.repo.stamp();
 		const session = {
+			...AS_PLANNED,
 			...(lookedToday ?? { id: newId(), revision: 0, updatedAt: now }),
 			clientId: client.id,
-			startedAt: now,
-			endedAt: perform ? null : now,
+			startedAt: how === 'written' ? new Date(Date.parse(now) - 1000 * seconds).toISOString() : now,
+			endedAt: how === 'stage' ? null : now,
+			...(how === 'written' && performed
+				? { guided: false, done: plannedCounts(performed, app.context), workedSeconds: Math.round(seconds) }
+				: {}),
 			zoneOffsetMinutes: -new Date().getTimezoneOffset(),
 			sequence: null,
 			before: { ...assessment, takenAt: now },
@@ -126,7 +138,7 @@
 		};
 		const saved = await app.run(() =>
 			perform && performed
-				? app.repo.startSession(session as Omit<Session, 'sequence' | 'order'>, performed)
+				? app.repo[how === 'stage' ? 'startSession' : 'writeSession'](session as Omit<Session, 'sequence' | 'order'>, performed)
 				: app.repo.saveSession(session)
 		);
 		if (saved) await goto(perform ? sessionAt(session.id) : '/compose');
@@ -134,6 +146,7 @@
 	const felt = $derived(countOf(assessment, GRADE_IDS));
 	const taken = $derived(countOf(assessment, ENTERED_MEASURED_IDS));
 	const seconds = $derived(judgement?.timing.expectedSeconds ?? 0);
+	const startable = $derived(client && sequence && seconds && !refused && (!herStops.length || reason.trim()));
 </script>
 
 <div class="border-hair flex flex-wrap items-center gap-x-6 border-b px-3 text-[15px]">
@@ -226,6 +239,14 @@
 							ontake={(group, option) => (options = { ...options, [group]: option })}
 						/>
 					</div>{/if}
+				{#if own}<p class="text-ink2 mt-1.5 text-[13px]">
+						For oneself, as in a mirror.{#if own.changes.length}
+							<span title={own.changes.join('\n')}
+								>{own.changes.length === 1 ? 'One step is' : `${own.changes.length} steps are`} done otherwise: {own.changes
+									.slice(0, 3)
+									.join('; ')}{own.changes.length > 3 ? ' …' : ''}.</span
+							>{/if}
+					</p>{/if}
 				{#if stops}<p class="text-flag mt-1.5 text-[13px]">
 						<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
 						<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
@@ -257,12 +278,16 @@
 				>, {taken} distances taken</span
 			>{/if}
 	</p>
-	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start(false)}>Save findings, edit sequence</button>
+	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start('looked')}>Save findings, edit sequence</button>
 	<button
 		type="button"
-		class="btn btn-large btn-primary"
-		disabled={!client || !sequence || !seconds || refused || (herStops.length > 0 && !reason.trim())}
-		onclick={() => start(true)}>Start{seconds ? `, ${clock(seconds)}` : ''}</button
+		class="btn btn-large"
+		title="It was done without the stage: minutes and what was left out follow"
+		disabled={!startable}
+		onclick={() => start('written')}>Done already, write it down</button
+	>
+	<button type="button" class="btn btn-large btn-primary" disabled={!startable} onclick={() => start('stage')}
+		>Start{seconds ? `, ${clock(seconds)}` : ''}</button
 	>
 </div>
 {#if redFlags}<RedFlags bind:open={redFlags} />{/if}

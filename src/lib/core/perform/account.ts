@@ -138,3 +138,9 @@ export function zonesOf(rows: readonly StepAccount[], planned: Sequence, perform
 /** Sides that differ in what was really done, though the plan had them even. */
 export const unevenZones = (zones: readonly ZoneAccount[]): ZoneAccount[] =>
 	zones.filter(({ plan, done }) => plan.left === plan.right && done.left !== done.right);
+
+/** What was done of a sequence that was performed without the stage: all of it but some steps. */
+export const asDone = (sequence: Sequence, without: ReadonlySet<string>, context: ExpandContext): DoneCount[] =>
+	plannedCounts(sequence, context).map((count) =>
+		without.has(count.stepId) ? { ...count, leftReps: 0, rightReps: 0, seconds: 0, skipped: true } : count
+	);

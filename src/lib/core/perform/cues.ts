@@ -1,6 +1,7 @@
 import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
+import type { Sequence } from '../sequence/sequence.schema';
 import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
 import { signsText, stepTitle } from '../step/describe';
@@ -51,14 +52,19 @@ function mindWords(step: Step): string[] {
 	].filter(Boolean);
 }
 
-/** Side of a stretch as it is called out. */
-export const sideCall = (side: WorkedSide): string =>
-	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `client’s ${side}`;
+/** On whom one works: a client, or oneself before a mirror. */
+export type Performer = Sequence['performer'];
+/** Whose sides are named. */
+export const whose = (performer: Performer): string => (performer === 'self' ? 'your' : 'client’s');
 
-function beatsOf(event: TimedEvent, first: boolean): Cue[] {
+/** Side of a stretch as it is called out. */
+export const sideCall = (side: WorkedSide, performer: Performer = 'client'): string =>
+	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `${whose(performer)} ${side}`;
+
+function beatsOf(event: TimedEvent, first: boolean, performer: Performer): Cue[] {
 	const { stepId, startSeconds, endSeconds } = event;
 	if (event.kind === 'transition')
-		return [{ atSeconds: startSeconds, kind: 'side', words: sideCall(event.side), stepId }];
+		return [{ atSeconds: startSeconds, kind: 'side', words: sideCall(event.side, performer), stepId }];
 	const counted = event.kind === 'work' || event.kind === 'link';
 	const reps = counted ? Math.max(1, event.reps) : 1;
 	const pace = (endSeconds - startSeconds) / reps;
@@ -68,7 +74,7 @@ function beatsOf(event: TimedEvent, first: boolean): Cue[] {
 	return Array.from({ length: reps }, (_, i) => ({
 		atSeconds: startSeconds + i * pace,
 		kind: i === 0 && !first ? ('step' as const) : ('stroke' as const),
-		words: i === 0 && !first ? sideCall(sideOfRep(event.side, 0)) : count(i),
+		words: i === 0 && !first ? sideCall(sideOfRep(event.side, 0), performer) : count(i),
 		stepId
 	}));
 }
@@ -97,7 +103,8 @@ function nextStep(events: readonly TimedEvent[], index: number, byId: ById): Ste
 export function cuesOf(
 	events: readonly TimedEvent[],
 	byId: ById,
-	working: Pick<Working, 'cueBreathHalfSeconds'>
+	working: Pick<Working, 'cueBreathHalfSeconds'>,
+	performer: Performer = 'client'
 ): Cue[] {
 	let stepId = '';
 	const cues = events.flatMap((event, i): Cue[] => {
@@ -115,7 +122,7 @@ export function cuesOf(
 		return [
 			...opening,
 			{ ...at, kind: 'doing', words: doingWords(event, step) },
-			...beatsOf(event, i === 0),
+			...beatsOf(event, i === 0, performer),
 			...breathsOf(event, step, working.cueBreathHalfSeconds)
 		];
 	});

@@ -5,7 +5,7 @@ import type { PlacedStep } from '../sequence/walk';
 import { sideOfRep, type WorkedSide } from '../sequence/workedSide';
 import type { Voice } from '../records/voices';
 import type { Working } from '../working/working.schema';
-import { BEATS, cuesOf, sideCall, type Cue } from './cues';
+import { BEATS, cuesOf, sideCall, type Cue, type Performer } from './cues';
 import { positionAt } from './position';
 import { placedBefore, spokenSeconds, type Chunk, type Spoken } from './speech';
 
@@ -29,6 +29,8 @@ export interface SoundOptions {
 	readonly tones: boolean;
 	/** Said once before the first touch: her alert, and what today leaves out. */
 	readonly alerts?: readonly string[];
+	/** On whom one works: the sides are named after it. */
+	readonly performer?: Performer;
 }
 
 /** Length of a beat’s tone, and of one that marks a change. Working values. */
@@ -64,14 +66,14 @@ function countWords({ dose }: Step): string {
 }
 
 /** What is said of a step before it begins: place and direction, contact, count, side. The first is never left out. */
-function announced(step: Step, side: WorkedSide, voice: Voice): Chunk[] {
+function announced(step: Step, side: WorkedSide, voice: Voice, performer: Performer): Chunk[] {
 	const where: Chunk = { words: stepTitle(step), drop: 0 };
 	if (voice === 'changes') return [where];
 	return [
 		where,
 		...(step.contact === 'none' ? [] : [{ words: contactText(step), drop: 2 }]),
 		{ words: countWords(step), drop: 3 },
-		{ words: sideCall(side), drop: 1 }
+		{ words: sideCall(side, performer), drop: 1 }
 	];
 }
 
@@ -100,9 +102,9 @@ export function soundtrackOf(
 	events: readonly TimedEvent[],
 	byId: ById,
 	working: Pick<Working, 'cueBreathHalfSeconds'>,
-	{ voice, rate, tones, alerts = [] }: SoundOptions
+	{ voice, rate, tones, alerts = [], performer = 'client' }: SoundOptions
 ): Soundtrack {
-	const cues = cuesOf(events, byId, working);
+	const cues = cuesOf(events, byId, working, performer);
 	const marks = tonesOf(events, cues, working.cueBreathHalfSeconds);
 	// Swells of the breath are soft: one speaks over them.
 	const beats = marks.filter(({ tone }) => tone !== 'in' && tone !== 'out');
@@ -112,8 +114,8 @@ export function soundtrackOf(
 			const { step } = byId.get(event.stepId)!;
 			const side = sideOfRep(event.side, 0);
 			const chunks = begins
-				? [...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []), ...announced(step, side, voice)]
-				: [{ words: sideCall(side), drop: 0 }];
+				? [...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []), ...announced(step, side, voice, performer)]
+				: [{ words: sideCall(side, performer), drop: 0 }];
 			const after = spoken.at(-1);
 			spoken.push(...placedBefore(at, chunks, beats, after ? after.atSeconds + after.seconds : -Infinity, rate));
 		}

@@ -6,6 +6,8 @@ export interface SidesRow {
 	readonly title: string;
 	readonly left: number;
 	readonly right: number;
+	/** When each stroke of a side falls, 0..1 of the row: hands are not even in time, so that only counting helps. */
+	readonly strokes: { readonly left: readonly number[]; readonly right: readonly number[] };
 }
 /** Counts of both sides, of which one row is not even. */
 export interface SidesPuzzle {
@@ -15,6 +17,16 @@ export interface SidesPuzzle {
 }
 /** So many rows are shown at a time. */
 const ROWS = 6;
+
+/** So many moments, in order, with a gap between any two, begun anywhere. */
+function scattered(count: number, random: () => number): number[] {
+	const gaps = Array.from({ length: count }, () => 0.6 + random());
+	const room = 0.55 + 0.4 * random();
+	const sum = gaps.reduce((a, b) => a + b, 0);
+	const from = random() * (1 - room);
+	let at = 0;
+	return gaps.map((gap) => from + (room * (at += gap)) / sum);
+}
 
 /**
  * Rows of a sequence with one of them made uneven by one or two repetitions.
@@ -34,7 +46,12 @@ export function sidesPuzzle(sequence: Sequence, random: () => number): SidesPuzz
 		const { target } = step.dose;
 		const less = Math.max(0, target - by);
 		const [left, right] = i !== uneven ? [target, target] : lessLeft ? [less, target] : [target, less];
-		return { title: stepTitle(step), left, right };
+		return {
+			title: stepTitle(step),
+			left,
+			right,
+			strokes: { left: scattered(left, random), right: scattered(right, random) }
+		};
 	});
 	return { rows, uneven };
 }

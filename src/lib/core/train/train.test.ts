@@ -90,6 +90,11 @@ test('sides: exactly one row is uneven, and it is the one that is said', () => {
 		fc.property(fc.integer(), fc.constantFrom(...TEMPLATES), (seed, template) => {
 			const { rows, uneven } = sidesPuzzle(template, seededRandom(seed));
 			expect(rows.flatMap((r, i) => (r.left === r.right ? [] : [i]))).toEqual([uneven]);
+			for (const r of rows) {
+				expect([r.strokes.left.length, r.strokes.right.length]).toEqual([r.left, r.right]);
+				for (const side of [r.strokes.left, r.strokes.right])
+					expect(side.every((at, i) => at >= 0 && at <= 1 + 1e-9 && (i === 0 || at > side[i - 1]!))).toBe(true);
+			}
 			expect(Math.min(...rows.map((r) => Math.min(r.left, r.right)))).toBeGreaterThanOrEqual(0);
 		})
 	);

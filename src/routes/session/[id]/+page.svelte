@@ -126,7 +126,8 @@
 				voice: app.settings?.voice ?? 'none',
 				rate: app.settings?.voiceRate ?? 1,
 				tones: app.settings?.tone ?? true,
-				alerts
+				alerts,
+				performer: sequence?.performer ?? 'client'
 			})
 	);
 	$effect(() => {

@@ -64,13 +64,13 @@ export function oneMore(moment: Moment): Adapted {
 		const said =
 			block.sides !== 'asSteps' || typeof step.side === 'object'
 				? 'One more on each side.'
-				: `One more, ${sideCall(position.side ?? 'both')}.`;
+				: `One more, ${sideCall(position.side ?? 'both', sequence.performer)}.`;
 		return settled(moment, replaced(sequence, step.id, [whole(moment, step, target)]), said);
 	}
 	const here = position.side === otherSide(each.first) ? otherSide(each.first) : each.first;
 	const at = (side: Side) => (side === here ? target : step.dose.target);
 	const sides = [each.first, otherSide(each.first)].map((s) => [s, at(s)] as const);
-	const said = `One more, ${sideCall(here)}.`;
+	const said = `One more, ${sideCall(here, sequence.performer)}.`;
 	return firstOf([
 		() => settled(moment, replaced(sequence, step.id, parts(moment, step, sides)), said),
 		// Several lanes, one of them over: one more of all of them follows on this side.
@@ -125,7 +125,7 @@ export function otherSideNow(moment: Moment): Adapted {
 	return settled(
 		moment,
 		replaced(moment.sequence, step.id, made.map(bare)),
-		`${sideCall(other)} now; then back for ${left}.`,
+		`${sideCall(other, moment.sequence.performer)} now; then back for ${left}.`,
 		{
 			worse: true
 		}
@@ -166,7 +166,7 @@ export function evenUp(moment: Moment, { origin, side, missing }: Uneven): Adapt
 	const placed = placedAt(moment);
 	if (!placed) return { refused: 'All is done.' };
 	const { step } = placed;
-	const said = `${missing} more, ${sideCall(side)}.`;
+	const said = `${missing} more, ${sideCall(side, moment.sequence.performer)}.`;
 	const later = partsOf(moment.sequence, origin).findLast((s) => s.side === side);
 	const taken = new Set(stepsOf(moment.sequence).map((s) => s.step.id));
 	return firstOf([

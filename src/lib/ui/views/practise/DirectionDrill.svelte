@@ -35,7 +35,7 @@
 </script>
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
-	<div class="h-[56dvh] min-h-80">
+	<div class="h-[66dvh] min-h-80">
 		<FaceMap
 			view="front"
 			orientation="facing"

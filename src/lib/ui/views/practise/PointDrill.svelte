@@ -30,6 +30,8 @@
 			onround({ value: misses.reduce((a, b) => a + b, 0) / QUESTIONS, count: QUESTIONS, what: '', simulated: false });
 	}
 	function click(e: MouseEvent) {
+		// Pressed by a key: where the cross stands.
+		if (e.detail === 0) return put(cross);
 		const matrix = svg?.getScreenCTM()?.inverse();
 		if (!matrix) return;
 		const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
@@ -38,10 +40,6 @@
 	const MOVES: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 	function key(e: KeyboardEvent) {
 		const move = MOVES[e.key];
-		if (e.key === 'Enter' || e.key === ' ') {
-			e.preventDefault();
-			put(cross);
-		}
 		if (!move) return;
 		e.preventDefault();
 		const by = e.shiftKey ? 20 : 4;
@@ -59,11 +57,10 @@
 </script>
 
 <div class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
-	<div
-		class="h-[58dvh] min-h-80"
-		role="application"
-		tabindex="0"
-		aria-label="Put {point.code} on the client’s left: arrows move the cross, with Shift further, Enter puts it. The cross is at {Math.round(
+	<button
+		type="button"
+		class="block h-[66dvh] min-h-80 w-full"
+		aria-label="Put {point.code}: arrows move the cross, with Shift further, Enter puts it. The cross is at {Math.round(
 			cross[0]
 		)}, {Math.round(cross[1])}"
 		onkeydown={key}
@@ -88,10 +85,10 @@
 				<circle cx={truth[0]} cy={truth[1]} r="6" fill="var(--point)" />
 			{/if}
 		</svg>
-	</div>
+	</button>
 	<div>
 		<p class="text-[26px] leading-9"><b>{point.code}</b> {point.name}</p>
-		<p class="text-ink2">Put it on the client’s left. {misses.length} of {QUESTIONS} put.</p>
+		<p class="text-ink2">{point.midline ? 'On the midline' : 'On the client’s left'}. {misses.length} of {QUESTIONS} put.</p>
 		{#if miss !== null}
 			<p class="mt-3 text-[18px] leading-7" role="status">
 				<b>{miss.toFixed(1)} mm</b> of the figure off{miss <= FOUND_MM ? ': a finger would have found it' : ''}. {point.find}

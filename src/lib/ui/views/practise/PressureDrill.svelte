@@ -122,8 +122,8 @@
 	{LEVEL_NAMES[level][0]!.toUpperCase() + LEVEL_NAMES[level].slice(1)} with {CONTACTS[contact].toLowerCase()} ({areaCm2} cm²): {band[0]} to {band[1]}
 	kPa, {grams[0]} to {grams[1]} g on a kitchen scale.
 </p>
-<div bind:this={pad} class="mt-3 max-w-[720px] touch-none">
-	<BandGauge kPa={press.kPa} {band} />
+<div bind:this={pad} class="mt-3 max-w-[960px] touch-none">
+	<BandGauge kPa={press.kPa} {band} samples={press.samples} {areaCm2} pressMs={PRESS_MS} settleMs={SETTLE_MS} />
 </div>
 <p class="mt-3 flex flex-wrap items-center gap-3">
 	<button type="button" class="btn btn-large btn-primary" disabled={running || !source} onclick={begin}

@@ -39,7 +39,7 @@
 			{#each shown as r, i (r.id)}<circle cx={x(i)} cy={y(r.value)} r="4" fill="var(--ink)" />{/each}
 		</svg>
 		<details class="text-[13.5px]">
-			<summary class="min-h-7 cursor-pointer">All {hers.length} as a table</summary>
+			<summary class="min-h-7 cursor-pointer">Every round</summary>
 			<table class="tabular-nums">
 				<thead class="text-ink2 text-left"
 					><tr

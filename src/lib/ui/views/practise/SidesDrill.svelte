@@ -22,17 +22,17 @@
 		puzzle = another();
 		chosen = null;
 	}
-	/** Ticks as a hand counts them: in fives. */
-	const ticks = (n: number) => Array.from({ length: n }, (_, i) => i * 9 + Math.floor(i / 5) * 7);
 </script>
 
-<p class="text-ink2">Which one got more on one side? {asked} of {QUESTIONS} asked, {right} right.</p>
-<ul class="mt-3 max-w-[720px]">
+<p class="text-ink2">
+	Above the line the left, below it the right, as the strokes fell. Which step got more on one side? {asked} of {QUESTIONS} asked, {right} right.
+</p>
+<ul class="mt-3 max-w-[860px]">
 	{#each puzzle.rows as row, i (i)}
 		<li class="border-hair border-b">
 			<button
 				type="button"
-				class="hover:bg-wash/50 grid min-h-16 w-full grid-cols-[minmax(0,1fr)_minmax(0,240px)] items-center gap-3 px-2 text-left {chosen !==
+				class="hover:bg-wash/50 grid min-h-16 w-full grid-cols-[minmax(0,1fr)_minmax(0,420px)] items-center gap-3 px-2 text-left {chosen !==
 					null && i === puzzle.uneven
 					? 'bg-wash'
 					: ''}"
@@ -41,10 +41,10 @@
 				onclick={() => choose(i)}
 			>
 				<b class="font-semibold">{row.title}</b>
-				<svg viewBox="0 0 240 52" class="h-[52px] w-full" aria-hidden="true" stroke="var(--ink)" stroke-width="2.4" stroke-linecap="round">
-					<path d="M0 26H240" stroke="var(--hair)" stroke-width="1" />
-					{#each ticks(row.left) as x (x)}<path d="M{x + 4} 5V20" />{/each}
-					{#each ticks(row.right) as x (x)}<path d="M{x + 4} 32V47" />{/each}
+				<svg viewBox="0 0 420 52" class="h-[52px] w-full" aria-hidden="true" stroke="var(--ink)" stroke-width="2.4" stroke-linecap="round">
+					<path d="M0 26H420" stroke="var(--hair)" stroke-width="1" />
+					{#each row.strokes.left as at (at)}<path d="M{4 + 412 * at} 5V20" />{/each}
+					{#each row.strokes.right as at (at)}<path d="M{4 + 412 * at} 32V47" />{/each}
 				</svg>
 			</button>
 		</li>

@@ -11,6 +11,7 @@
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import Account from './Account.svelte';
+	import WrittenDown from './WrittenDown.svelte';
 	import MeasureTable from './MeasureTable.svelte';
 	import SessionLine from './SessionLine.svelte';
 	import GradeBoard from './GradeBoard.svelte';
@@ -66,6 +67,7 @@
 	/>
 	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
 		<MeasureTable assessment={after} ghost={session.before} {unit} onchange={set} />
+		{#if sequence && !session.guided}<WrittenDown {session} {sequence} {context} {onchange} />{/if}
 		{#if sequence && planned}
 			<Account {session} {planned} performed={sequence} {context} oncorrect={(corrections) => onchange({ corrections })} {now} />
 		{/if}

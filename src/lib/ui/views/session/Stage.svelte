@@ -5,9 +5,11 @@
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
+	import type { Step } from '$lib/core/step/step.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
+	import { ScreenSender } from '$lib/state/secondScreen';
 	import type { Performing } from '$lib/state/performing.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 	import SessionLine from './SessionLine.svelte';
@@ -122,9 +124,12 @@
 	/** A key of the stage, while nothing stands before it. */
 	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
 	onMount(() => {
+		const screen = new ScreenSender(() => performance.now());
 		let frame = requestAnimationFrame(function loop() {
 			runner.tick();
 			onframe();
+			const { breath } = runner;
+			screen.send({ step: $state.snapshot(step) as Step, position: p, orientation: sequence.orientation, moving: runner.playing, breath });
 			frame = requestAnimationFrame(loop);
 		});
 		// A hidden tab gets no frames: the slow tick keeps the tones and the log going.
@@ -150,7 +155,7 @@
 			Escape: unasked(leave),
 			r: unasked(stop)
 		});
-		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys());
+		return () => (cancelAnimationFrame(frame), clearInterval(slow), keys(), screen.close());
 	});
 </script>
 
@@ -160,9 +165,10 @@
 		<p class="min-w-0 flex-1 truncate text-right max-sm:hidden">
 			<b class="font-semibold">{clientName}</b><span class="text-ink2">, {sequence.title}</span>
 		</p>
+		<a class="dotted text-ink2 max-md:hidden" href="/session/screen" target="_blank" rel="noopener">Second screen</a>
 		<button
 			type="button"
-			class="btn my-0.5 ml-auto min-h-11 rounded-2xl px-2 text-[13px] sm:px-4 sm:text-[16px]"
+			class="btn my-0.5 min-h-11 rounded-2xl px-2 text-[13px] max-sm:ml-auto sm:px-4 sm:text-[16px]"
 			aria-keyshortcuts="R"
 			onclick={stop}>Red flags</button
 		>
@@ -215,7 +221,7 @@
 	<StageControls {performing} {leading} ontoggle={toggle} onend={end} onfit={fitNow} {armed} />
 	<p class="sr-only" role="status">
 		{armed ? 'Paused. End now ends the session; Go on goes on.' : ''}
-		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline).filter(Boolean).join(', ')}. {runner
+		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline, sequence.performer).filter(Boolean).join(', ')}. {runner
 			.said('mind')
 			.map((c) => c.words)
 			.join('. ')}

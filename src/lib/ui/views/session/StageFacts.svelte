@@ -6,6 +6,7 @@
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import { contactText } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
+	import type { Performer } from '$lib/core/perform/cues';
 	import type { Shown } from '$lib/core/perform/shown';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import PressureSection from './PressureSection.svelte';
@@ -21,9 +22,11 @@
 		then: Side | null;
 		midline: boolean;
 		working: Working;
+		/** On whom one works. */
+		performer: Performer;
 	}
-	let { step, hands, side, then, midline, working }: Props = $props();
-	const words = $derived(sideWords(side, then, midline));
+	let { step, hands, side, then, midline, working, performer }: Props = $props();
+	const words = $derived(sideWords(side, then, midline, performer));
 	const level = $derived(peakLevel(step));
 	const kPa = $derived(levelRangeKPa(level, working));
 	const area = $derived(pressingAreaCm2(step, working));
@@ -56,7 +59,7 @@
 			</span>
 		</div>
 	</li>
-	{#if hands !== 'practitioner'}
+	{#if hands === 'none' || (hands === 'client' && performer === 'client')}
 		<li class="font-semibold">{hands === 'client' ? 'She does it herself' : 'Hands off the face'}</li>
 	{/if}
 	{#if step.contact !== 'none'}

@@ -23,7 +23,7 @@
 		{#if performing.said}<p class="bg-paper border-hair rounded-2xl border px-4 py-2">{performing.said}</p>{/if}
 		{#if uneven}
 			<p class="bg-paper border-hair flex flex-wrap items-center gap-x-3 gap-y-1 rounded-2xl border px-4 py-1.5">
-				<span>{uneven.missing} more, {sideCall(uneven.side)}, too?</span>
+				<span>{uneven.missing} more, {sideCall(uneven.side, performing.sequence.performer)}, too?</span>
 				<button type="button" class="btn btn-primary min-h-11 px-4" aria-keyshortcuts="Y" onclick={onyes}>Yes</button>
 				<button type="button" class="btn min-h-11 px-4" onclick={() => performing.leaveUneven()}>Leave it so</button>
 			</p>

@@ -41,9 +41,7 @@
 	const [doing, onTo] = $derived((p.done ? words('end').join() : words('doing').join()).split(': '));
 	const nextUp = $derived(words('next').join());
 	const mind = $derived(words('mind'));
-	const breath = $derived(
-		runner.said('breath').filter((c) => c.stepId === step.id && runner.seconds < c.atSeconds + working.cueBreathHalfSeconds)[0]?.words
-	);
+	const breath = $derived(runner.breath);
 </script>
 
 <!-- What is read from two metres: the step, the count, the side, the hand; in rows of fixed height. -->
@@ -65,7 +63,7 @@
 				>{shown.beside}{#if shown.unit}<br />{shown.unit}{/if}</span
 			>
 		</p>
-		<StageFacts {step} hands={shown.hands} {side} {then} {midline} {working} />
+		<StageFacts {step} hands={shown.hands} {side} {then} {midline} {working} performer={context.sequence.performer} />
 	</div>
 	<p class="line">
 		<span class="min-w-0 truncate"

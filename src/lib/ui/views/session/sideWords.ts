@@ -1,7 +1,13 @@
+import type { Performer } from '$lib/core/perform/cues';
 import type { Side } from '$lib/core/atlas/places';
 
-/** The side in two short lines: now, and what comes after. Always the client's. */
-export function sideWords(side: Side | null, then: Side | null, midline: boolean): [string, string] {
-	if (side) return [`Client’s ${side}`, then ? `then the ${then}` : ''];
+/** The side in two short lines: now, and what comes after. The client's; before a mirror one's own. */
+export function sideWords(
+	side: Side | null,
+	then: Side | null,
+	midline: boolean,
+	performer: Performer = 'client'
+): [string, string] {
+	if (side) return [`${performer === 'self' ? 'Your' : 'Client’s'} ${side}`, then ? `then the ${then}` : ''];
 	return midline ? ['Along the middle', ''] : ['Both sides', 'at once'];
 }
