@@ -52,7 +52,7 @@ const notInCore = [
  * Files at the root of the core (version, random) are the ground.
  */
 const floors = [
-	['atlas', 'vocabulary'],
+	['atlas', 'vocabulary', 'statistics'],
 	['point', 'working'],
 	['step'],
 	['school', 'medium', 'client', 'assess'],
@@ -63,7 +63,7 @@ const floors = [
 	['search', 'fit', 'screening'],
 	['template'],
 	['rules'],
-	['notation', 'flow', 'fitted'],
+	['notation', 'flow', 'fitted', 'train'],
 	['records', 'sideBySide'],
 	['perform'],
 	['corpus']
@@ -97,6 +97,7 @@ const views = [
 	'compose',
 	'exchange',
 	'library',
+	'practise',
 	'progress',
 	'sequences',
 	'session',

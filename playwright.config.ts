@@ -20,6 +20,8 @@ export default defineConfig({
 	forbidOnly: true,
 	outputDir: 'test-results',
 	use: {
+		// One thing that is not there shall not cost five minutes.
+		actionTimeout: 90_000,
 		baseURL: `http://127.0.0.1:${port}`,
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',

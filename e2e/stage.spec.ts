@@ -209,6 +209,52 @@ test('what is changed while working: one more and evened, noted, fitted, through
 	await expect(page.getByRole('heading', { name: /Odile K\./ }).first()).toBeVisible();
 });
 
+test('on oneself it is mirrored and says “your”; a second screen shows the face alone; done without the stage it is written down', async ({
+	page,
+	context
+}) => {
+	await beginDemo(page, '/clients/demo-odile');
+	await page.getByRole('radio', { name: 'Record' }).click();
+	await page.getByRole('radio', { name: 'Herself' }).click();
+	await page.goto(`${demoURL}/session?sequence=demo-bakers-dawn`);
+	await expect(page.getByText(/^For oneself, as in a mirror\./)).toBeVisible();
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	const other = await context.newPage();
+	await other.goto(`${demoURL}/session/screen`);
+	await expect(other.getByRole('img', { name: /^Where the hands are: / })).toBeVisible();
+	await expect(other.getByText(/Odile/)).toHaveCount(0);
+	await expectAccessible(other);
+	await other.getByRole('link', { name: 'As in a mirror' }).click();
+	await expect(other.getByRole('link', { name: 'As the practitioner sees it' })).toBeVisible();
+	await expect(async () => {
+		await page.keyboard.press('ArrowRight');
+		await expect(page.getByText(/^Your (left|right)$/)).toBeVisible({ timeout: 300 });
+	}).toPass();
+	await page.keyboard.press('e');
+	await page.keyboard.press('e');
+	await page.getByRole('button', { name: 'Close session' }).click();
+	await expect(other.getByText(/as soon as a stage is open/)).toBeVisible();
+	await other.close();
+	// A session without the stage: which sequence, how long, what was left out.
+	await page.goto(`${demoURL}/session?sequence=demo-three-minutes`);
+	await page.getByRole('button', { name: 'Done already, write it down' }).click();
+	const written = page.getByRole('region', { name: 'Written down afterwards' });
+	await written.getByRole('spinbutton', { name: 'minutes that it took' }).fill('5');
+	await page.keyboard.press('Tab');
+	await written.getByRole('checkbox').nth(1).click();
+	await expectAccessible(page);
+	const account = page.getByRole('region', { name: 'What was done' });
+	await expect(account).toContainText('as it was written down');
+	await expect(account).toContainText('without 2');
+	await page.getByRole('button', { name: 'Close session' }).click();
+	await expect
+		.poll(async () =>
+			(await recordsIn(page, DEMO_DB, 'sessions')).filter((s) => s.guided === false).map((s) => s.workedSeconds)
+		)
+		.toEqual([300]);
+});
+
 test('an interrupted session waits on Today', async ({ page }) => {
 	await beginDemo(page, '/session?sequence=demo-three-minutes');
 	await page.getByRole('button', { name: /^Start, / }).click();

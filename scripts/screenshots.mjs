@@ -101,8 +101,10 @@ try {
 	await open('/compose/compare?a=demo-bakers-dawn&b=demo-glass-jaw');
 	await page.getByRole('region', { name: 'Time per zone' }).waitFor();
 	await shot('compare');
-	await open('/print/demo-bakers-dawn/faces');
-	await shot('faces');
+	await open('/practise');
+	await page.getByRole('button', { name: 'Begin a press' }).click();
+	await page.getByText(/within the level after/).waitFor();
+	await shot('practise');
 	await open('/clients');
 	await page.getByRole('button', { name: 'Red flags' }).click();
 	await page.getByRole('dialog').waitFor();

@@ -1,12 +1,13 @@
+import { FIGURE } from '../atlas/geometry';
 import { drainageOf, MIDLINE_ZONES } from '../atlas/graph';
 import { NODES, type NodeId } from '../atlas/nodes';
 import { ZONE_IDS, ZONES, type ZoneId } from '../atlas/zones';
 
 /** An answer that takes so much of a zone's fluid, or more, is right. Working value. */
 const RIGHT_FROM_SHARE = 0.25;
-/** Zones that are asked: those on the face and neck with a way of their own. */
+/** Zones that are asked: those seen from the front, with a way of their own. */
 export const ASKED_ZONES: readonly ZoneId[] = ZONE_IDS.filter(
-	(zone) => drainageOf(zone).length > 0 && !MIDLINE_ZONES.includes(zone)
+	(zone) => FIGURE.front.zones[zone] !== undefined && drainageOf(zone).length > 0 && !MIDLINE_ZONES.includes(zone)
 );
 
 export interface DirectionResult {

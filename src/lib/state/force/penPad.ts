@@ -20,7 +20,7 @@ export class PenPad implements ForceSource {
 				return ontrouble('A mouse does not feel how hard it is pressed: use a pen, or the simulated pad.');
 			onsample({ atMs: e.timeStamp, grams: e.pressure * this.fullGrams() });
 		};
-		const gone = (e: PointerEvent) => onsample({ atMs: e.timeStamp, grams: 0 });
+		const gone = (e: PointerEvent) => void (e.pointerType !== 'mouse' && onsample({ atMs: e.timeStamp, grams: 0 }));
 		const kinds = ['pointerdown', 'pointermove'] as const;
 		const ends = ['pointerup', 'pointercancel'] as const;
 		for (const kind of kinds) this.element.addEventListener(kind, tell);

@@ -13,6 +13,10 @@
 			head: 'The tones',
 			words: 'a soft beat a repetition, a higher one for the last, a lower one for a change of side, a rising one for the next step.'
 		},
+		{
+			head: 'Another screen',
+			words: '“Second screen” shows the face and the breath in a window for the client or a pupil: no name, no number.'
+		},
 		{ head: 'The voice', words: 'if you want one, says where, with what, how often and on which side before each step begins.' },
 		{
 			head: 'Interrupted',

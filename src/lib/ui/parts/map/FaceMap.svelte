@@ -30,6 +30,8 @@
 		/** How full each node group is, where that is known. */
 		filled?: OpenNodes;
 		showNodes?: boolean;
+		/** Only node groups can be chosen. */
+		nodesOnly?: boolean;
 		/** The step drawn as a stroke; `now` is the side being worked. */
 		step?: Step | null;
 		now?: Side | 'both' | null;
@@ -66,6 +68,7 @@
 		open = new Map(),
 		filled,
 		showNodes = true,
+		nodesOnly = false,
 		step = null,
 		now = null,
 		selected = [],
@@ -93,7 +96,7 @@
 	const zones = $derived(ZONE_IDS.filter((z) => FIGURE[view].zones[z] && (wide || !['shoulder', 'axilla', 'decollete'].includes(z))));
 	const nodes = $derived(showNodes ? NODE_IDS.filter((n) => nodePoints(view, n).length && (wide || n !== 'axillary')) : []);
 	const targets = $derived<Pick[]>(
-		[...zones, ...nodes.map((n): PlaceId => `n:${n}`)].flatMap((place) => sides.map((side) => ({ place, side })))
+		[...(nodesOnly ? [] : zones), ...nodes.map((n): PlaceId => `n:${n}`)].flatMap((place) => sides.map((side) => ({ place, side })))
 	);
 	const same = (a: Pick, b: Pick) => a.place === b.place && a.side === b.side;
 	const isSelected = (p: Pick) => selected.some((s) => same(s, p));

@@ -35,7 +35,7 @@
 	{/each}
 	<text x={LEFT - 10} y={TOP + 5} text-anchor="end" font-size="16" fill="var(--ink2)">kPa</text>
 	<path d="M{x(settleMs)} {TOP}V{FOOT}" stroke="var(--ink2)" stroke-dasharray="1 6" stroke-linecap="round" />
-	<text x={x(settleMs) + 8} y={FOOT + 26} font-size="16" fill="var(--ink2)">counts from here</text>
+	<text x={x(settleMs) + 8} y={FOOT + 26} font-size="16" fill="var(--ink2)">counted</text>
 	<text x={RIGHT} y={FOOT + 26} text-anchor="end" font-size="16" fill="var(--ink2)">{pressMs / 1000} s</text>
 	{#if trace}<polyline points={trace} fill="none" stroke="var(--drain)" stroke-width="3" stroke-linejoin="round" />{/if}
 	{#if kPa !== null}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { FIGURE } from '$lib/core/atlas/geometry';
 	import { nodeOf } from '$lib/core/atlas/places';
 	import { ZONES, type ZoneId } from '$lib/core/atlas/zones';
 	import { judgeDirection, nextZone, type DirectionResult } from '$lib/core/train/direction';
@@ -13,15 +14,10 @@
 	let asked = $state(0);
 	let right = $state(0);
 	let result = $state.raw<DirectionResult | null>(null);
-	let hint = $state('');
 	function pick({ place }: Pick) {
 		if (result) return;
 		const node = nodeOf(place);
-		if (!node) {
-			hint = 'Show a ring: one of the node groups.';
-			return;
-		}
-		hint = '';
+		if (!node) return;
 		result = judgeDirection(zone, node);
 		asked++;
 		if (result.right) right++;
@@ -39,15 +35,25 @@
 		<FaceMap
 			view="front"
 			orientation="facing"
-			selected={[{ place: zone, side: 'left' }]}
+			nodesOnly
 			label="Show the node group that takes the fluid of: {ZONES[zone].label}"
 			onpick={pick}
-		/>
+		>
+			{#snippet over()}
+				<path
+					d={FIGURE.front.zones[zone]?.d}
+					fill="var(--tint)"
+					fill-opacity="0.35"
+					stroke="var(--ink)"
+					stroke-width="2.4"
+					pointer-events="none"
+				/>
+			{/snippet}
+		</FaceMap>
 	</div>
 	<div>
 		<p class="text-[22px] leading-8">Where does the fluid of <b>{ZONES[zone].label.toLowerCase()}</b>, client’s left, go?</p>
 		<p class="text-ink2 mt-1">Show the ring. {asked} of {QUESTIONS} asked, {right} right.</p>
-		{#if hint}<p class="mt-3" role="alert">{hint}</p>{/if}
 		{#if result}
 			<p class="mt-3 text-[18px] leading-7" role="status"><b>{result.right ? 'Right.' : 'Not there.'}</b> {result.why}</p>
 			<button type="button" class="btn btn-large btn-primary mt-3" onclick={next}>{asked === QUESTIONS ? 'Another round' : 'Next'}</button>

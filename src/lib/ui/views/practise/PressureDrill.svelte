@@ -104,7 +104,7 @@
 	{:else if serial}<button type="button" class="btn min-h-11" onclick={plugIn}>Choose the scale</button>
 	{:else}<span class="text-ink2">This browser reads no scale by cable. The simulated pad works everywhere.</span>{/if}
 	<Select
-		label="Contact"
+		label="Hand or finger"
 		value={contact}
 		options={contacts.map((value) => ({ value, label: CONTACTS[value] }))}
 		onchange={(c) => (contact = c)}

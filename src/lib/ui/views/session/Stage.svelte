@@ -5,7 +5,6 @@
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
-	import type { Step } from '$lib/core/step/step.schema';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
@@ -125,15 +124,17 @@
 	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
 	onMount(() => {
 		const screen = new ScreenSender(() => performance.now());
-		let frame = requestAnimationFrame(function loop() {
+		const look = () => {
 			runner.tick();
+			screen.send({ step, position: p, orientation: sequence.orientation, moving: runner.playing, breath: runner.breath });
+		};
+		let frame = requestAnimationFrame(function loop() {
+			look();
 			onframe();
-			const { breath } = runner;
-			screen.send({ step: $state.snapshot(step) as Step, position: p, orientation: sequence.orientation, moving: runner.playing, breath });
 			frame = requestAnimationFrame(loop);
 		});
 		// A hidden tab gets no frames: the slow tick keeps the tones and the log going.
-		const slow = setInterval(() => document.hidden && runner.tick(), 250);
+		const slow = setInterval(() => document.hidden && look(), 250);
 		const keys = tinykeys(window, {
 			Space: unasked((e) => (e.preventDefault(), toggle())),
 			ArrowRight: unasked(() => performing.skip()),

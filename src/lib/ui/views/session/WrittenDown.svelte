@@ -38,7 +38,9 @@
 		{#each steps as { step, number } (step.id)}
 			<li>
 				<label class="flex min-h-8 items-center gap-2"
-					><input type="checkbox" checked={!left.has(step.id)} onchange={() => leave(step.id)} />{number}. {stepTitle(step)}</label
+					><input type="checkbox" class="accent-[var(--drain)]" checked={!left.has(step.id)} onchange={() => leave(step.id)} />{number}. {stepTitle(
+						step
+					)}</label
 				>
 			</li>
 		{/each}
