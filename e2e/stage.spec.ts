@@ -255,6 +255,32 @@ test('on oneself it is mirrored and says “your”; a second screen shows the f
 		.toEqual([300]);
 });
 
+test('one session in two windows: the second asks, takes over at the same count, and the first one waits', async ({
+	page,
+	context
+}) => {
+	await beginDemo(page, '/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.locator('.count')).toHaveText('2');
+	const other = await context.newPage();
+	await other.goto(page.url());
+	await expect(other.getByRole('heading', { name: 'This session is performed in another window' })).toBeVisible();
+	await expectAccessible(other);
+	await other.getByRole('button', { name: 'Take it over' }).click();
+	await expect(other.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	await expect(page.getByText('It was taken over there, and waits here.')).toBeVisible();
+	await other.getByRole('button', { name: /^Go on space/ }).click();
+	await expect(other.getByRole('button', { name: /^Pause space/ })).toBeVisible();
+	await other.keyboard.press('ArrowRight');
+	const log = await recordsIn(page, DEMO_DB, 'runs');
+	expect(log.map((line) => line.n)).toEqual(log.map((_, i) => i));
+	await page.getByRole('button', { name: 'Take it over' }).click();
+	await expect(page.getByRole('heading', { name: 'Nodes below the ear' })).toBeVisible();
+	await expect(other.getByText('It was taken over there, and waits here.')).toBeVisible();
+});
+
 test('an interrupted session waits on Today', async ({ page }) => {
 	await beginDemo(page, '/session?sequence=demo-three-minutes');
 	await page.getByRole('button', { name: /^Start, / }).click();
@@ -292,7 +318,8 @@ test('no refusal of the content policy, and nothing comes from elsewhere', async
 test('what hangs on a condition is asked before and on the stage, and done once it is so', async ({ page }) => {
 	await beginDemo(page, '/compose/demo-three-minutes');
 	await page.locator('[data-row]').first().locator('[data-step-button]').click();
-	for (const words of ['the jaw is tight', 'the temple is tender']) {
+	const rows = page.locator('[data-row]');
+	for (const [i, words] of ['the jaw is tight', 'the temple is tender'].entries()) {
 		await page.keyboard.press('/');
 		const line = page.getByRole('textbox', { name: 'Type a step' });
 		await expect(line).toBeFocused();
@@ -301,9 +328,9 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 			`release ${where}, three pads, pinned circle, medium, 10, pace 1 s, only if "${words}"`
 		);
 		await page.keyboard.press('Control+Enter');
+		await expect(rows).toHaveCount(13 + i);
 		await page.keyboard.press('Escape');
 	}
-	await expect(page.locator('[data-row]')).toHaveCount(14);
 	await saved(page);
 	await page.goto(`${demoURL}/session?sequence=demo-three-minutes`);
 	const before = page.getByRole('region', { name: 'Asked today' });

@@ -3,8 +3,6 @@
 	import { onMount, untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { askedNow } from '$lib/core/perform/asks';
-	import { happenedOf } from '$lib/core/perform/happened';
 	import { factsOf } from '$lib/core/screening/clientFacts';
 	import { allowedLines } from '$lib/core/screening/allowed';
 	import { refusals } from '$lib/core/screening/start';
@@ -13,7 +11,6 @@
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
-	import { Performing } from '$lib/state/performing.svelte';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SessionDraft } from '$lib/state/sessionDraft.svelte';
 	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
@@ -22,28 +19,22 @@
 	import AfterBoard from '$lib/ui/views/session/AfterBoard.svelte';
 	import BeforeBoard from '$lib/ui/views/session/BeforeBoard.svelte';
 	import SessionLine from '$lib/ui/views/session/SessionLine.svelte';
-	import Stage from '$lib/ui/views/session/Stage.svelte';
-	import { soundtrackOf } from '$lib/core/perform/sounds';
-	import { Pedals } from '$lib/state/pedals';
-	import { modalOpen } from '$lib/state/modal';
-	import { StageSound, voiceHere } from '$lib/ui/views/session/sound';
+	import PerformRoom from '$lib/ui/views/session/PerformRoom.svelte';
+	import { StageHold } from '$lib/state/stageHold.svelte';
 
 	const app = useApp();
-	const sound = new StageSound(() => app.settings?.voiceRate ?? 1);
 	let draft = $state.raw<SessionDraft | null>(null);
 	const session = $derived(draft?.current ?? null);
 	let client = $state.raw<Client | null>(null);
-	/** What is being performed; null before and after. */
-	let performing = $state.raw<Performing | null>(null);
-	/** The sequence as it was performed, of a session that is over, or refused. */
-	let over = $state.raw<Sequence | null>(null);
+	/** Its log, while it is being performed; null before and after. */
+	let log = $state.raw<readonly RunEvent[] | null>(null);
+	let room = $state<PerformRoom>();
+	/** The sequence as it was performed so far. */
+	let sequence = $state.raw<Sequence | null>(null);
 	/** The sequence as it was planned, where something was changed while working. */
 	let planned = $state.raw<Sequence | null>(null);
-	const sequence = $derived(performing?.sequence ?? over);
-	const judgement = $derived(performing?.judgement ?? null);
-	const runner = $derived(performing?.runner ?? null);
 	let missing = $state(false);
-	const onStage = $derived(session !== null && session.endedAt === null && performing !== null);
+	let loaded = $state(false);
 
 	followWhetherThere(
 		'session',
@@ -67,9 +58,6 @@
 	/** Before can be looked at, and corrected, at any time. */
 	const atBefore = $derived(page.url.searchParams.get('part') === 'before');
 	const parts = $derived(session ? { screening: clientAt(session.clientId), before: sessionAt(session.id, 'before') } : {});
-	$effect(() => {
-		if (atBefore) untrack(() => runner?.pause());
-	});
 	async function resume() {
 		const id = draft?.current.id;
 		if (!id) return;
@@ -79,171 +67,46 @@
 	let redFlags = $state(false);
 	/** What ends the day before it has begun. */
 	let refused = $state.raw<ReturnType<typeof refusals>>([]);
-	async function load(id: string) {
+	/** Two windows would write one log. */
+	const hold = new StageHold(navigator.locks as LockManager | undefined, () => room?.pause());
+	const onStage = $derived(session !== null && session.endedAt === null && sequence !== null && log !== null && hold.state === 'mine');
+	onMount(() => () => hold.release());
+	async function takeOver() {
+		const id = draft?.current.id;
+		if (!id) return;
+		await hold.takeOver(id);
+		await load(id, true);
+	}
+	/** @param held the session is this window's already */
+	async function load(id: string, held = false) {
+		[log, loaded] = [null, false];
 		const found = (await app.run(() => app.repo.session(id))) ?? null;
 		draft = found ? new SessionDraft(found, app.repo) : null;
 		missing = found === null;
 		if (!found) return;
 		client = (await app.run(() => app.repo.client(found.clientId))) ?? null;
-		over = (await app.run(() => app.repo.performed(found))) ?? null;
+		sequence = (await app.run(() => app.repo.performed(found))) ?? null;
 		planned = (await app.run(() => app.repo.planned(found))) ?? null;
-		performing = null;
 		resumable = false;
-		if (!over) return;
-		const log = (await app.run(() => app.repo.run(id))) ?? [];
+		loaded = true;
+		if (!sequence) return;
+		const lines = (await app.run(() => app.repo.run(id))) ?? [];
 		if (found.endedAt) {
 			// Its log lies here until the session is closed: till then one can go on.
-			resumable = log.some((line) => line.kind === 'go');
+			resumable = lines.some((line) => line.kind === 'go');
 			return;
 		}
+		if (!held) await hold.ask(id);
 		// What ends the day ends it by every way: a session from a file or an old address is not begun either.
-		refused = log.some((line) => line.kind !== 'begin') ? [] : refusals(limits);
+		refused = lines.some((line) => line.kind !== 'begin') ? [] : refusals(limits);
 		if (refused.length) return;
-		performing = new Performing({
-			sequence: over,
-			given: { ...app.context, client: facts },
-			log,
-			clock: () => performance.now(),
-			now: () => Date.now(),
-			waits: () => app.settings?.waits ?? false,
-			onlog: (event) => {
-				lines.push(event);
-				note(id, event);
-				if (event.kind === 'pause') sound.stop();
-				else if (event.kind === 'go' || (event.kind === 'jump' && runner?.playing)) sound.play(event.seconds);
-			},
-			onchange: (next) => keep(next),
-			onsaid: (words) => app.settings?.voice !== 'none' && sound.say(words)
-		});
-		lines = log;
-	}
-	/** The log as it is by now: what of it stays with the session. */
-	let lines: RunEvent[] = [];
-	/** What is heard: tones and words, as the settings say. */
-	const track = $derived(
-		judgement &&
-			soundtrackOf(judgement.events, judgement.context.byId, app.working, {
-				voice: app.settings?.voice ?? 'none',
-				rate: app.settings?.voiceRate ?? 1,
-				tones: app.settings?.tone ?? true,
-				alerts,
-				performer: sequence?.performer ?? 'client'
-			})
-	);
-	$effect(() => {
-		if (track) untrack(() => sound.follow(track));
-	});
-	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
-	/** Before the first touch it is said what is to be minded, and where it begins. */
-	let leading = $state<ReturnType<typeof setTimeout> | null>(null);
-	function toggle() {
-		if (!runner) return;
-		if (leading !== null) {
-			clearTimeout(leading);
-			leading = null;
-			return sound.stop();
-		}
-		if (runner.playing) return runner.pause();
-		const lead = runner.begun || !voiceHere() ? 0 : -(track?.spoken[0]?.atSeconds ?? 0);
-		if (lead <= 0) return runner.go();
-		sound.play(-lead);
-		leading = setTimeout(() => {
-			leading = null;
-			runner?.go();
-		}, 1000 * lead);
-	}
-	const pedals = new Pedals({
-		onsignal: (signal) => {
-			if (!onStage || modalOpen()) return;
-			wake();
-			if (signal === 'toggle') toggle();
-			else if (signal === 'back') runner?.back();
-			else performing?.[signal]();
-		},
-		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
-	});
-	$effect(() => pedals.follow());
-	const here = $derived(runner?.position.index ?? 0);
-	const asks = $derived(
-		sequence && judgement ? askedNow(sequence, judgement.events, here, (id) => judgement!.context.byId.get(id)!.number, app.context) : []
-	);
-	/** Lines of the log are written one after the other, in their order, and so is a sequence that goes on otherwise. */
-	let writing: Promise<unknown> = Promise.resolve();
-	function note(id: string, event: RunEvent) {
-		writing = writing.then(() => app.run(() => app.repo.logRun(id, event)));
-	}
-	/** The session keeps the sequence as it is performed now, and the plan as it was. */
-	function keep(next: Sequence) {
-		const plan = draft!.current.planned ?? draft!.current.sequence;
-		writing = writing.then(async () => {
-			const sequence = await app.run(() => app.repo.keepPerformed(next));
-			if (sequence) await draft?.change({ sequence, planned: plan });
-		});
+		log = lines;
 	}
 	$effect(() => {
 		const id = idIn(page.params.id);
 		untrack(() => void load(id));
 	});
 
-	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
-	$effect(() => {
-		void runner?.position.repStartSeconds;
-		untrack(() => runner?.still());
-	});
-
-	let lock: WakeLockSentinel | null = null;
-	async function stayAwake() {
-		if (lock && !lock.released) return;
-		lock = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null;
-	}
-	function wake() {
-		sound.wake();
-		// A moment later it is known whether the browser lets it sound.
-		setTimeout(() => app.tell('sound', track?.tones.length && sound.blocked ? SILENT : ''), 1500);
-		void stayAwake();
-	}
-	onMount(() => {
-		const still = () => runner?.still();
-		const seen = () => {
-			runner?.tick();
-			if (!document.hidden && runner?.playing) void stayAwake();
-			runner?.still();
-		};
-		document.addEventListener('visibilitychange', seen);
-		window.addEventListener('pagehide', still);
-		const noting = setInterval(still, 2000);
-		return () => {
-			document.removeEventListener('visibilitychange', seen);
-			window.removeEventListener('pagehide', still);
-			clearInterval(noting);
-			void lock?.release();
-			sound.close();
-			for (const about of ['sound', 'pedal']) app.tell(about, '');
-		};
-	});
-
-	// Nobody touches the screen while she works: it stays open.
-	$effect(() => (runner?.playing ? app.lock.keepOpen() : undefined));
-
-	async function end() {
-		if (!draft || !runner) return;
-		runner.pause();
-		await writing;
-		await draft.change({
-			endedAt: app.repo.stamp().now,
-			done: runner.done(),
-			happened: happenedOf(lines),
-			workedSeconds: Math.round(runner.workedSeconds),
-			haltedSeconds: Math.round(runner.haltedSeconds)
-		});
-		const { id } = draft.current;
-		resumable = !runner.position.done;
-		if (draft.saving.state === 'saved' && !resumable) await app.run(() => app.repo.endRun(id));
-		void lock?.release();
-	}
-	$effect(() => {
-		if (runner?.position.done && session?.endedAt === null) untrack(() => void end());
-	});
 	$effect(() => {
 		app.tell('session', draft?.saving.trouble ?? '');
 		return () => app.tell('session', '');
@@ -285,23 +148,16 @@
 		back={sessionAt(session.id)}
 		backLabel={onStage ? 'To the stage' : 'To after'}
 	/>
-{:else if session && onStage && performing}
-	<Stage
-		{performing}
-		{asks}
-		startedAt={session.startedAt}
-		clientName={client?.name ?? ''}
-		{alerts}
-		{parts}
-		working={app.context.working}
-		onend={end}
-		onredflags={() => (redFlags = true)}
-		onwake={wake}
-		ontoggle={toggle}
-		onframe={() => pedals.look()}
-		leading={leading !== null}
-	/>
-{:else if session}
+{:else if session && session.endedAt === null && (hold.state === 'elsewhere' || hold.state === 'taken')}
+	<div class="mx-auto max-w-[620px] space-y-3 p-6 text-[17px] leading-7" role="alert">
+		<h1 class="flare text-[24px] font-[540]">This session is performed in another window</h1>
+		<p>
+			{hold.state === 'taken' ? 'It was taken over there, and waits here.' : 'Two windows would write one record.'} Go on there, or take it over
+			to this one: it goes on at the repetition that was last noted, and stops there.
+		</p>
+		<button type="button" class="btn btn-large btn-primary" onclick={takeOver}>Take it over</button>
+	</div>
+{:else if session && loaded && (session.endedAt !== null || !sequence)}
 	<div class="px-5"><SecondVersions kind="session" id={session.id} onsettled={() => load(session.id)} /></div>
 	<AfterBoard
 		{session}
@@ -315,6 +171,24 @@
 		onresume={resumable ? resume : null}
 		{parts}
 		now={() => new Date().toISOString()}
+	/>
+{/if}
+{#if draft && sequence && log && onStage && !refused.length}
+	<PerformRoom
+		bind:this={room}
+		{draft}
+		{sequence}
+		{log}
+		{facts}
+		clientName={client?.name ?? ''}
+		{alerts}
+		{parts}
+		hidden={atBefore}
+		onredflags={() => (redFlags = true)}
+		onended={(performed, more) => {
+			if (performed !== sequence) planned ??= sequence;
+			[sequence, resumable] = [performed, more];
+		}}
 	/>
 {/if}
 {#if draft?.saving.gone}
