@@ -1,4 +1,4 @@
-import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
+import { BREATHS, MOTIONS, MOUTHS, POSTURES, TOOLS, toolRow } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -27,9 +27,21 @@ export const BEATS: readonly CueKind[] = ['step', 'side', 'stroke'];
 
 type ById = ReadonlyMap<string, PlacedStep>;
 
+/** What is done before hands are laid on: a tool, gloves, another posture, more of the medium; else over to the other side. */
+function readyWords(step: Step, before: Step | null): string {
+	const worn = step.tool !== undefined && toolRow(step.tool.id).worn;
+	const words = [
+		worn && !before?.tool ? 'Gloves on' : '',
+		step.tool && !worn && step.tool.id !== before?.tool?.id ? `Take the ${TOOLS[step.tool.id].toLowerCase()}` : '',
+		before && before.posture !== step.posture ? POSTURES[step.posture] : '',
+		step.medium && step.aim !== 'prepare' && before?.id !== step.id ? 'Top up' : ''
+	].filter(Boolean);
+	return words.length ? words.join(', ') : before?.id === step.id ? 'Over to the other side' : 'Get ready';
+}
+
 /** What the hands do in a stretch of time. */
-function doingWords(event: TimedEvent, step: Step): string {
-	if (event.kind === 'transition') return 'Get ready';
+function doingWords(event: TimedEvent, step: Step, before: Step | null): string {
+	if (event.kind === 'transition') return readyWords(step, before);
 	if (event.kind === 'station') return 'Press and wait';
 	if (event.kind === 'rest') return 'Rest';
 	if (event.kind === 'link')
@@ -107,11 +119,14 @@ export function cuesOf(
 	performer: Performer = 'client'
 ): Cue[] {
 	let stepId = '';
+	let before: Step | null = null;
 	const cues = events.flatMap((event, i): Cue[] => {
 		const { step } = byId.get(event.stepId)!;
 		const at = { atSeconds: event.startSeconds, stepId: step.id };
 		const begins = event.stepId !== stepId;
 		stepId = event.stepId;
+		const prior = before;
+		before = step;
 		const next = begins ? nextStep(events, i, byId) : null;
 		const opening: Cue[] = begins
 			? [
@@ -121,7 +136,7 @@ export function cuesOf(
 			: [];
 		return [
 			...opening,
-			{ ...at, kind: 'doing', words: doingWords(event, step) },
+			{ ...at, kind: 'doing', words: doingWords(event, step, prior) },
 			...beatsOf(event, i === 0, performer),
 			...breathsOf(event, step, working.cueBreathHalfSeconds)
 		];

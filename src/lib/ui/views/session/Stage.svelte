@@ -96,6 +96,9 @@
 		runner.pause();
 		performing.askFit(runner.begun ? timeLeft() : Math.min(timeLeft(), sequence.budgetSeconds));
 	}
+	/** The whole screen, and back. A browser that refuses stays as it is. */
+	const fullScreen = () =>
+		void (document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen?.())?.catch(() => {});
 	let noting = $state(false);
 	function writeNote() {
 		runner.pause();
@@ -148,6 +151,7 @@
 			t: unasked(() => performing.note('tender')),
 			',': unasked(() => performing.note('lighter')),
 			'.': unasked(() => performing.note('firmer')),
+			l: unasked(fullScreen),
 			n: unasked((e) => (e.preventDefault(), writeNote())),
 			ArrowLeft: unasked(() => runner.back()),
 			PageUp: unasked(() => runner.back()),
@@ -166,6 +170,7 @@
 		<p class="min-w-0 flex-1 truncate text-right max-sm:hidden">
 			<b class="font-semibold">{clientName}</b><span class="text-ink2">, {sequence.title}</span>
 		</p>
+		<button type="button" class="dotted text-ink2 max-md:hidden" aria-keyshortcuts="L" onclick={fullScreen}>Full screen</button>
 		<a class="dotted text-ink2 max-md:hidden" href="/session/screen" target="_blank" rel="noopener">Second screen</a>
 		<button
 			type="button"

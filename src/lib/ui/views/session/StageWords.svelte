@@ -42,6 +42,7 @@
 	const nextUp = $derived(words('next').join());
 	const mind = $derived(words('mind'));
 	const breath = $derived(runner.breath);
+	const last = $derived(p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
 </script>
 
 <!-- What is read from two metres: the step, the count, the side, the hand; in rows of fixed height. -->
@@ -74,6 +75,7 @@
 		<span class="min-w-0 truncate"
 			>{#if leading}<b>Get ready.</b>
 			{:else if breath}<b>Breathe {breath}.</b>
+			{:else if last}<b>Last one, then let it run off.</b>
 			{/if}{mind.join(' · ')}</span
 		>
 	</p>
