@@ -160,9 +160,11 @@ test('what is changed while working: one more and evened, noted, fitted, through
 	await stands.getByRole('button', { name: /^Tender here/ }).click();
 	await expect(notes).toContainText('Tender here: ');
 	await page.keyboard.press('n');
-	await stands.getByLabel('Note of this moment').fill('warmer hands');
+	// Letters that are keys of the stage are letters here.
+	await expect(stands.getByLabel('Note of this moment')).toBeFocused();
+	await page.keyboard.type('warmer hands, softer');
 	await page.keyboard.press('Enter');
-	await expect(notes).toContainText('Note: warmer hands.');
+	await expect(notes).toContainText('Note: warmer hands, softer.');
 	await expectAccessible(page);
 	// How much is left is asked, shown, and done by one key.
 	await page.getByRole('button', { name: /^Fit to time/ }).click();

@@ -194,7 +194,15 @@ describe('what version 4 kept in other words', () => {
 			old.comparisons[0]!.result.verdicts.all.map((v) => v.measure)
 		);
 		expect(rows.settings).toEqual([
-			{ ...(old.settings as object), licence: [], exportedAt: null, voice: 'none', voiceRate: 1, waits: false }
+			{
+				...(old.settings as object),
+				licence: [],
+				exportedAt: null,
+				voice: 'none',
+				voiceRate: 1,
+				waits: false,
+				listens: false
+			}
 		]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
 	});

@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { labelOf, placeOf } from '../core/atlas/places';
 import { evenUp, oneLess, oneMore, otherSideNow, unevenNow } from '../core/perform/adapting/counts';
 import { fadedAhead, reopen, type Faded } from '../core/perform/adapting/faded';
@@ -61,10 +62,12 @@ export class Performing {
 		return { sequence, judgement, position: runner.position, seconds: runner.seconds, given: this.#options.given };
 	}
 
+	#stepId = $derived.by(() => this.runner.position.event?.stepId);
 	/** The side that got less of the step at hand, where it was not left so on purpose. */
 	uneven = $derived.by(() => {
-		void this.runner.position.index;
-		const uneven = unevenNow(this.moment);
+		// Once a step and once a change, not at every frame.
+		void [this.#stepId, this.sequence];
+		const uneven = untrack(() => unevenNow(this.moment));
 		return uneven && !this.#left.has(uneven.origin) ? uneven : null;
 	});
 

@@ -10,6 +10,7 @@
 	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Session } from '$lib/core/records/session';
 	import { sameDay } from '$lib/ui/parts/dates';
+	import { MAX_TEXT } from '$lib/core/step/common.schema';
 	import { clock } from '$lib/core/step/describe';
 	import { asTaken, withMet } from '$lib/core/sequence/chosen';
 	import { stepsOf } from '$lib/core/sequence/walk';
@@ -99,6 +100,7 @@
 
 	let assessment = $state.raw<Assessment>(emptyAssessment(new Date().toISOString()));
 	let context = $state.raw<readonly Entry[]>([]);
+	let told = $state('');
 	/** What is asked of the day with one answer each. */
 	const ASKED = inSection('context').filter((id) => {
 		const row = observation(id);
@@ -108,6 +110,7 @@
 	$effect(() => {
 		void clientId;
 		const begun = lookedToday;
+		untrack(() => (told = begun?.told ?? ''));
 		untrack(() => (assessment = begun?.before ?? emptyAssessment(new Date().toISOString())));
 	});
 	const asked = $derived(placesLookedAt(sequence));
@@ -130,6 +133,7 @@
 			sequence: null,
 			before: { ...assessment, takenAt: now },
 			context: [...context],
+			told,
 			screened: facts && {
 				held: allowedLines(facts.limits, today).map((l) => `${l.name}: ${l.effects.join('. ')}`.slice(0, 300)),
 				despite: perform ? herStops.map((f) => ({ what: sentenceOf(f).head.slice(0, 300), reason: reason.trim() })) : [],
@@ -268,6 +272,11 @@
 					/>
 				{/each}
 			</section>
+			<label class="block text-[13.5px]"
+				><span class="text-ink2">Her words</span>
+				<textarea class="field mt-1 w-full text-[14px]" rows="2" maxlength={MAX_TEXT} placeholder="What she says of today" bind:value={told}
+				></textarea></label
+			>
 			<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
 		{/if}
 	</aside>

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { judge } from '../rules/judge';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
-import { accountOf, plannedCounts, unevenZones, zonesOf } from './account';
+import { accountOf, plannedCounts, unevenZones, usedIn, zonesOf } from './account';
 import { oneMore } from './adapting/counts';
 import { happenedOf } from './happened';
 import { doneCounts, positionAt } from './position';
@@ -54,6 +54,16 @@ test('one more on the left and the second step left out: said of the step, and o
 		plan: { left: 5, right: 5 },
 		done: { left: 0, right: 0 }
 	});
+});
+
+test('what was used is that of steps of which something was done', () => {
+	const stone = step('d', ['chin'], { contact: 'tool', tool: { id: 'roller' }, medium: { id: 'almond-oil', ml: 1 } });
+	const oiled = sequenceOf([stone, step('e', ['malar'], { contact: 'tool', tool: { id: 'spoon' } })]);
+	const done = plannedCounts(oiled, CONTEXT).map((d) => (d.stepId === 'e' ? { ...d, seconds: 0, skipped: true } : d));
+	const used = usedIn(oiled, { done });
+	expect(used).toHaveLength(2);
+	expect(used[0]).toMatch(/roller/i);
+	expect(used[1]).toMatch(/almond/i);
 });
 
 test('a correction holds, and what was logged stays beside it', () => {

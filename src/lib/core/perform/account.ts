@@ -6,6 +6,8 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
 import { expand } from '../sequence/expand';
 import { stepTitle } from '../step/describe';
+import { mediumById } from '../medium/media';
+import { TOOLS } from '../vocabulary/vocabulary';
 import type { Dose } from '../step/step.schema';
 import { doneCounts, type DoneCount } from './position';
 import { originOf } from './adapting/moment';
@@ -138,6 +140,20 @@ export function zonesOf(rows: readonly StepAccount[], planned: Sequence, perform
 /** Sides that differ in what was really done, though the plan had them even. */
 export const unevenZones = (zones: readonly ZoneAccount[]): ZoneAccount[] =>
 	zones.filter(({ plan, done }) => plan.left === plan.right && done.left !== done.right);
+
+/** Tools and media that were really used: of steps of which something was done. */
+export function usedIn(performed: Sequence, { done }: Pick<Session, 'done'>): string[] {
+	const touched = new Set(done.filter((d) => !d.skipped && d.seconds > 0).map((d) => d.stepId));
+	const steps = stepsOf(performed)
+		.map((s) => s.step)
+		.filter((s) => touched.has(s.id));
+	const tools = steps.flatMap((s) => (s.tool ? [TOOLS[s.tool.id]] : []));
+	const media = [
+		...steps.flatMap((s) => (s.medium ? [s.medium.id] : [])),
+		...(performed.medium ? [performed.medium.id] : [])
+	];
+	return [...new Set([...tools, ...media.map((id) => mediumById(id, performed.media).title)])];
+}
 
 /** What was done of a sequence that was performed without the stage: all of it but some steps. */
 export const asDone = (sequence: Sequence, without: ReadonlySet<string>, context: ExpandContext): DoneCount[] =>

@@ -68,6 +68,8 @@ export const SessionSchema = z.strictObject({
 	guided: z.boolean().default(true),
 	before: AssessmentSchema,
 	after: AssessmentSchema.nullable().default(null),
+	/** What she said before it, in her own words. */
+	told: TextSchema.default(''),
 	/** What was told of the day: sleep, salt and the like. */
 	context: z.array(EntrySchema).max(50).default([]),
 	done: z.array(DoneStepSchema).max(2000).default([]),
@@ -87,7 +89,8 @@ export const AS_PLANNED = {
 	planned: null,
 	guided: true,
 	happened: [],
-	corrections: []
+	corrections: [],
+	told: ''
 } satisfies Partial<Session>;
 
 export const sessionKind: RecordKind<Session> = {
@@ -130,6 +133,7 @@ export const sessionKind: RecordKind<Session> = {
 		['Worked', `${s.workedSeconds} s`],
 		['Noted while working', `${s.happened.length}`],
 		['Corrections', `${s.corrections.length}`],
+		['Her words', s.told],
 		['Side effects', s.sideEffects],
 		['Note', s.note],
 		['Over', s.endedAt ? 'yes' : 'no']

@@ -20,6 +20,8 @@ export const SettingsSchema = z.strictObject({
 	voiceRate: z.number().min(0.6).max(1.6).default(1),
 	/** Each step waits for a signal before it begins. */
 	waits: z.boolean().default(false),
+	/** Spoken words lead the stage, where they are recognised on this machine. */
+	listens: z.boolean().default(false),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(null),

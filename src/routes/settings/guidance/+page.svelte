@@ -3,6 +3,8 @@
 	import { Switch } from 'bits-ui';
 	import type { Voice } from '$lib/core/records/voices';
 	import { useApp } from '$lib/state/app.svelte';
+	import { SPOKEN } from '$lib/core/perform/spoken';
+	import { kindHere, listensLocally } from '$lib/state/listening.svelte';
 	import { PEDALS, Pedals, SimulatedPedal, type Signal } from '$lib/state/pedals';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import { StageSound, voiceHere } from '$lib/ui/views/session/sound';
@@ -11,6 +13,7 @@
 	const settings = $derived(app.settings);
 	/** Voices are told by the browser a moment after the page is there. */
 	let voice = $state.raw<SpeechSynthesisVoice | null>(voiceHere());
+	let local = $state<boolean | null>(null);
 	const EXAMPLE = ['Lower eyelid to front of the ear', 'Ring finger', '7 times', 'client’s left'];
 	const HOW_MUCH: readonly { value: Voice; label: string; what: string }[] = [
 		{ value: 'none', label: 'Nothing', what: 'Tones and captions only.' },
@@ -25,6 +28,7 @@
 	let plugged = $state('');
 	const pedal = new SimulatedPedal();
 	onMount(() => {
+		void listensLocally(kindHere()).then((is) => (local = is));
 		const told = () => (voice = voiceHere());
 		globalThis.speechSynthesis?.addEventListener?.('voiceschanged', told);
 		const pedals = new Pedals({
@@ -123,6 +127,27 @@
 						onchange={(v) => app.save({ waits: v === 'waits' })}
 					/>
 				</div>
+				<div class="flex flex-wrap items-center gap-3">
+					<span class="text-ink2 w-24 text-[13.5px]" aria-hidden="true">Spoken words</span>
+					<Segmented
+						label="Whether spoken words lead"
+						value={settings.listens ? 'listens' : 'not'}
+						options={[
+							{ value: 'not', label: 'It does not listen' },
+							{ value: 'listens', label: 'They lead the stage' }
+						]}
+						onchange={(v) => app.save({ listens: v === 'listens' })}
+					/>
+				</div>
+				<p class="max-w-[68ch] text-[13.5px] leading-5" role="status">
+					{local === null
+						? ''
+						: local
+							? `Recognised on this machine, sent nowhere: ${Object.values(SPOKEN)
+									.map((all) => all[0])
+									.join(', ')}. A word counts where it stands alone.`
+							: 'This browser does not recognise words on this machine, so it does not listen.'}
+				</p>
 				<p class="max-w-[68ch] text-[13.5px] leading-5">
 					A pedal that the browser takes for a gamepad, one that types (space, arrows, page up and down), or the keys of a headset: all do
 					the same. Press one now to see what it does.

@@ -5,6 +5,7 @@ export const to11: RecordMigration = {
 	to: 11,
 	name: 'the session as it happened',
 	records: {
-		session: (raw) => ({ planned: null, guided: true, happened: [], corrections: [], ...raw })
+		settings: (raw) => ({ listens: false, ...raw }),
+		session: (raw) => ({ planned: null, guided: true, happened: [], corrections: [], told: '', ...raw })
 	}
 };

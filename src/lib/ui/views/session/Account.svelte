@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { ZONES } from '$lib/core/atlas/zones';
-	import { accountOf, unevenZones, zonesOf, type Sides, type StepAccount } from '$lib/core/perform/account';
+	import { accountOf, unevenZones, usedIn, zonesOf, type Sides, type StepAccount } from '$lib/core/perform/account';
 	import { MARKS } from '$lib/core/records/runEntry';
 	import type { Correction, Session } from '$lib/core/records/session';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
@@ -22,6 +22,7 @@
 	const rows = $derived(accountOf(planned, performed, session, context));
 	const zones = $derived(zonesOf(rows, planned, performed));
 	const uneven = $derived(unevenZones(zones));
+	const used = $derived(usedIn(performed, session));
 	const left = $derived(rows.filter((r) => r.became === 'left out'));
 	const other = $derived(rows.filter((r) => r.became !== 'as planned' && r.became !== 'left out'));
 	const noted = $derived(session.happened.filter((h) => h.mark !== 'halt'));
@@ -81,6 +82,8 @@
 					<div><span class="text-ink">{ZONES[zone].label}</span>: {done.left} left, {done.right} right, planned even</div>
 				{/each}
 			</dd>{/if}
+		{#if used.length}<dt>With</dt>
+			<dd>{used.join(', ')}{performed.performer === 'self' ? '; by her own hands' : ''}</dd>{/if}
 		{#if noted.length}<dt>Noted</dt>
 			<dd>
 				{#each noted as mark, i (i)}

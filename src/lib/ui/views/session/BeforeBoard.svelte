@@ -5,6 +5,8 @@
 	import type { Session } from '$lib/core/records/session';
 	import type { Limit } from '$lib/core/screening/limit.schema';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import KeptField from '../../parts/controls/KeptField.svelte';
 	import GradeBoard from './GradeBoard.svelte';
 	import MeasureTable from './MeasureTable.svelte';
 
@@ -29,6 +31,14 @@
 	<GradeBoard assessment={session.before} ghost={null} {asked} {orientation} title="What the hands found before" {limits} onchange={set} />
 	<aside class="space-y-4 pb-4" aria-label="Tape before">
 		<MeasureTable assessment={session.before} ghost={null} {unit} onchange={set} />
+		<KeptField
+			label="Her words"
+			class="field text-[14px]"
+			rows={3}
+			maxlength={MAX_TEXT}
+			value={session.told}
+			onkeep={(told) => onchange({ told })}
+		/>
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">

@@ -3,10 +3,12 @@
 	import { askedNow } from '$lib/core/perform/asks';
 	import { happenedOf } from '$lib/core/perform/happened';
 	import { soundtrackOf } from '$lib/core/perform/sounds';
+	import type { SpokenId } from '$lib/core/perform/spoken';
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { ClientFacts } from '$lib/core/screening/clientFacts';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { kindHere, Listening } from '$lib/state/listening.svelte';
 	import { modalOpen } from '$lib/state/modal';
 	import { Pedals } from '$lib/state/pedals';
 	import { Performing } from '$lib/state/performing.svelte';
@@ -107,14 +109,32 @@
 		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
 	});
 	$effect(() => pedals.follow());
+	/** Spoken words, where the browser hears them on this machine. */
+	const SPOKEN: Record<SpokenId, () => void> = {
+		pause: () => runner.pause(),
+		go: () => !runner.playing && toggle(),
+		back: () => runner.back(),
+		skip: () => performing.skip(),
+		more: () => performing.more(),
+		less: () => performing.less(),
+		otherSide: () => performing.otherSide(),
+		even: () => performing.even(),
+		oil: () => performing.note('oil'),
+		tender: () => performing.note('tender'),
+		lighter: () => performing.note('lighter'),
+		firmer: () => performing.note('firmer')
+	};
+	const listening = new Listening((id) => {
+		if (!hidden && !modalOpen()) SPOKEN[id]();
+	});
+	$effect(() => (app.settings?.listens ? listening.follow(kindHere()) : undefined));
+	$effect(() => {
+		app.tell('listening', listening.trouble);
+		return () => app.tell('listening', '');
+	});
+	const here = $derived(runner.position.index);
 	const asks = $derived(
-		askedNow(
-			performing.sequence,
-			performing.judgement.events,
-			runner.position.index,
-			(id) => performing.judgement.context.byId.get(id)!.number,
-			app.context
-		)
+		askedNow(performing.sequence, performing.judgement.events, here, (id) => performing.judgement.context.byId.get(id)!.number, app.context)
 	);
 	/** Lines of the log are written one after the other, in their order, and so is a sequence that goes on otherwise. */
 	let writing: Promise<unknown> = Promise.resolve();

@@ -124,7 +124,14 @@
 		return () => clearInterval(still);
 	});
 	/** A key of the stage, while nothing stands before it. */
-	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => void (modalOpen() || run(e));
+	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => {
+		if (!modalOpen() && !isTyped(e)) run(e);
+	};
+	/** A key for a field, or for a button of what stands open: the stage does not hear it. */
+	const isTyped = ({ target, key }: KeyboardEvent): boolean =>
+		key !== 'Escape' &&
+		target instanceof Element &&
+		(target.matches('input, textarea, select') || (key === ' ' && target.closest('[data-own-keys]') !== null));
 	onMount(() => {
 		const screen = new ScreenSender(() => performance.now());
 		const look = () => {

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
 	import { clock } from '$lib/core/step/describe';
 	import type { Performing } from '$lib/state/performing.svelte';
+	import StageFit from './StageFit.svelte';
 
 	interface Props {
 		performing: Performing;
@@ -17,10 +17,7 @@
 		return () => clearInterval(timer);
 	});
 	const fit = $derived(performing.fit);
-	/** Whole minutes that she says are left. */
-	let minutes = $state(untrack(() => Math.max(1, Math.round(timeLeft() / 60))));
 	let words = $state('');
-	const refused = $derived(fit && 'refused' in fit.adapted ? fit.adapted.refused : '');
 	function keepNote() {
 		if (words.trim()) performing.note('note', words.trim());
 		words = '';
@@ -28,34 +25,8 @@
 	}
 </script>
 
-<section class="pause {fit ? 'tall' : ''}" aria-label="While it stands">
-	{#if fit}
-		<h2 class="text-[1.15em] font-semibold">Fit what is left</h2>
-		<label class="flex flex-wrap items-center gap-2"
-			>Minutes left
-			<input
-				class="field w-20"
-				type="number"
-				min="1"
-				max="240"
-				step="1"
-				bind:value={minutes}
-				oninput={() => minutes >= 1 && performing.askFit(60 * minutes)}
-			/></label
-		>
-		{#if refused}<p class="text-flag" role="alert">{refused}</p>
-		{:else if fit.changes.length}
-			<ul class="min-h-0 flex-1 overflow-y-auto">
-				{#each fit.changes as change (change.stepId)}<li>{change.number}. {change.text}</li>{/each}
-			</ul>
-			<p class="text-ink2">{clock(fit.leftSeconds)} to go then. {fit.why}</p>
-		{:else}<p>It fits as it is: {clock(fit.leftSeconds)} to go.</p>{/if}
-		<p class="flex flex-wrap gap-2">
-			{#if fit.changes.length && !refused}<button type="button" class="btn btn-large btn-primary" onclick={() => performing.takeFit()}
-					>Apply <kbd>Y</kbd></button
-				>{/if}
-			<button type="button" class="btn btn-large" onclick={() => (performing.fit = null)}>Leave it as planned <kbd>Esc</kbd></button>
-		</p>
+<section class="pause {fit ? 'tall' : ''}" aria-label="While it stands" data-own-keys>
+	{#if fit}<StageFit {performing} {fit} {timeLeft} />
 	{:else if noting}
 		<form class="flex flex-wrap items-end gap-2" onsubmit={(e) => (e.preventDefault(), keepNote())}>
 			<label class="min-w-0 flex-1"
@@ -119,11 +90,11 @@
 		white-space: normal;
 	}
 	@media (max-width: 700px) {
-		kbd {
+		.pause :global(kbd) {
 			display: none;
 		}
 	}
-	kbd {
+	.pause :global(kbd) {
 		opacity: 0.75;
 		font-family: inherit;
 		font-size: 0.85em;

@@ -1,0 +1,34 @@
+/** What may be said to the stage, each in the words that are heard for it. A new one is a row here. */
+export const SPOKEN = {
+	pause: ['pause', 'wait', 'stop'],
+	go: ['go on', 'begin', 'continue'],
+	back: ['again', 'step again'],
+	skip: ['skip', 'next'],
+	more: ['more', 'one more'],
+	less: ['less', 'one less'],
+	otherSide: ['other side'],
+	even: ['yes'],
+	oil: ['oil', 'top up'],
+	tender: ['tender', 'tender here'],
+	lighter: ['lighter'],
+	firmer: ['firmer']
+} as const satisfies Record<string, readonly string[]>;
+export type SpokenId = keyof typeof SPOKEN;
+
+const BY_WORDS = (Object.entries(SPOKEN) as [SpokenId, readonly string[]][])
+	.flatMap(([id, all]) => all.map((words) => ({ id, words })))
+	.sort((a, b) => b.words.length - a.words.length);
+
+/**
+ * What was asked for in what was heard: only where it stands alone, so that talk with the client leads nothing.
+ * @example spokenIn('Other side, please') // => 'otherSide'
+ */
+export function spokenIn(heard: string): SpokenId | null {
+	const said = heard
+		.toLowerCase()
+		.replace(/[^a-z ]+/g, ' ')
+		.replace(/\b(please|now|and|um|uh)\b/g, ' ')
+		.replace(/\s+/g, ' ')
+		.trim();
+	return BY_WORDS.find(({ words }) => words === said)?.id ?? null;
+}
