@@ -156,14 +156,14 @@ describe('openings that faded', () => {
 	test('a halt of twenty minutes is named with its minutes, and it is opened again before it is needed', () => {
 		const faded = fadedAhead(now, played(1200), nowMs(1200));
 		expect(faded.map((f) => f.node)).toEqual(['submandibular']);
-		expect(faded[0]!.words).toContain('was opened 20 minutes ago, and step 4');
+		expect(faded[0]!.words).toContain('were opened 20 minutes ago, and step 4');
 		const again = made(reopen(now, faded[0]!));
 		const ids = stepsOf(again.sequence).map((s) => s.step.id);
 		expect(ids.indexOf('open-submandibular')).toBe(ids.indexOf('late') - 1);
 	});
 	test('an opening that was skipped is missed', () => {
 		const faded = fadedAhead(now, played(0, true), nowMs(0));
-		expect(faded.map((f) => [f.node, f.words.includes('is not open')])).toEqual([['submandibular', true]]);
+		expect(faded.map((f) => [f.node, f.words.includes('are not open')])).toEqual([['submandibular', true]]);
 	});
 });
 

@@ -86,7 +86,7 @@ export function fadedAhead(moment: Moment, played: readonly Stretch[], nowMs: nu
 function wordsOf({ stepIds, params }: RawFinding, node: NodeId, context: JudgeContext): string {
 	const { step, number } = context.byId.get(stepIds[0]!)!;
 	const minutes = Number(params?.minutesAgo ?? -1);
-	const since = minutes > 0 ? `was opened ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} ago` : 'is not open';
+	const since = minutes > 0 ? `were opened ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} ago` : 'are not open';
 	return `${NODES[node].label} ${since}, and step ${number}, ${stepTitle(step)}, leads to it.`;
 }
 

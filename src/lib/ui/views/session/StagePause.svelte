@@ -102,7 +102,8 @@
 	@media (orientation: portrait) {
 		.pause {
 			width: 100%;
-			max-height: 40%;
+			height: 44%;
+			max-height: none;
 		}
 		.tall {
 			height: 45%;
