@@ -70,12 +70,12 @@ export class Runner {
 	}
 
 	/** Where the breath is led at this moment; null where it is free. */
-	get breath(): 'in' | 'out' | null {
+	breath = $derived.by<'in' | 'out' | null>(() => {
 		const { event } = this.position;
 		const cue = this.said('breath').findLast((c) => c.stepId === event?.stepId);
 		const half = this.#options.breathHalfSeconds ?? 0;
 		return cue && this.seconds < cue.atSeconds + half ? (cue.words as 'in' | 'out') : null;
-	}
+	});
 
 	#log(kind: RunEvent['kind'], seconds: number, from?: number): void {
 		this.#options.onlog?.({ kind, seconds, atMs: this.#options.now(), ...(from === undefined ? {} : { from }) });

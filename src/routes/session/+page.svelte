@@ -110,8 +110,10 @@
 	$effect(() => {
 		void clientId;
 		const begun = lookedToday;
-		untrack(() => (told = begun?.told ?? ''));
-		untrack(() => (assessment = begun?.before ?? emptyAssessment(new Date().toISOString())));
+		untrack(() => {
+			told = begun?.told ?? '';
+			assessment = begun?.before ?? emptyAssessment(new Date().toISOString());
+		});
 	});
 	const asked = $derived(placesLookedAt(sequence));
 	/** Keeps the look; with a sequence the stage follows, without one the composing. */

@@ -1,6 +1,5 @@
 import { fixIn, judge, type JudgeInput } from '../rules/judge';
 import { outOfReach } from '../rules/body/selfReach';
-import { takesBothHands } from '../rules/body/twoHands';
 import { applyEdit } from '../sequence/edits';
 import type { Sequence } from '../sequence/sequence.schema';
 import { mapSteps, stepsOf } from '../sequence/walk';
@@ -45,7 +44,7 @@ export function forOneself(sequence: Sequence, given: JudgeInput): ForOneself {
 	}
 	// What no fix reaches is left out: it cannot be done.
 	now = mapSteps(now, (step) => {
-		if (!outOfReach(step) && !(step.side === 'both' && takesBothHands(step) && needsAnother(step))) return step;
+		if (!outOfReach(step)) return step;
 		said(step, 'left out, one does not reach it');
 		return null;
 	});

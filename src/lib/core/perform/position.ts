@@ -124,6 +124,13 @@ export interface DoneCount {
 	readonly skipped: boolean;
 }
 
+/** How many seconds of a stretch of the plan were played. */
+export const secondsPlayed = (
+	played: readonly { readonly from: number; readonly to: number }[],
+	{ startSeconds, endSeconds }: Pick<TimedEvent, 'startSeconds' | 'endSeconds'>
+): number =>
+	played.reduce((sum, p) => sum + Math.max(0, Math.min(p.to, endSeconds) - Math.max(p.from, startSeconds)), 0);
+
 /**
  * What was done of each step, from the stretches of the plan that were actually played.
  * @param played stretches in seconds of the plan; skipped time is in none of them
@@ -139,10 +146,7 @@ export function doneCounts(
 		if (event.kind === 'transition') continue;
 		const length = event.endSeconds - event.startSeconds;
 		sum.planned += length;
-		const over = played.reduce(
-			(s, p) => s + Math.max(0, Math.min(p.to, event.endSeconds) - Math.max(p.from, event.startSeconds)),
-			0
-		);
+		const over = secondsPlayed(played, event);
 		const share = Math.min(1, over / length);
 		sum.seconds += over;
 		// A repetition of several strokes counts once.

@@ -9,6 +9,7 @@ import type { TimedEvent } from '../../sequence/expand';
 import { passesOf } from '../../sequence/passes';
 import { stepTitle } from '../../step/describe';
 import { settled, type Adapted, type Moment } from './moment';
+import { secondsPlayed } from '../position';
 import type { Stretch } from '../run';
 
 /** An opening that the steps ahead rely on and that is not there any more, or never was. */
@@ -39,11 +40,7 @@ function asItWas(moment: Moment, played: readonly Stretch[], nowMs: number): Tim
 	return moment.judgement.events.flatMap((event, i): TimedEvent[] => {
 		if (i >= moment.position.index) return [event];
 		const length = event.endSeconds - event.startSeconds;
-		const over = played.reduce(
-			(sum, p) => sum + Math.max(0, Math.min(p.to, event.endSeconds) - Math.max(p.from, event.startSeconds)),
-			0
-		);
-		if (over < DONE_FROM * length) return [];
+		if (secondsPlayed(played, event) < DONE_FROM * length) return [];
 		const until = Math.min(
 			event.endSeconds,
 			...played
