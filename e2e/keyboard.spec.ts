@@ -74,7 +74,8 @@ test('at 200 % zoom map, steps and inspector are tabs, and nothing runs off the 
 		'/settings'
 	]) {
 		await page.goto(page.url().replace(/(:\d+).*/, `$1${path}`));
-		await page.getByRole('navigation').waitFor();
+		await page.getByRole('navigation', { name: 'Views' }).waitFor();
+		await page.getByRole('heading').first().waitFor();
 		const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 		expect(over, path).toBeLessThanOrEqual(0);
 	}

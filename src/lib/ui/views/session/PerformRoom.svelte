@@ -13,7 +13,7 @@
 	import { Pedals } from '$lib/state/pedals';
 	import { Performing } from '$lib/state/performing.svelte';
 	import type { SessionDraft } from '$lib/state/sessionDraft.svelte';
-	import { StageSound, voiceHere } from './sound';
+	import { StageSound } from './sound';
 	import Stage from './Stage.svelte';
 
 	interface Props {
@@ -58,13 +58,16 @@
 			})
 	);
 	const runner = performing.runner;
+	/** Before the first touch it is said what is to be minded, and where it begins. */
+	let leading = $state(false);
 	/** Stops where it is, as when another window takes it over. */
 	export function pause(): void {
+		leading = false;
 		runner.pause();
 		sound.stop();
 	}
 	$effect(() => {
-		if (hidden) untrack(() => runner.pause());
+		if (hidden) untrack(pause);
 	});
 	/** What is heard: tones and words, as the settings say. */
 	const track = $derived(
@@ -81,22 +84,14 @@
 		untrack(() => sound.follow(now));
 	});
 	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
-	/** Before the first touch it is said what is to be minded, and where it begins. */
-	let leading = $state<ReturnType<typeof setTimeout> | null>(null);
 	function toggle() {
-		if (leading !== null) {
-			clearTimeout(leading);
-			leading = null;
-			return sound.stop();
-		}
-		if (runner.playing) return runner.pause();
-		const lead = runner.begun || !voiceHere() ? 0 : -(track.spoken[0]?.atSeconds ?? 0);
-		if (lead <= 0) return runner.go();
-		sound.play(-lead);
-		leading = setTimeout(() => {
-			leading = null;
+		if (leading || runner.playing) return pause();
+		const begin = () => {
+			leading = false;
 			runner.go();
-		}, 1000 * lead);
+		};
+		leading = !runner.begun && sound.lead(begin);
+		if (!leading) begin();
 	}
 	const pedals = new Pedals({
 		onsignal: (signal) => {
@@ -111,7 +106,7 @@
 	$effect(() => pedals.follow());
 	/** Spoken words, where the browser hears them on this machine. */
 	const SPOKEN: Record<SpokenId, () => void> = {
-		pause: () => runner.pause(),
+		pause,
 		go: () => !runner.playing && toggle(),
 		back: () => runner.back(),
 		skip: () => performing.skip(),
@@ -193,7 +188,7 @@
 	async function end() {
 		if (ending) return;
 		ending = true;
-		runner.pause();
+		pause();
 		await writing;
 		await draft.change({
 			endedAt: app.repo.stamp().now,
@@ -225,6 +220,6 @@
 		onwake={wake}
 		ontoggle={toggle}
 		onframe={() => pedals.look()}
-		leading={leading !== null}
+		{leading}
 	/>
 {/if}

@@ -32,6 +32,8 @@ export class StageSound {
 	#from: { seconds: number; atMs: number } | null = null;
 	#toneAt = 0;
 	#wordAt = 0;
+	/** What is said before it begins, and the beginning itself. */
+	#leading: ReturnType<typeof setTimeout>[] = [];
 
 	/** @param rate of the voice, asked at each word */
 	constructor(private readonly rate: () => number) {}
@@ -57,6 +59,27 @@ export class StageSound {
 		return seconds + (performance.now() - atMs) / 1000;
 	}
 
+	/**
+	 * Says what stands before the beginning, then begins. However busy the page is, nothing of it is left out: the hands
+	 * wait for it.
+	 * @returns whether there is anything to be said; where there is not, nothing is begun
+	 */
+	lead(begin: () => void): boolean {
+		const words = this.#track.spoken.filter(({ atSeconds }) => atSeconds < 0);
+		const first = words[0]?.atSeconds;
+		if (first === undefined || !voiceHere()) return false;
+		this.#leading = words.map((w) => setTimeout(() => this.say(w.words), 1000 * (w.atSeconds - first)));
+		this.#leading.push(
+			setTimeout(() => {
+				this.#leading = [];
+				// It goes on from the lead: what is being said is said to its end.
+				this.#from = { seconds: 0, atMs: performance.now() };
+				begin();
+			}, -1000 * first)
+		);
+		return true;
+	}
+
 	/** From a second of the plan on; what was laid before is taken back. */
 	play(seconds: number): void {
 		// Where it only goes on, what is being said is said to its end.
@@ -77,6 +100,8 @@ export class StageSound {
 
 	#silence(words = true): void {
 		clearInterval(this.#timer);
+		this.#leading.forEach(clearTimeout);
+		this.#leading = [];
 		for (const node of this.#laid) node.stop();
 		this.#laid.clear();
 		if (words && typeof speechSynthesis !== 'undefined') speechSynthesis.cancel();
