@@ -105,6 +105,16 @@ test('while it runs an ending is asked for twice; after it one can go on, and lo
 			expect(box.x + box.width).toBeLessThanOrEqual(width + 1);
 		}
 		const heading = (await page.getByRole('heading', { level: 1 }).boundingBox())!;
+		// The numeral, or what is taken in its place, stands over no words.
+		await expect(async () => {
+			const [count, line] = await Promise.all(
+				['.count, .taking', '.line'].map(async (part) => (await page.locator(part).first().boundingBox())!)
+			);
+			// A box of type is taller than its figures, by a fifth of it above and below at least.
+			const air = 0.2 * count!.height;
+			expect(count!.y + air, `${width}`).toBeGreaterThanOrEqual(heading.y + heading.height - 1);
+			expect(count!.y + count!.height - air, `${width}`).toBeLessThanOrEqual(line!.y + 1);
+		}).toPass({ timeout: 10_000 });
 		await page.keyboard.press('ArrowRight');
 		expect(await boxes()).toEqual(here);
 		const after = (await page.getByRole('heading', { level: 1 }).boundingBox())!;

@@ -25,7 +25,7 @@ const backup = (version: number): Backup => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));
@@ -200,12 +200,17 @@ describe('what version 4 kept in other words', () => {
 				exportedAt: null,
 				voice: 'none',
 				voiceRate: 1,
-				waits: false,
+				waits: 'signs',
+				place: null,
 				listens: false
 			}
 		]);
 		expect(rows.sequence.map((s) => [s.id, s.archived])).toEqual([['s1', true]]);
 	});
+});
+
+test('who had each step wait before version 12 has it still', () => {
+	expect(backup(11).rows.settings.map((s) => [s.waits, s.place])).toEqual([['always', null]]);
 });
 
 describe('what version 7 kept in other words', () => {

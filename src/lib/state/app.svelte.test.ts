@@ -47,6 +47,25 @@ describe('settings', () => {
 		await app.save({ theme: 'auto' });
 		await settled(() => expect(document.documentElement.dataset.theme).toBe('day'));
 	});
+	test('evening comes by itself after sunset, where it is told where; till then it looks as the device does', async () => {
+		vi.useFakeTimers({ toFake: ['Date', 'setInterval', 'clearInterval'], now: new Date('2026-03-20T12:00:00Z') });
+		try {
+			await app.save({ theme: 'sunset' });
+			await settled(() => expect(localStorage.getItem('soft-tide-theme')).toBe('auto'));
+			await app.save({ place: { latitude: 0, longitude: 0 } });
+			await settled(() => expect(localStorage.getItem('soft-tide-theme')).toBe('day'));
+			// At an equinox the sun sets on the equator at about six, and a few minutes later here: noon is at 12:07.
+			vi.setSystemTime(new Date('2026-03-20T18:00:00Z'));
+			vi.advanceTimersByTime(60_000);
+			expect(document.documentElement.dataset.theme).toBe('day');
+			vi.setSystemTime(new Date('2026-03-20T18:20:00Z'));
+			vi.advanceTimersByTime(60_000);
+			await settled(() => expect(document.documentElement.dataset.theme).toBe('evening'));
+			expect([app.look.dark, localStorage.getItem('soft-tide-theme')]).toEqual([true, 'evening']);
+		} finally {
+			vi.useRealTimers();
+		}
+	});
 	test('a value that is not valid is told and not stored', async () => {
 		await app.save({ units: 'ell' as never });
 		expect(app.troubles[0]).toMatch(/could not be saved/);

@@ -4,10 +4,9 @@ import type { Settings } from '../core/records/settings';
 import type { JudgeInput } from '../core/rules/judge';
 import type { SkinTone } from '../core/client/skinTones';
 import type { Client } from '../core/records/client';
-import { applySkin } from './skinTones';
+import { Look } from './look.svelte';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { CurrentClient } from './currentClient.svelte';
-import { rememberOutside } from '../store/outside';
 import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
 import type { LockState } from './lock.svelte';
 import { Today } from './today.svelte';
@@ -55,10 +54,11 @@ export class AppState {
 	readonly today: Today;
 	/** Whose record is looked at, where that is not who is up next. */
 	shown = $state.raw<Client | null>(null);
+	readonly look = new Look();
 	/** Skin of the figure of whoever it is; null: as the settings say. */
 	figure = $derived.by(() => (this.shown ?? this.current.client)?.skinTone ?? null);
 	/** Draws the figures anew where she has a skin of her own. Call it in an effect. */
-	drawFigure = (): void => void (this.settings && applyLook(this.settings, this.figure));
+	drawFigure = (): void => void (this.settings && this.look.draw(this.settings, this.figure));
 
 	/** Who is up next. */
 	readonly current: CurrentClient;
@@ -95,7 +95,7 @@ export class AppState {
 				() => this.repo.settings(),
 				(settings) => {
 					this.settings = settings;
-					this.#sayOnce(applyLook(settings, this.figure));
+					this.#sayOnce(this.look.draw(settings, this.figure));
 				}
 			),
 			follow(
@@ -114,6 +114,7 @@ export class AppState {
 		const stopDay = this.today.follow();
 		return () => {
 			stopDay();
+			this.look.stop();
 			for (const subscription of subscriptions) subscription.unsubscribe();
 			stop();
 		};
@@ -191,14 +192,6 @@ export class AppState {
 	async lookWhetherPersisted(): Promise<void> {
 		this.persisted = (await navigator.storage?.persisted?.()) ?? false;
 	}
-}
-
-/** @returns whether it is remembered for the first moment of the next visit */
-function applyLook({ theme, skinTone }: Settings, hers: SkinTone | null): boolean {
-	const dark = theme === 'evening' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
-	document.documentElement.dataset.theme = dark ? 'evening' : 'day';
-	applySkin(document.documentElement, hers ?? skinTone, dark ? 'evening' : 'day');
-	return rememberOutside('theme', theme);
 }
 
 /** Must be called during initialisation of the root layout. */

@@ -18,7 +18,7 @@ const perform = (store: ReturnType<typeof disk>) =>
 		log: [...store.log],
 		clock: () => ms,
 		now: () => ms,
-		waits: () => false,
+		waits: () => 'never',
 		onlog: (event) => store.log.push(event),
 		onchange: (next) => (store.sequence = next)
 	});

@@ -6,10 +6,12 @@ import type { Adapted, Moment } from '../core/perform/adapting/moment';
 import { endSoon, fitRest, type FitRest } from '../core/perform/adapting/rest';
 import { metNow } from '../core/perform/asks';
 import { cuesOf } from '../core/perform/cues';
+import { signSecondsOf } from '../core/perform/untilSign';
 import { MARKS, type MarkId, type RunEvent } from '../core/records/runEntry';
+import type { Waits } from '../core/records/waits';
 import { judge, type Judgement, type JudgeInput } from '../core/rules/judge';
 import type { Sequence } from '../core/sequence/sequence.schema';
-import { clock } from '../core/step/describe';
+import { clock, signsText } from '../core/step/describe';
 import { Runner } from './runner.svelte';
 
 interface Options {
@@ -18,7 +20,9 @@ interface Options {
 	readonly log: readonly RunEvent[];
 	readonly clock: () => number;
 	readonly now: () => number;
-	readonly waits: () => boolean;
+	readonly waits: () => Waits;
+	/** A step goes on past the plan, until its sign comes. */
+	readonly onsign?: () => void;
 	readonly onlog: (event: RunEvent) => void;
 	/** The sequence goes on otherwise from now on: it is kept before the next line of the log. */
 	readonly onchange: (next: Sequence) => void;
@@ -48,13 +52,30 @@ export class Performing {
 		this.runner = new Runner({
 			...options,
 			...this.#plan(),
+			onsign: () => {
+				options.onsign?.();
+				this.say(`${this.signWords}: go on when it is so.`);
+			},
+			onslept: (seconds) => {
+				const last = clock(seconds);
+				this.say(`This device slept for ${last}, or its window did: it waits at the same count.`);
+			},
 			breathHalfSeconds: options.given.working.cueBreathHalfSeconds
 		});
 	}
 
 	#plan() {
 		const { events, context } = this.judgement;
-		return { events, cues: cuesOf(events, context.byId, this.#options.given.working, this.sequence.performer) };
+		return {
+			events,
+			cues: cuesOf(events, context.byId, this.#options.given.working, this.sequence.performer),
+			signSeconds: signSecondsOf(events, context.byId)
+		};
+	}
+	/** What the step at hand waits for, in words; empty where it waits for nothing. */
+	get signWords(): string {
+		const until = this.judgement.context.byId.get(this.#stepId ?? '')?.step.until;
+		return until ? `Until it is ${signsText(until)}` : '';
 	}
 
 	get moment(): Moment {
@@ -149,6 +170,7 @@ export class Performing {
 
 	/** A drain is skipped only by a second word: what was set free is left where it is. */
 	skip(): void {
+		if (this.runner.untilSign !== null) return this.runner.signed();
 		const { event } = this.runner.position;
 		const step = this.judgement.context.byId.get(event?.stepId ?? '')?.step;
 		const drains = event?.kind === 'link' || step?.aim === 'close';

@@ -7,6 +7,8 @@ import { cuesOf } from '../core/perform/cues';
 import type { RunEvent } from '../core/records/runEntry';
 import { stepsOf } from '../core/sequence/walk';
 import { expand } from '../core/sequence/expand';
+import { judge } from '../core/rules/judge';
+import { signSecondsOf } from '../core/perform/untilSign';
 import { TEMPLATES } from '../core/template/templates';
 import { Runner } from './runner.svelte';
 
@@ -23,7 +25,7 @@ const runner = (log: RunEvent[] = [], waits = false) =>
 		cues,
 		clock: () => ms,
 		now: () => ms,
-		waits: () => waits,
+		waits: () => (waits ? 'always' : 'never'),
 		onlog: (e) => log.push(e)
 	});
 beforeEach(() => (ms = 0));
@@ -111,15 +113,15 @@ describe('the stage clock', () => {
 		ms = 21_000;
 		r.tick();
 		expect([r.playing, r.seconds]).toEqual([true, 21]);
-		ms = 400_000;
+		ms = 100_000;
 		r.tick();
 		expect([r.playing, r.seconds, r.position.event!.stepId]).toEqual([false, 22, 'b']);
-		ms = 410_000;
+		ms = 110_000;
 		r.go();
-		ms = 412_000;
+		ms = 112_000;
 		r.tick();
 		expect(r.seconds).toBe(24);
-		ms = 600_000;
+		ms = 200_000;
 		r.tick();
 		expect([r.position.done, r.playing]).toEqual([true, false]);
 		expect(r.done().map((d) => [d.leftReps, d.skipped])).toEqual([
@@ -127,6 +129,99 @@ describe('the stage clock', () => {
 			[5, false]
 		]);
 		expect(log.map((e) => e.kind)).toEqual(['go', 'pause', 'go', 'pause']);
+	});
+	test('a step goes on past the plan until its sign, at most its longest time, and a signal leads on; a crash loses none of it', () => {
+		// 10 s a side, and up to 30 s more until it is softer.
+		const kneaded = step('k', ['masseter'], {
+			motion: 'knead',
+			side: { each: true, first: 'left' },
+			dose: { kind: 'seconds', min: 5, target: 10, max: 40 },
+			until: { signs: ['softer'], capSeconds: 40 }
+		});
+		const steps = sequenceOf([kneaded, step('b', ['malar', 'zygoma'])]);
+		const { events: plan, context } = judge(steps, CONTEXT);
+		const log: RunEvent[] = [];
+		const onsign = vi.fn();
+		const made = (from: RunEvent[]) =>
+			new Runner({
+				events: plan,
+				cues: [],
+				signSeconds: signSecondsOf(plan, context.byId),
+				clock: () => ms,
+				now: () => ms,
+				waits: () => 'signs',
+				onsign,
+				log: from,
+				onlog: (e) => log.push(e)
+			});
+		const r = made([]);
+		r.go();
+		ms = 25_000;
+		r.tick();
+		expect([r.seconds, r.untilSign, r.position.side, onsign.mock.calls.length]).toEqual([10, 15, 'left', 1]);
+		r.signed();
+		// 2 s to change over, then the right side; nobody gives a signal there, and nobody looks for a minute.
+		ms = 27_000;
+		r.tick();
+		expect([r.seconds, r.untilSign]).toEqual([12, null]);
+		ms = 37_500;
+		r.tick();
+		expect(r.untilSign).toBeCloseTo(29.5, 6);
+		const crashed = made([...log]);
+		expect([crashed.seconds, crashed.workedSeconds]).toEqual([22, 37]);
+		// 30 s past the 37th second it went on by itself: at the 67th, as it is found at the 70th.
+		ms = 70_000;
+		r.tick();
+		expect([r.seconds, r.untilSign, r.position.event!.stepId]).toEqual([25, null, 'b']);
+		expect(log.filter((e) => e.mark === 'sign').map((e) => e.words)).toEqual([
+			'15 s past the plan',
+			'30 s past the plan'
+		]);
+		expect(r.done()[0]).toMatchObject({ seconds: 20, skipped: false });
+		r.still();
+		expect(made([...log]).workedSeconds).toBeCloseTo(r.workedSeconds, 6);
+	});
+	test('a closed lid: nobody looked for minutes, so it stands at the count that was last seen, and that was a halt', () => {
+		const log: RunEvent[] = [];
+		const onslept = vi.fn();
+		const r = new Runner({ events, cues, clock: () => ms, now: () => ms, onslept, onlog: (e) => log.push(e) });
+		r.go();
+		ms = 7_000;
+		r.tick();
+		ms = 607_000;
+		r.tick();
+		expect([r.playing, r.seconds, onslept.mock.calls]).toEqual([false, 7, [[600]]]);
+		r.go();
+		expect([r.seconds, r.haltedSeconds]).toEqual([6, 600]);
+		expect(log.map((e) => [e.kind, e.atMs])).toEqual([
+			['go', 0],
+			['pause', 7_000],
+			['go', 607_000]
+		]);
+	});
+	test('who goes on after a crash, and crashes again, has done what was done before the first', () => {
+		const log: RunEvent[] = [];
+		const first = runner(log);
+		first.go();
+		ms = 9_000;
+		first.tick();
+		first.still();
+		const second = new Runner({
+			events,
+			cues,
+			clock: () => ms,
+			now: () => ms,
+			log: [...log],
+			onlog: (e) => log.push(e)
+		});
+		second.go();
+		ms += 2_000;
+		second.tick();
+		second.still();
+		// 8 s of the first time, the interrupted stroke from its start in the second.
+		expect(second.seconds).toBe(10);
+		const third = new Runner({ events, cues, clock: () => ms, now: () => ms, log });
+		expect(third.done()[0]).toMatchObject({ leftReps: 5, seconds: 10 });
 	});
 	test('skipped is skipped, done again counts once, and the end is the end', () => {
 		const r = runner();

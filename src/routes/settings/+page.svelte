@@ -5,6 +5,7 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
 	import { fillWithDemo, wipeAll } from '$lib/store/openStore';
+	import SunsetPlace from '$lib/ui/views/settings/SunsetPlace.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
 	import WorkingValues from '$lib/ui/views/settings/WorkingValues.svelte';
@@ -42,10 +43,12 @@
 							options={[
 								{ value: 'auto', label: 'As the device' },
 								{ value: 'day', label: 'Day' },
-								{ value: 'evening', label: 'Evening' }
+								{ value: 'evening', label: 'Evening' },
+								{ value: 'sunset', label: 'After sunset' }
 							]}
 							onchange={(theme) => app.save({ theme })}
 						/>
+						{#if settings.theme === 'sunset'}<SunsetPlace />{/if}
 					</dd>
 					<dt class="text-ink2">Figure</dt>
 					<dd>

@@ -119,7 +119,8 @@ test('a log that breaks off is taken as far as it goes; what is done again count
 			{ from: 4, to: 6, startMs: 74_000 }
 		],
 		haltedSeconds: 60,
+		signSeconds: 0,
 		begun: true
 	});
-	expect(replay([])).toEqual({ seconds: 0, played: [], haltedSeconds: 0, begun: false });
+	expect(replay([])).toEqual({ seconds: 0, played: [], haltedSeconds: 0, signSeconds: 0, begun: false });
 });

@@ -1,4 +1,4 @@
-import { BREATHS, MOTIONS, MOUTHS, POSTURES, TOOLS, toolRow } from '../vocabulary/vocabulary';
+import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -8,6 +8,7 @@ import { signsText, stepTitle } from '../step/describe';
 import { LEVEL_NAMES } from '../step/levels';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
+import { readyFor } from './ready';
 
 /**
  * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `doing`
@@ -27,30 +28,27 @@ export const BEATS: readonly CueKind[] = ['step', 'side', 'stroke'];
 
 type ById = ReadonlyMap<string, PlacedStep>;
 
-/** What is done before hands are laid on: a tool, gloves, another posture, more of the medium; else over to the other side. */
+/** What is done before hands are laid on; else over to the other side. */
 function readyWords(step: Step, before: Step | null): string {
-	const worn = step.tool !== undefined && toolRow(step.tool.id).worn;
-	const words = [
-		worn && !before?.tool ? 'Gloves on' : '',
-		step.tool && !worn && step.tool.id !== before?.tool?.id ? `Take the ${TOOLS[step.tool.id].toLowerCase()}` : '',
-		before && before.posture !== step.posture ? POSTURES[step.posture] : '',
-		step.medium && step.aim !== 'prepare' && before?.id !== step.id ? 'Top up' : ''
-	].filter(Boolean);
+	const words = readyFor(step, before).map((r) => r.words);
 	return words.length ? words.join(', ') : before?.id === step.id ? 'Over to the other side' : 'Get ready';
 }
 
 /** What the hands do in a stretch of time. */
 function doingWords(event: TimedEvent, step: Step, before: Step | null): string {
 	if (event.kind === 'transition') return readyWords(step, before);
-	if (event.kind === 'station') return 'Press and wait';
-	if (event.kind === 'rest') return 'Rest';
+	if (event.kind === 'station') return step.aim === 'exercise' ? 'Hold it' : 'Press and wait';
+	// Whose hands are off has no rest from them.
+	if (event.kind === 'rest') return step.contact === 'none' ? '' : 'Rest';
 	if (event.kind === 'link')
 		return `Drain to the outlet: ${event.places.map((r) => labelOf(placeOf(r)).toLowerCase()).join(', ')}`;
+	if (step.aim === 'fix') return 'Lay it without a pull';
 	return MOTIONS[event.part ? step.parts![event.part - 1]!.motion : step.motion];
 }
 
 /** What to ask for when a step begins: posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
-function mindWords(step: Step): string[] {
+function mindWords(step: Step, performer: Performer): string[] {
+	const head = performer === 'self' ? 'Your head' : 'Her head';
 	return [
 		step.posture === 'neutral' ? '' : POSTURES[step.posture],
 		step.mouth === 'closed' ? '' : MOUTHS[step.mouth],
@@ -59,7 +57,7 @@ function mindWords(step: Step): string[] {
 		step.until ? `Until it is ${signsText(step.until)}, ${step.until.capSeconds} s at most` : '',
 		step.around ? `Around ${step.around}` : '',
 		step.risesTo === undefined ? '' : `Rising to ${LEVEL_NAMES[step.risesTo].toLowerCase()}`,
-		step.support?.head === 'resists' ? 'Her head resists' : step.support?.head === 'pushed' ? 'Her head is pushed' : '',
+		step.support?.head === 'resists' ? `${head} resists` : step.support?.head === 'pushed' ? `${head} is pushed` : '',
 		step.note
 	].filter(Boolean);
 }
@@ -130,7 +128,7 @@ export function cuesOf(
 		const next = begins ? nextStep(events, i, byId) : null;
 		const opening: Cue[] = begins
 			? [
-					...mindWords(step).map((words) => ({ ...at, kind: 'mind' as const, words })),
+					...mindWords(step, performer).map((words) => ({ ...at, kind: 'mind' as const, words })),
 					{ ...at, kind: 'next', words: next ? `Next ${stepTitle(next)}` : 'Then it is done' }
 				]
 			: [];

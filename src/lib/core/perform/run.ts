@@ -14,6 +14,8 @@ export interface RunState {
 	readonly seconds: number;
 	readonly played: readonly Stretch[];
 	readonly haltedSeconds: number;
+	/** How long it went on past the plan until a sign came. */
+	readonly signSeconds: number;
 	readonly begun: boolean;
 }
 
@@ -32,12 +34,18 @@ export function replay(log: readonly RunEvent[]): RunState {
 	let haltedAtMs: number | null = null;
 	let played: Stretch[] = [];
 	let begun = false;
+	let signSeconds = 0;
 	for (const event of log) {
+		// What the clock ran on beyond the plan.
+		if (event.mark === 'sign' && from !== null)
+			signSeconds += Math.max(0, (event.atMs - startMs) / 1000 - (event.seconds - from));
 		if (event.kind === 'begin' || event.kind === 'mark') continue;
 		if (event.kind === 'go') {
 			if (haltedAtMs !== null) haltedSeconds += Math.max(0, event.atMs - haltedAtMs) / 1000;
 			haltedAtMs = null;
 			begun = true;
+			// It ran when the log broke off, or went on past the plan: what was played till then counts.
+			if (from !== null) played.push({ from, to: seconds, startMs });
 			played = cutAt(played, event.seconds);
 			from = event.seconds;
 			startMs = event.atMs;
@@ -54,5 +62,5 @@ export function replay(log: readonly RunEvent[]): RunState {
 		seconds = event.seconds;
 	}
 	if (from !== null) played.push({ from, to: seconds, startMs });
-	return { seconds, played: played.filter((p) => p.to > p.from), haltedSeconds, begun };
+	return { seconds, played: played.filter((p) => p.to > p.from), haltedSeconds, signSeconds, begun };
 }

@@ -9,7 +9,11 @@ import { shownAt } from './shown';
 
 /** What is shown of the only step at a second of it. */
 function at(only: Step, seconds: number) {
-	const { numeral, beside, unit, hands } = shownAt(positionAt(expand(sequenceOf([only]), CONTEXT), seconds), only);
+	const { numeral, beside, unit, hands } = shownAt(
+		positionAt(expand(sequenceOf([only]), CONTEXT), seconds),
+		only,
+		only
+	);
 	return [numeral, beside, unit, hands];
 }
 const each = { each: true as const, first: 'left' as const };
@@ -53,6 +57,24 @@ describe('what stands large on the stage, by hand', () => {
 		const hers = { ...step('a', ['upper-lip'], { motion: 'stroke' }), by: 'client' as const };
 		expect(at(hers, 0)[3]).toBe('client');
 	});
+});
+
+test('what is taken stands in place of the numeral, with the seconds that it takes', () => {
+	const first = step('a', ['chin', 'jawline']);
+	// 10 s of strokes, 6 s to take the stone, 10 s of strokes, 20 s to top up.
+	const scraped = step('b', ['chin', 'jawline'], {
+		contact: 'tool',
+		tool: { id: 'stone-plate', edge: 'long-concave' }
+	});
+	const oiled = step('c', ['chin', 'jawline'], { medium: { id: 'light-oil', ml: 1 } });
+	const sequence = sequenceOf([first, scraped, oiled]);
+	const shown = (seconds: number, now: Step, before: Step) => {
+		const { numeral, beside, taking } = shownAt(positionAt(expand(sequence, CONTEXT), seconds), now, before);
+		return [numeral, beside, taking?.kind, taking?.words];
+	};
+	expect(shown(11, scraped, first)).toEqual(['5', 's', 'contact', 'Take the stone plate']);
+	expect(shown(17, scraped, scraped)).toEqual(['1', 'of 5', undefined, undefined]);
+	expect(shown(27, oiled, scraped)).toEqual(['19', 's', 'medium', 'Top up']);
 });
 
 test('asked for are the zones that are worked with an aim that is looked at, at most seven', () => {

@@ -1,6 +1,7 @@
 import { turnsOf } from '../sequence/workedSide';
 import type { Step } from '../step/step.schema';
 import type { Position } from './position';
+import { readyFor, type Ready } from './ready';
 
 /** What stands large on the stage at a moment. */
 export interface Shown {
@@ -12,27 +13,41 @@ export interface Shown {
 	readonly beside: string;
 	/** What is counted, where it is not strokes. */
 	readonly unit: string;
+	/** What is taken or given before hands are laid on: it is drawn in place of the numeral. */
+	readonly taking: Ready | null;
 }
 
 /** Whose hands a step needs. */
 const handsOf = ({ by, contact }: Pick<Step, 'by' | 'contact'>): Shown['hands'] =>
 	by === 'client' ? 'client' : contact === 'none' ? 'none' : 'practitioner';
 
-/** What the stage shows of a step at a position of it: repetitions and breaths are counted up, time runs down. */
-export function shownAt(position: Position, step: Step): Shown {
+const secondsLeft = (seconds: number): Pick<Shown, 'numeral' | 'beside'> => ({
+	numeral: String(Math.max(1, Math.ceil(seconds - 1e-6))),
+	beside: 's'
+});
+
+/**
+ * What the stage shows of a step at a position of it: repetitions and breaths are counted up, time runs down, and before
+ * hands are laid on what is taken, or the side that comes.
+ * @param before the step that was at work before this stretch
+ */
+export function shownAt(position: Position, step: Step, before: Step | null): Shown {
 	const { event, side, rep, reps, eventLeftSeconds, stepLeftSeconds, done } = position;
-	const hands = handsOf(step);
-	if (done || !event) return { hands, numeral: '✓', beside: '', unit: '' };
-	if (event.kind === 'transition')
-		return { hands, numeral: side === 'left' || side === 'right' ? side : '…', beside: '', unit: '' };
-	const timed = step.dose.kind === 'seconds' || !reps;
-	if (hands === 'none' || timed) {
-		const left = hands === 'none' ? stepLeftSeconds : eventLeftSeconds;
-		return { hands, numeral: String(Math.max(1, Math.ceil(left - 1e-6))), beside: 's', unit: '' };
+	const plain = { hands: handsOf(step), beside: '', unit: '', taking: null };
+	if (done || !event) return { ...plain, numeral: '✓' };
+	if (event.kind === 'transition') {
+		const taking = readyFor(step, before).find(({ kind }) => kind !== 'posture') ?? null;
+		if (taking) return { ...plain, ...secondsLeft(eventLeftSeconds), taking };
+		return side === 'left' || side === 'right'
+			? { ...plain, numeral: side }
+			: { ...plain, ...secondsLeft(eventLeftSeconds) };
 	}
+	const timed = step.dose.kind === 'seconds' || !reps;
+	if (plain.hands === 'none' || timed)
+		return { ...plain, ...secondsLeft(plain.hands === 'none' ? stepLeftSeconds : eventLeftSeconds) };
 	const each = turnsOf(event.side) ? ' each' : '';
 	return {
-		hands,
+		...plain,
 		numeral: String(rep),
 		beside: `of ${reps}${each}`,
 		unit: step.dose.kind === 'breaths' ? 'breaths' : ''

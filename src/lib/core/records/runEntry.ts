@@ -14,6 +14,7 @@ export const MARKS = {
 	exit: 'Ended early',
 	opened: 'Opened again',
 	condition: 'Condition met',
+	sign: 'Until the sign',
 	tender: 'Tender here',
 	oil: 'Oil added',
 	lighter: 'Lighter than planned',

@@ -5,12 +5,18 @@ import { LicenceSchema } from '../screening/licence';
 import { IdSchema } from '../step/common.schema';
 import { RecordFields, type RecordKind } from './record';
 import { VOICES } from './voices';
+import { WAITS } from './waits';
 
 /** What the application remembers about itself. */
 export const SettingsSchema = z.strictObject({
 	...RecordFields,
 	id: z.literal('settings'),
-	theme: z.enum(['auto', 'day', 'evening']).default('auto'),
+	theme: z.enum(['auto', 'day', 'evening', 'sunset']).default('auto'),
+	/** Where the practice is, to a degree or so, for the hour of sunset; null: not told. */
+	place: z
+		.strictObject({ latitude: z.number().min(-90).max(90), longitude: z.number().min(-180).max(180) })
+		.nullable()
+		.default(null),
 	/** Skin of the figure on the maps. */
 	skinTone: z.enum(SKIN_TONES).default('sand'),
 	units: z.enum(['mm', 'inch']).default('mm'),
@@ -18,8 +24,8 @@ export const SettingsSchema = z.strictObject({
 	/** How much is said on the stage, and how fast: 1 as the voice usually speaks. */
 	voice: z.enum(VOICES).default('none'),
 	voiceRate: z.number().min(0.6).max(1.6).default(1),
-	/** Each step waits for a signal before it begins. */
-	waits: z.boolean().default(false),
+	/** What waits for a signal on the stage. */
+	waits: z.enum(WAITS).default('signs'),
 	/** Spoken words lead the stage, where they are recognised on this machine. */
 	listens: z.boolean().default(false),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),

@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { Switch } from 'bits-ui';
 	import type { Voice } from '$lib/core/records/voices';
+	import type { Waits } from '$lib/core/records/waits';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SPOKEN } from '$lib/core/perform/spoken';
 	import { kindHere, listensLocally } from '$lib/state/listening.svelte';
@@ -21,6 +22,11 @@
 		{ value: 'places', label: 'Places', what: 'Where, with what, how often, on which side: before each step.' },
 		{ value: 'everything', label: 'Everything', what: 'The same, and the first and last numbers of each count.' }
 	];
+	const WAITS_WHAT: Record<Waits, string> = {
+		never: 'Each step ends by the plan, also one that goes on until it is warm, softer or pink.',
+		signs: 'Until it is warm, softer or pink it goes on past the plan: a signal leads on, at the latest its longest time does.',
+		always: 'Each step waits for a signal before it begins.'
+	};
 	const sound = new StageSound(() => settings?.voiceRate ?? 1);
 	const tryVoice = () => sound.say(EXAMPLE.join('. '));
 
@@ -119,14 +125,16 @@
 					<span class="text-ink2 w-24 text-[13.5px]" aria-hidden="true">A step</span>
 					<Segmented
 						label="How a step begins"
-						value={settings.waits ? 'waits' : 'itself'}
+						value={settings.waits}
 						options={[
-							{ value: 'itself', label: 'Follows by itself' },
-							{ value: 'waits', label: 'Waits for a signal' }
+							{ value: 'never', label: 'Follows by itself' },
+							{ value: 'signs', label: 'Waits where it goes on until a sign' },
+							{ value: 'always', label: 'Waits for a signal' }
 						]}
-						onchange={(v) => app.save({ waits: v === 'waits' })}
+						onchange={(waits) => app.save({ waits })}
 					/>
 				</div>
+				<p class="text-[13.5px]">{WAITS_WHAT[settings.waits]}</p>
 				<div class="flex flex-wrap items-center gap-3">
 					<span class="text-ink2 w-24 text-[13.5px]" aria-hidden="true">Spoken words</span>
 					<Segmented

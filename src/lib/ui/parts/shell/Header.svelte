@@ -12,19 +12,12 @@
 	const narrowMenu = () => import('./NarrowMenu.svelte');
 	const PLACES = VIEWS.filter((v) => v.nav);
 	const here = (href: string) => (href === '/' ? page.url.pathname === '/' : page.url.pathname.startsWith(href));
-	const shown = $derived(
-		app.settings?.theme === 'auto' || !app.settings
-			? matchMedia('(prefers-color-scheme: dark)').matches
-				? 'evening'
-				: 'day'
-			: app.settings.theme
-	);
 </script>
 
 {#snippet theme()}
 	<Segmented
 		label="Theme"
-		value={shown}
+		value={app.look.dark ? 'evening' : 'day'}
 		options={[
 			{ value: 'day', label: 'Day' },
 			{ value: 'evening', label: 'Evening' }

@@ -2,6 +2,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { askedNow } from '$lib/core/perform/asks';
 	import { happenedOf } from '$lib/core/perform/happened';
+	import { clock } from '$lib/core/step/describe';
 	import { soundtrackOf } from '$lib/core/perform/sounds';
 	import type { SpokenId } from '$lib/core/perform/spoken';
 	import type { RunEvent } from '$lib/core/records/runEntry';
@@ -12,8 +13,10 @@
 	import { modalOpen } from '$lib/state/modal';
 	import { Pedals } from '$lib/state/pedals';
 	import { Performing } from '$lib/state/performing.svelte';
+	import { ClockWatch } from '$lib/state/clockWatch';
+	import { RunLog } from '$lib/state/runLog';
 	import type { SessionDraft } from '$lib/state/sessionDraft.svelte';
-	import { StageSound } from './sound';
+	import { StageSound, voiceHere } from './sound';
 	import Stage from './Stage.svelte';
 
 	interface Props {
@@ -46,7 +49,8 @@
 				log,
 				clock: () => performance.now(),
 				now: () => Date.now(),
-				waits: () => app.settings?.waits ?? false,
+				waits: () => app.settings?.waits ?? 'signs',
+				onsign: () => sound.stop(),
 				onlog: (event) => {
 					lines.push(event);
 					note(event);
@@ -58,6 +62,7 @@
 			})
 	);
 	const runner = performing.runner;
+	const NO_VOICE = 'This browser has no English voice of its own: tones and the words on the stage carry it.';
 	/** Before the first touch it is said what is to be minded, and where it begins. */
 	let leading = $state(false);
 	/** Stops where it is, as when another window takes it over. */
@@ -85,6 +90,7 @@
 	});
 	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
 	function toggle() {
+		if (runner.untilSign !== null) return runner.signed();
 		if (leading || runner.playing) return pause();
 		const begin = () => {
 			leading = false;
@@ -107,7 +113,7 @@
 	/** Spoken words, where the browser hears them on this machine. */
 	const SPOKEN: Record<SpokenId, () => void> = {
 		pause,
-		go: () => !runner.playing && toggle(),
+		go: () => (runner.untilSign !== null || !runner.playing) && toggle(),
 		back: () => runner.back(),
 		skip: () => performing.skip(),
 		more: () => performing.more(),
@@ -131,17 +137,16 @@
 	const asks = $derived(
 		askedNow(performing.sequence, performing.judgement.events, here, (id) => performing.judgement.context.byId.get(id)!.number, app.context)
 	);
-	/** Lines of the log are written one after the other, in their order, and so is a sequence that goes on otherwise. */
-	let writing: Promise<unknown> = Promise.resolve();
+	const runLog = new RunLog(async (work) => (await app.run(work)) !== null);
 	function note(event: RunEvent) {
-		writing = writing.then(() => app.run(() => app.repo.logRun(draft.current.id, event)));
+		runLog.add(() => app.repo.logRun(draft.current.id, event));
 	}
 	/** The session keeps the sequence as it is performed now, and the plan as it was. */
 	function keep(next: Sequence) {
-		const plan = draft.current.planned ?? draft.current.sequence;
-		writing = writing.then(async () => {
-			const sequence = await app.run(() => app.repo.keepPerformed(next));
-			if (sequence) await draft.change({ sequence, planned: plan });
+		const planned = draft.current.planned ?? draft.current.sequence;
+		runLog.add(async () => {
+			const sequence = await app.repo.keepPerformed(next);
+			await draft.change({ sequence, planned });
 		});
 	}
 	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
@@ -150,6 +155,12 @@
 		untrack(() => runner.still());
 	});
 
+	const movedWords = ({ ms, zone }: { ms: number; zone: boolean }) =>
+		ms
+			? `The clock of this device went ${clock(Math.abs(ms) / 1000)} ${ms > 0 ? 'forward' : 'back'}: it was set, or the device slept. Counts and what was done stay right; what is left of her time goes by the new clock.`
+			: zone
+				? 'The time zone of this device was changed. Counts and what was done stay right.'
+				: '';
 	let lock: WakeLockSentinel | null = null;
 	async function stayAwake() {
 		if (lock && !lock.released) return;
@@ -159,12 +170,23 @@
 		sound.wake();
 		// A moment later it is known whether the browser lets it sound.
 		setTimeout(() => app.tell('sound', track.tones.length && sound.blocked ? SILENT : ''), 1500);
+		if (app.settings && app.settings.voice !== 'none') app.tell('voice', voiceHere() ? '' : NO_VOICE);
 		void stayAwake();
 	}
 	onMount(() => {
-		const still = () => runner.still();
-		const seen = () => {
+		const watch = new ClockWatch(
+			() => Date.now(),
+			() => performance.now()
+		);
+		const still = () => {
 			runner.tick();
+			runner.still();
+			// What found no room may find it now.
+			void runLog.flush();
+			const moved = watch.moved();
+			if (moved) app.tell('clock', movedWords(moved));
+		};
+		const seen = () => {
 			if (!document.hidden && runner.playing) void stayAwake();
 			runner.still();
 		};
@@ -177,7 +199,7 @@
 			clearInterval(noting);
 			void lock?.release();
 			sound.close();
-			for (const about of ['sound', 'pedal']) app.tell(about, '');
+			for (const about of ['sound', 'voice', 'pedal', 'clock']) app.tell(about, '');
 		};
 	});
 
@@ -189,7 +211,7 @@
 		if (ending) return;
 		ending = true;
 		pause();
-		await writing;
+		await runLog.flush();
 		await draft.change({
 			endedAt: app.repo.stamp().now,
 			done: runner.done(),

@@ -194,14 +194,16 @@
 			onclick={toggle}
 		>
 			<StageFace {step} position={p} orientation={sequence.orientation} {open} {limits} moving={runner.playing} />
-			<span class="bg-paper/85 absolute top-2 left-3 rounded-xl px-3 py-1 text-[clamp(15px,2.6dvh,22px)]"
-				><span class="text-ink2">now</span>{' '}<b class="font-semibold">{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b></span
-			>
+			{#if step.contact !== 'none' || step.by === 'client'}<span
+					class="bg-paper/85 absolute top-2 left-3 rounded-xl px-3 py-1 text-[clamp(15px,2.6dvh,22px)]"
+					><span class="text-ink2">now</span>{' '}<b class="font-semibold">{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b></span
+				>{/if}
 		</button>
 		<StageSaid {performing} onyes={yes} />
 		<StageWords
 			{runner}
 			{judgement}
+			signWords={performing.signWords}
 			{placed}
 			{run}
 			{side}

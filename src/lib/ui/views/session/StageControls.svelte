@@ -31,9 +31,9 @@
 <div class="grid grid-cols-2 sm:grid-cols-4 md:grid-cols-[1.35fr_1fr_1fr_1fr]">
 	<StageButton
 		sand
-		label={leading ? 'Wait' : runner.playing ? 'Pause' : runner.begun ? 'Go on' : 'Begin'}
+		label={leading ? 'Wait' : runner.untilSign !== null ? 'It is so' : runner.playing ? 'Pause' : runner.begun ? 'Go on' : 'Begin'}
 		hint="space"
-		glyph={runner.playing ? GLYPHS.pause : GLYPHS.go}
+		glyph={runner.playing && runner.untilSign === null ? GLYPHS.pause : GLYPHS.go}
 		onclick={ontoggle}
 	/>
 	{#if runner.playing}

@@ -34,31 +34,31 @@
 
 <!-- What the hands need to know: side, contact, pressure; readable from two metres. -->
 <ul class="min-w-0 space-y-[0.5em]">
-	<li class="flex items-center gap-3">
-		<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
-			><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
-			<path
-				d="M10 17C16 17 16 4 22 4S28 17 34 17"
-				fill={side === 'right' ? 'none' : 'var(--drain)'}
-				stroke="var(--drain)"
-				stroke-width="1.6"
-				stroke-dasharray={side === 'right' ? '3 3' : undefined}
-			/>
-			<path
-				d="M28 17C34 17 34 30 40 30S46 17 52 17"
-				fill={side === 'left' ? 'none' : 'var(--drain)'}
-				stroke="var(--drain)"
-				stroke-width="1.6"
-				stroke-dasharray={side === 'left' ? '3 3' : undefined}
-			/></svg
-		>
-		<div>
-			<span class="sr-only">Side: </span>
-			<span>
-				<b class="font-semibold">{words[0]}</b><br /><span class="text-ink2">{words[1]}</span>
-			</span>
-		</div>
-	</li>
+	{#if hands !== 'none'}<li class="flex items-center gap-3">
+			<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
+				><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
+				<path
+					d="M10 17C16 17 16 4 22 4S28 17 34 17"
+					fill={side === 'right' ? 'none' : 'var(--drain)'}
+					stroke="var(--drain)"
+					stroke-width="1.6"
+					stroke-dasharray={side === 'right' ? '3 3' : undefined}
+				/>
+				<path
+					d="M28 17C34 17 34 30 40 30S46 17 52 17"
+					fill={side === 'left' ? 'none' : 'var(--drain)'}
+					stroke="var(--drain)"
+					stroke-width="1.6"
+					stroke-dasharray={side === 'left' ? '3 3' : undefined}
+				/></svg
+			>
+			<div>
+				<span class="sr-only">Side: </span>
+				<span>
+					<b class="font-semibold">{words[0]}</b><br /><span class="text-ink2">{words[1]}</span>
+				</span>
+			</div>
+		</li>{/if}
 	{#if hands === 'none' || (hands === 'client' && performer === 'client')}
 		<li class="font-semibold">{hands === 'client' ? 'She does it herself' : 'Hands off the face'}</li>
 	{/if}

@@ -9,6 +9,7 @@
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
+	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import StageAsks from './StageAsks.svelte';
 	import StageFacts from './StageFacts.svelte';
 	import StepWaves from './StepWaves.svelte';
@@ -24,25 +25,34 @@
 		midline: boolean;
 		working: Working;
 		alerts: readonly string[];
+		/** What the step at hand waits for. */
+		signWords: string;
 		/** It is being said what comes first. */
 		leading: boolean;
 		asks: readonly PlacedStep[];
 		onmet: (stepId: string) => void;
 	}
-	let { runner, judgement, placed, run, side, then, midline, working, alerts, leading, asks, onmet }: Props = $props();
+	let { runner, judgement, placed, run, side, then, midline, working, alerts, signWords, leading, asks, onmet }: Props = $props();
 
 	let wordsWidth = $state(520);
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
 	const step = $derived(placed.step);
-	const shown = $derived(shownAt(p, step));
+	const before = $derived(context.byId.get(judgement.events[p.index - 1]?.stepId ?? '')?.step ?? null);
+	/** Past the plan, until the sign comes, the seconds of the longest time run down. */
+	const shown = $derived({
+		...shownAt(p, step, before),
+		...(runner.untilSign === null ? {} : { numeral: String(Math.ceil(runner.untilSign)), beside: 's', unit: '' })
+	});
 	/** Captions, what comes next and what to mind are cues; voice will read the same ones. */
 	const words = (kind: CueKind) => runner.said(kind).map((c) => c.words);
-	const [doing, onTo] = $derived((p.done ? words('end').join() : words('doing').join()).split(': '));
+	const [doing, onTo] = $derived(
+		(runner.untilSign !== null ? signWords : p.done ? words('end').join() : words('doing').join()).split(': ')
+	);
 	const nextUp = $derived(words('next').join());
 	const mind = $derived(words('mind'));
 	const breath = $derived(runner.breath);
-	const last = $derived(p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
+	const last = $derived(runner.untilSign === null && p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
 </script>
 
 <!-- What is read from two metres: the step, the count, the side, the hand; in rows of fixed height. -->
@@ -57,26 +67,32 @@
 		>
 	</h1>
 	<div class="big">
-		<p class="min-w-0" aria-hidden="true">
-			<span class="count font-[620] {runner.playing || p.done ? '' : 'still'} {shown.numeral.length > 2 ? 'word' : ''}"
-				>{shown.numeral}</span
-			><span class="beside text-ink2"
-				>{shown.beside}{#if shown.unit}<br />{shown.unit}{/if}</span
-			>
-		</p>
+		{#if shown.taking}<p class="taking" aria-hidden="true">
+				{#if shown.taking.kind === 'medium'}<AimGlyph aim="prepare" size={120} />
+				{:else}<Footprint contact={step.contact} tool={step.tool?.id} size={150} />{/if}
+				<b class="font-semibold">{shown.taking.words}</b>
+				<span class="text-ink2">{shown.numeral} {shown.beside}</span>
+			</p>
+		{:else}<p class="min-w-0 {shown.beside === 's' ? 'whitespace-nowrap' : ''}" aria-hidden="true">
+				<span class="count font-[620] {runner.playing || p.done ? '' : 'still'} {shown.numeral.length > 2 ? 'word' : ''}"
+					>{shown.numeral}</span
+				><span class="beside text-ink2"
+					>{shown.beside}{#if shown.unit}<br />{shown.unit}{/if}</span
+				>
+			</p>{/if}
 		<StageFacts {step} hands={shown.hands} {side} {then} {midline} {working} performer={context.sequence.performer} />
 	</div>
 	<p class="line">
 		<span class="min-w-0 truncate"
-			>{doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
+			>{doing === shown.taking?.words ? '' : doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
 		><span class="whitespace-nowrap"><b>{clock(p.stepLeftSeconds)}</b> <span class="text-ink2">to go in this step</span></span>
 	</p>
 	<p class="line mind">
-		<span class="min-w-0 truncate"
+		<span class="min-w-0"
 			>{#if leading}<b>Get ready.</b>
 			{:else if breath}<b>Breathe {breath}.</b>
 			{:else if last}<b>Last one, then let it run off.</b>
-			{/if}{mind.join(' · ')}</span
+			{/if}{' '}{mind.join(' · ')}</span
 		>
 	</p>
 	<div class="waves"><StepWaves events={run} seconds={runner.seconds} width={Math.max(240, wordsWidth - 40)} /></div>
@@ -131,7 +147,7 @@
 		display: grid;
 		align-items: center;
 		min-height: 0;
-		grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
 		gap: 12px;
 	}
 	.line {
@@ -140,8 +156,29 @@
 		gap: 12px;
 		height: 1.5em;
 	}
+	/* What is to be minded has two lines: a sign to wait for is not cut off. */
 	.mind {
+		height: 2.7em;
+		overflow: hidden;
 		color: var(--ink2);
+	}
+	.mind span {
+		display: -webkit-box;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
+		overflow: hidden;
+	}
+	.taking {
+		display: grid;
+		justify-items: start;
+		gap: 0.25em;
+		font-size: min(6cqh, 5.4cqw, 32px);
+		line-height: 1.15;
+	}
+	.taking :global(svg) {
+		max-height: 24cqh;
+		width: auto;
 	}
 	.waves {
 		overflow: hidden;
@@ -149,6 +186,13 @@
 	@container (max-height: 430px) {
 		.waves {
 			display: none;
+		}
+		.mind {
+			height: 1.5em;
+		}
+		.mind span {
+			-webkit-line-clamp: 1;
+			line-clamp: 1;
 		}
 	}
 	/* In a low window words stand alone: no glyphs, no second lines. */
@@ -166,7 +210,7 @@
 		}
 	}
 	.count {
-		font-size: min(46cqh, 38cqw, 250px);
+		font-size: min(39cqh, 38cqw, 250px);
 		line-height: 0.86;
 		letter-spacing: -0.02em;
 	}
