@@ -53,7 +53,7 @@ const notInCore = [
  */
 const floors = [
 	['atlas', 'vocabulary', 'statistics'],
-	['point', 'working'],
+	['point', 'working', 'measure'],
 	['step'],
 	['school', 'medium', 'client', 'assess'],
 	['pressure'],

@@ -89,7 +89,11 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await page.getByLabel('Jaw angle to nose wing, client’s left, mm').fill('88');
 		await page.getByLabel('Jaw angle to outer eye corner, client’s left, mm').fill('95');
 		await page.keyboard.press('Tab');
-		await expect(page.getByText(/Changed: the left apple of the cheek from marked to slight/)).toBeVisible();
+		await expect(
+			page.getByText(
+				/Graded: the left apple of the cheek from marked to slight; one pair of grades is not judged alone/
+			)
+		).toBeVisible();
 		await page.getByRole('button', { name: 'Close session' }).click();
 		await expect(page.getByRole('heading', { name: 'Quay 3' })).toBeVisible();
 		const tape = page.getByRole('table', { name: /Tape distances/ });

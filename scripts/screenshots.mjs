@@ -20,6 +20,32 @@ const shot = async (name) => {
 	taken.add(name);
 	console.log(name);
 };
+/** The same moment in three sizes and both looks, on one sheet. */
+const sheet = async (name) => {
+	const pictures = [];
+	for (const theme of ['day', 'evening'])
+		for (const [width, height] of [
+			[1280, 800],
+			[820, 1180],
+			[390, 844]
+		]) {
+			await page.evaluate((t) => (document.documentElement.dataset.theme = t), theme);
+			await page.setViewportSize({ width, height });
+			await page.waitForTimeout(400);
+			pictures.push([(await page.screenshot()).toString('base64'), width / height]);
+		}
+	await page.evaluate(() => (document.documentElement.dataset.theme = 'day'));
+	await page.setViewportSize({ width: 1280, height: 800 });
+	const paper = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	await paper.setContent(
+		`<body style="margin:0;padding:8px;display:flex;flex-wrap:wrap;gap:8px;background:#8a8f98">${pictures
+			.map(([data, ratio]) => `<img style="height:388px;width:${388 * ratio}px" src="data:image/png;base64,${data}">`)
+			.join('')}</body>`
+	);
+	await paper.screenshot({ path: `${out}/${name}.png` });
+	await paper.close();
+	console.log(name);
+};
 /** Every view of the list that names a picture has one. */
 const views = JSON.parse(readFileSync(`${root}src/lib/ui/parts/shell/views.json`, 'utf8'));
 const taken = new Set();
@@ -74,6 +100,10 @@ try {
 	await page.waitForTimeout(10_500);
 	await shot('session-stage');
 	await page.keyboard.press('Space');
+	await sheet('session-stage-sizes');
+	await page.keyboard.press('Space');
+	await page.getByRole('button', { name: /^Pause space/ }).waitFor();
+	await page.keyboard.press('Space');
 	await page.keyboard.press('e');
 	await page.getByRole('heading', { name: 'And now' }).waitFor();
 	for (const [place, side] of [
@@ -105,11 +135,6 @@ try {
 	await page.getByRole('button', { name: 'Begin a press' }).click();
 	await page.getByText(/within the level after/).waitFor();
 	await shot('practise');
-	await open('/clients');
-	await page.getByRole('button', { name: 'Red flags' }).click();
-	await page.getByRole('dialog').waitFor();
-	await shot('red-flags');
-	await page.keyboard.press('Escape');
 	await open('/clients/demo-l14');
 	await page.getByRole('list', { name: 'What today allows' }).waitFor();
 	await shot('clients');

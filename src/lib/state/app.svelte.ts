@@ -2,7 +2,6 @@ import { getContext, setContext, type Snippet } from 'svelte';
 import { liveQuery } from 'dexie';
 import type { Settings } from '../core/records/settings';
 import type { JudgeInput } from '../core/rules/judge';
-import type { SkinTone } from '../core/client/skinTones';
 import type { Client } from '../core/records/client';
 import { Look } from './look.svelte';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';

@@ -14,6 +14,8 @@
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
+	import { overSentence, overSessions } from '$lib/core/assess/overSessions';
+	import OverSessions from '$lib/ui/views/progress/OverSessions.svelte';
 	import SessionStrip from '$lib/ui/views/progress/SessionStrip.svelte';
 	import ZoneChangeMap from '$lib/ui/views/progress/ZoneChangeMap.svelte';
 
@@ -57,6 +59,9 @@
 	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
 	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
 	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable) : []));
+	/** What grades did from before to after, over all of her sessions. */
+	const over = $derived(scope === 'session' && sessions.current.length ? overSessions(observed, sessions.current) : null);
+	const overSaid = $derived(over ? overSentence(over, gradeRow(observed).label) : '');
 	/** Sentence, face, tape, strip: one after the other. */
 	const parts = inTurns(() => 4, 1);
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
@@ -100,7 +105,7 @@
 						? 'This is the first visit: there is nothing before it.'
 						: `Not comparable: the two visits lie more than ${app.working.comparableHourMinutes} minutes apart in the day.`
 					: sentence.rest}</span
-			>
+			>{#if overSaid}{' '}<b class="font-semibold">{overSaid}</b>{/if}
 		</p>
 		<div class="grid grid-cols-1 gap-x-8 gap-y-5 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
 			<section>
@@ -119,7 +124,9 @@
 							onchange={(id) => (observedWish = id)}
 						/>
 					</div>{/if}
-				{#if parts.current > 1}<ZoneChangeMap {observed} changes={zones} />{/if}
+				{#if parts.current > 1}<ZoneChangeMap {observed} changes={zones}>
+						{#snippet under()}{#if over}<OverSessions {over} label={gradeRow(observed).label} />{/if}{/snippet}
+					</ZoneChangeMap>{/if}
 			</section>
 			<section>
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
@@ -133,9 +140,8 @@
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
 					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working
 						.distanceErrorMm} mm, of the sum
-					{app.working.compositeErrorMm} mm, working values). A filled dot stands clear of it. A grade counts as changed from
-					{app.working.gradeErrorSteps + 1}
-					{app.working.gradeErrorSteps === 0 ? 'step' : 'steps'} on.
+					{app.working.compositeErrorMm} mm, working values). A filled dot stands clear of it. A single pair of grades is never judged; grades
+					are over the sessions.
 				</p>
 			</section>
 		</div>

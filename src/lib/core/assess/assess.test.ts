@@ -46,11 +46,12 @@ describe('is it real?', () => {
 		expect(changeAt('composite', LEFT, sum(100, 80, 90), sum(98, 78, 87), W).verdict).toBe('within-error');
 		expect(valueAt(sum(100, 80), 'composite', LEFT)).toBeNull();
 	});
-	test('a grade, of whatever it is: one step may be error, two are not', () => {
+	test('a grade, of whatever it is: one step may be error, more is noted; a single pair is never a change', () => {
 		for (const id of GRADE_IDS) {
 			const at = (grade: number) => withValue(emptyAssessment(NOW), id, malar('left'), grade);
 			expect(changeAt(id, malar('left'), at(3), at(2), W).verdict, id).toBe('within-error');
-			expect(changeAt(id, malar('left'), at(3), at(1), W).verdict, id).toBe('changed');
+			expect(changeAt(id, malar('left'), at(3), at(1), W).verdict, id).toBe('one-pair');
+			expect(changeAt(id, malar('left'), at(4), at(0), W).verdict, id).toBe('one-pair');
 		}
 	});
 	test('the same hour, around midnight too', () => {
@@ -127,14 +128,21 @@ describe('what changed, in words', () => {
 	test('names only what is real, each observation in its own words', () => {
 		const puffy = changesOf('puffiness', felt('puffiness', 3, 1), felt('puffiness', 1, 0), W);
 		expect(puffy.map((c) => [c.side, c.delta, c.verdict])).toEqual([
-			['left', -2, 'changed'],
+			['left', -2, 'one-pair'],
 			['right', -1, 'within-error']
 		]);
-		expect(changeSentence(puffy).real).toBe('Changed: the left apple of the cheek from marked to slight.');
+		expect(changeSentence(puffy)).toEqual({
+			real: '',
+			rest: 'Graded: the left apple of the cheek from marked to slight; one pair of grades is not judged alone. The rest stays within measuring error.'
+		});
 		const tense = changesOf('tension', felt('tension', 4, 1), felt('tension', 1, 1), W);
-		expect(changeSentence([...puffy, ...tense]).real).toBe(
-			'Changed: the left apple of the cheek from marked to slight and the tension of the left apple of the cheek from hard to slight.'
+		expect(changeSentence([...puffy, ...tense]).rest).toContain(
+			'Graded: the left apple of the cheek from marked to slight and the tension of the left apple of the cheek from hard to slight;'
 		);
+		const neck = (mm: number) => withValue(emptyAssessment(NOW), 'neck-lower', {}, mm);
+		const both = changeSentence([...changesOf('neck-lower', neck(360), neck(345), W), ...puffy]);
+		expect(both.real).toBe('Changed: the lower neck measures 15.0 mm less.');
+		expect(both.rest).toMatch(/^Graded: the left apple/);
 		expect(changeSentence(changesOf('puffiness', felt('puffiness', 3, 1), null, W)).rest).toMatch(/looked at twice/);
 	});
 	test('a circumference, and a single distance that the sentence leaves to the table', () => {

@@ -16,9 +16,11 @@ export function mdc95(typicalError: number): number {
 	return 1.96 * Math.SQRT2 * typicalError;
 }
 
-export type ChangeVerdict = 'changed' | 'within-error' | 'not-comparable';
+/** `one-pair`: grades beyond what may be error; a single pair of them is never judged alone, several sessions are. */
+export type ChangeVerdict = 'changed' | 'one-pair' | 'within-error' | 'not-comparable';
 export const CHANGE_WORDS: Record<ChangeVerdict, string> = {
 	changed: 'changed',
+	'one-pair': 'one pair of grades, not judged alone',
 	'within-error': 'within measuring error',
 	'not-comparable': 'not comparable'
 };
@@ -59,8 +61,9 @@ export function changeAt(
 	const [a, b] = [valueAt(before, id, spot), valueAt(after, id, spot)];
 	const delta = a === null || b === null ? null : b - a;
 	const error = errorOf(id, working);
+	const beyond: ChangeVerdict = isGrade(observation(id)) ? 'one-pair' : 'changed';
 	const verdict: ChangeVerdict =
-		delta === null || !comparable ? 'not-comparable' : Math.abs(delta) > error + 1e-9 ? 'changed' : 'within-error';
+		delta === null || !comparable ? 'not-comparable' : Math.abs(delta) > error + 1e-9 ? beyond : 'within-error';
 	return { observation: id, ...spot, before: a, after: b, delta, error, verdict };
 }
 

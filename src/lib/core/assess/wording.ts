@@ -37,7 +37,13 @@ function measuredWords({ unit, sumOf }: MeasuredObservation, said: string, { sid
 export function changeSentence(changes: readonly Change[]): ChangeSentence {
 	if (!changes.some((c) => c.verdict !== 'not-comparable'))
 		return { real: '', rest: 'Nothing has been looked at twice yet, so nothing can be compared.' };
-	const changed = changes.filter((c) => c.verdict === 'changed').flatMap((c) => changeWords(c) ?? []);
-	if (!changed.length) return { real: '', rest: 'Nothing beyond measuring error.' };
-	return { real: `Changed: ${listWords(changed)}.`, rest: 'The rest stays within measuring error.' };
+	const told = (verdict: Change['verdict']) =>
+		changes.filter((c) => c.verdict === verdict).flatMap((c) => changeWords(c) ?? []);
+	const [changed, graded] = [told('changed'), told('one-pair')];
+	if (!changed.length && !graded.length) return { real: '', rest: 'Nothing beyond measuring error.' };
+	const rest = 'The rest stays within measuring error.';
+	return {
+		real: changed.length ? `Changed: ${listWords(changed)}.` : '',
+		rest: graded.length ? `Graded: ${listWords(graded)}; one pair of grades is not judged alone. ${rest}` : rest
+	};
 }

@@ -1,4 +1,4 @@
-import { theilSen } from '../statistics/theilSen';
+import { trendOf } from '../statistics/trend';
 
 /** What is practised. A new drill is a row here and a component of its own. */
 export const DRILLS = {
@@ -75,7 +75,7 @@ export function progressOf(drill: DrillId, values: readonly number[]): string {
 	if (!values.length) return 'Not practised yet.';
 	if (values.length < LEAST_ROUNDS)
 		return `${values.length} of ${LEAST_ROUNDS} rounds that are needed before a trend can be told from chance.`;
-	const { slope, low, high, n } = theilSen(values.map((v, i) => [i, v] as const));
+	const { slope, low, high, n } = trendOf(values.map((v, i) => [i, v] as const));
 	const show = (v: number) => `${v > 0 ? '+' : v < 0 ? '−' : ''}${Math.abs(v).toFixed(digits)}`;
 	const change = `${measure} ${show(10 * slope)} ${unit} in ten rounds (95 %: ${show(10 * low)} to ${show(10 * high)}, ${n} rounds)`;
 	if (low <= 0 && high >= 0) return `No change that stands out from chance: ${change}.`;

@@ -1,4 +1,4 @@
-import { mean, sampleSd } from '../statistics/theilSen';
+import { mean, sampleSd } from '../statistics/summary';
 
 /** How a hand kept a pace. */
 export interface PaceResult {

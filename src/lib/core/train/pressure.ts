@@ -1,4 +1,4 @@
-import { mean, sampleSd } from '../statistics/theilSen';
+import { mean, sampleSd } from '../statistics/summary';
 import { GRAMS_PER_KPA_CM2, levelRangeKPa, type Level } from '../step/levels';
 import type { Working } from '../working/working.schema';
 

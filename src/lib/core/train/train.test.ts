@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { theilSen } from '../statistics/theilSen';
+import { trendOf } from '../statistics/trend';
 import { NODE_IDS } from '../atlas/nodes';
 import { POINTS, pointByCode } from '../point/points';
 import { seededRandom } from '../random';
@@ -137,7 +137,7 @@ test('a point: put where it is, it is 0 mm off; 100 units off are 51 mm; the rig
 
 describe('over time', () => {
 	test('Theil–Sen by hand: one wild value of five does not bend it', () => {
-		const trend = theilSen([
+		const trend = trendOf([
 			[0, 0],
 			[1, 1],
 			[2, 2],
@@ -145,13 +145,13 @@ describe('over time', () => {
 			[4, 4]
 		]);
 		expect(trend.slope).toBe(1);
-		expect(theilSen([[0, 1]])).toMatchObject({ slope: 0, low: -Infinity, high: Infinity });
+		expect(trendOf([[0, 1]])).toMatchObject({ slope: 0, low: -Infinity, high: Infinity });
 	});
 	test('noise without a trend is told from a trend: about one in twenty is wrong', () => {
 		let said = 0;
 		for (let seed = 0; seed < 200; seed++) {
 			const random = seededRandom(seed);
-			const { low, high } = theilSen(Array.from({ length: 12 }, (_, i) => [i, random()] as const));
+			const { low, high } = trendOf(Array.from({ length: 12 }, (_, i) => [i, random()] as const));
 			if (low > 0 || high < 0) said++;
 		}
 		expect(said).toBeLessThanOrEqual(20);

@@ -23,6 +23,11 @@
 			words: 'Touch the face with an elbow, press space or the left pedal. It waits, and begins the broken stroke again.'
 		},
 		{
+			head: 'Until it is warm',
+			words:
+				'softer or pink: such a step goes on past the plan. The face, space or a pedal says that it is so; its longest time does at the latest.'
+		},
+		{
 			head: 'Too long, too short',
 			words:
 				'One more (↑) adds a stroke and offers the other side as much. Fit to time (F) makes what is left fit the clock. Skip leaves a step out; a drain only if you skip twice.'

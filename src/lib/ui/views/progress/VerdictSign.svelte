@@ -2,7 +2,7 @@
 	import type { Change } from '$lib/core/assess/change';
 
 	interface Props {
-		change: Change;
+		change: Pick<Change, 'verdict' | 'delta'>;
 	}
 	let { change }: Props = $props();
 	const up = $derived((change.delta ?? 0) > 0);
@@ -22,6 +22,10 @@
 	{#if change.verdict === 'changed'}
 		<g transform={up ? 'matrix(1 0 0 -1 0 16)' : undefined}
 			><path d="M2 2.6H14" /><path d="M8 5V13.4" /><path d="M4.4 9.6L8 14L11.6 9.6Z" fill="var(--ink)" /></g
+		>
+	{:else if change.verdict === 'one-pair'}
+		<g transform={up ? 'matrix(1 0 0 -1 0 16)' : undefined}
+			><path d="M8 2.6V9" stroke-dasharray="1.6 2.2" /><path d="M4.4 9.6L8 14L11.6 9.6Z" /></g
 		>
 	{:else if change.verdict === 'within-error'}
 		<path d="M1.8 4H14.2M1.8 12H14.2" stroke-dasharray="0.1 2.6" /><path d="M2.4 8.6C4.6 6.4 6 6.4 8 8S11.4 9.6 13.6 7.4" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { CHANGE_WORDS, type Change } from '$lib/core/assess/change';
 	import { observation, type ObservationId } from '$lib/core/assess/registry';
@@ -11,8 +12,10 @@
 		/** What is compared, zone by zone. */
 		observed: ObservationId;
 		changes: readonly Change[];
+		/** What follows below the table. */
+		under: Snippet;
 	}
-	let { observed, changes }: Props = $props();
+	let { observed, changes, under }: Props = $props();
 	const picture = $derived.by(() => {
 		const row = observation(observed);
 		return row.kind === 'grade' ? row.picture : undefined;
@@ -57,33 +60,36 @@
 		</div>
 		<p class="text-ink2 text-[12px]">Lines: the grade now. Dotted: water that went.</p>
 	</div>
-	<table class="h-fit text-[13px]">
-		<caption class="sr-only">{observation(observed).label}, from and to, by zone and side</caption>
-		<thead class="text-ink3 text-[11.5px]"
-			><tr
-				><th class="text-left font-normal">{observation(observed).label} 0–4</th>{#each ORDER as side (side)}<th
-						class="pl-2 text-left font-normal">client’s {side}</th
-					>{/each}</tr
-			></thead
-		>
-		<tbody>
-			{#each zones as zone (zone)}
-				<tr class="border-hair border-t">
-					<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
-					{#each ORDER as side (side)}
-						{@const c = of(zone, side)}
-						<td class="pl-2">
-							{#if c}<span
-									class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
-									title={CHANGE_WORDS[c.verdict]}
-									><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
-										>{CHANGE_WORDS[c.verdict]}</span
-									></span
-								>{:else}<span class="text-ink3">–</span>{/if}
-						</td>
-					{/each}
-				</tr>
-			{:else}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/each}
-		</tbody>
-	</table>
+	<div>
+		<table class="h-fit w-full text-[13px]">
+			<caption class="sr-only">{observation(observed).label}, from and to, by zone and side</caption>
+			<thead class="text-ink3 text-[11.5px]"
+				><tr
+					><th class="text-left font-normal">{observation(observed).label} 0–4</th>{#each ORDER as side (side)}<th
+							class="pl-2 text-left font-normal">client’s {side}</th
+						>{/each}</tr
+				></thead
+			>
+			<tbody>
+				{#each zones as zone (zone)}
+					<tr class="border-hair border-t">
+						<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
+						{#each ORDER as side (side)}
+							{@const c = of(zone, side)}
+							<td class="pl-2">
+								{#if c}<span
+										class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
+										title={CHANGE_WORDS[c.verdict]}
+										><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
+											>{CHANGE_WORDS[c.verdict]}</span
+										></span
+									>{:else}<span class="text-ink3">–</span>{/if}
+							</td>
+						{/each}
+					</tr>
+				{:else}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/each}
+			</tbody>
+		</table>
+		{@render under()}
+	</div>
 </div>

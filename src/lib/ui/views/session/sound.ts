@@ -5,6 +5,10 @@ const AHEAD_SECONDS = 8;
 const AHEAD_HIDDEN_SECONDS = 75;
 /** ms between two looks at what is to be laid. */
 const LOOK_MS = 250;
+/** Tones that would come so much beside their moment, since the card runs faster or slower than the page, are laid anew. Working value. */
+const ASIDE_SECONDS = 0.012;
+/** Looks of which the middle one tells how the two clocks stand: a single reading is off by what the card plays at once. */
+const LOOKS = 5;
 /** A word that could not be said in time is left out from so many seconds on. Working value. */
 const TOO_LATE_SECONDS = 0.6;
 
@@ -26,7 +30,9 @@ export class StageSound {
 	#audio: AudioContext | null = null;
 	#track: Soundtrack = { tones: [], spoken: [] };
 	/** Tones that are laid and not over, so that a pause takes them back. */
-	readonly #laid = new Set<OscillatorNode>();
+	readonly #laid = new Map<OscillatorNode, { readonly tone: Tone; readonly at: number; readonly between: number }>();
+	/** The last readings of the card’s clock less the page’s, seconds. */
+	#readings: number[] = [];
 	#timer: ReturnType<typeof setInterval> | undefined;
 	/** While it runs: the second of the plan at a moment of the page's clock. */
 	#from: { seconds: number; atMs: number } | null = null;
@@ -102,20 +108,43 @@ export class StageSound {
 		clearInterval(this.#timer);
 		this.#leading.forEach(clearTimeout);
 		this.#leading = [];
-		for (const node of this.#laid) node.stop();
+		for (const node of this.#laid.keys()) node.stop();
 		this.#laid.clear();
 		if (words && typeof speechSynthesis !== 'undefined') speechSynthesis.cancel();
+	}
+
+	/** The card’s clock less the page’s, seconds: what is played at this moment, where the browser tells it. */
+	#between(audio: AudioContext): number {
+		const { contextTime = 0, performanceTime = 0 } = audio.getOutputTimestamp?.() ?? {};
+		const reading = performanceTime
+			? contextTime - performanceTime / 1000
+			: audio.currentTime - performance.now() / 1000;
+		this.#readings = [...this.#readings, reading].slice(-LOOKS);
+		return this.#readings.toSorted((a, b) => a - b)[Math.floor(this.#readings.length / 2)]!;
 	}
 
 	/** Lays the tones of the next seconds, and says what is due. */
 	#look(): void {
 		const now = this.#now();
 		const audio = this.#audio?.state === 'running' ? this.#audio : null;
+		const between = audio ? this.#between(audio) : 0;
+		// The moment of the card at which a second of the plan is.
+		const at = (seconds: number) => between + performance.now() / 1000 + seconds - now;
+		if (audio)
+			for (const [node, laid] of this.#laid) {
+				const aside = Math.abs(laid.between - between) > ASIDE_SECONDS;
+				if (!aside || laid.at < audio.currentTime + LOOK_MS / 1000) continue;
+				node.stop();
+				this.#laid.delete(node);
+				// Where the card ran away from the page its moment is over: no tone is better than a late one.
+				const moment = at(laid.tone.atSeconds);
+				if (moment >= audio.currentTime) this.#lay(audio, laid.tone, moment, between);
+			}
 		const ahead = document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS;
 		for (let tone; (tone = this.#track.tones[this.#toneAt]) && tone.atSeconds < now + ahead; this.#toneAt++)
 			// The two clocks are held against one another at each look, so that they never drift apart.
 			if (audio && tone.atSeconds > now - 0.02)
-				this.#lay(audio, tone, audio.currentTime + Math.max(0, tone.atSeconds - now));
+				this.#lay(audio, tone, Math.max(audio.currentTime, at(tone.atSeconds)), between);
 		for (let word; (word = this.#track.spoken[this.#wordAt]) && word.atSeconds < now + LOOK_MS / 1000; this.#wordAt++) {
 			const { words, atSeconds } = word;
 			const from = this.#from;
@@ -129,7 +158,8 @@ export class StageSound {
 		}
 	}
 
-	#lay(audio: AudioContext, { tone, seconds }: Tone, at: number): void {
+	#lay(audio: AudioContext, laid: Tone, at: number, between: number): void {
+		const { tone, seconds } = laid;
 		const { hertz, strength } = SHAPES[tone];
 		const oscillator = audio.createOscillator();
 		const gain = audio.createGain();
@@ -141,7 +171,7 @@ export class StageSound {
 		gain.gain.exponentialRampToValueAtTime(0.0008, at + seconds);
 		oscillator.connect(gain).connect(audio.destination);
 		oscillator.addEventListener('ended', () => this.#laid.delete(oscillator));
-		this.#laid.add(oscillator);
+		this.#laid.set(oscillator, { tone: laid, at, between });
 		oscillator.start(at);
 		oscillator.stop(at + seconds);
 	}

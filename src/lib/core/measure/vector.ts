@@ -1,0 +1,10 @@
+import type { Pixel } from './landmarks';
+
+export const DEGREES = 180 / Math.PI;
+export const minus = (a: Pixel, b: Pixel): Pixel => [a[0] - b[0], a[1] - b[1]];
+export const dot = (a: Pixel, b: Pixel): number => a[0] * b[0] + a[1] * b[1];
+export const length = (a: Pixel): number => Math.hypot(a[0], a[1]);
+export const centre = (points: readonly Pixel[]): Pixel => [
+	points.reduce((s, p) => s + p[0], 0) / points.length,
+	points.reduce((s, p) => s + p[1], 0) / points.length
+];
