@@ -60,6 +60,8 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await page.getByLabel('Tragus to mouth corner, client’s left, mm').fill('10.4');
 		await page.keyboard.press('Tab');
 		await expect(page.getByRole('alert')).toContainText('Read in centimetres it would be 104.0');
+		await page.getByRole('button', { name: 'Take 104.0' }).click();
+		await expect(page.getByLabel('Tragus to mouth corner, client’s left, mm')).toHaveValue('104.0');
 		for (const side of ['left', 'right'])
 			for (const [name, mm] of [
 				['Tragus to mouth corner', '104'],

@@ -36,7 +36,7 @@ const sheet = async (name) => {
 		}
 	await page.evaluate(() => (document.documentElement.dataset.theme = 'day'));
 	await page.setViewportSize({ width: 1280, height: 800 });
-	const paper = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	const paper = await browser.newPage({ viewport: { width: 1102, height: 800 } });
 	await paper.setContent(
 		`<body style="margin:0;padding:8px;display:flex;flex-wrap:wrap;gap:8px;background:#8a8f98">${pictures
 			.map(([data, ratio]) => `<img style="height:388px;width:${388 * ratio}px" src="data:image/png;base64,${data}">`)
@@ -99,10 +99,7 @@ try {
 	for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
 	await page.waitForTimeout(10_500);
 	await shot('session-stage');
-	await page.keyboard.press('Space');
 	await sheet('session-stage-sizes');
-	await page.keyboard.press('Space');
-	await page.getByRole('button', { name: /^Pause space/ }).waitFor();
 	await page.keyboard.press('Space');
 	await page.keyboard.press('e');
 	await page.getByRole('heading', { name: 'And now' }).waitFor();

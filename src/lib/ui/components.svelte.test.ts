@@ -143,8 +143,20 @@ describe('the tape', () => {
 		expect(onchange).not.toHaveBeenCalled();
 		expect(root.querySelector('[role=alert]')!.textContent).toMatch(/centimetres it would be 96.0/);
 		expect(input.getAttribute('aria-invalid')).toBe('true');
+		root.querySelector<HTMLButtonElement>('[role=alert] button')!.click();
+		expect(onchange.mock.calls[0]![0].entries[0].value).toBe(96);
+		flushSync();
 		enter(input, '96');
 		expect(root.querySelector('[role=alert]')).toBeNull();
+	});
+	test('one that is far from hers of before is stored as typed, and asked about', () => {
+		const { root, onchange } = table('mm');
+		const input = root.querySelectorAll('input')[1]!;
+		enter(input, '125');
+		expect(onchange.mock.calls[0]![0].entries[0].value).toBe(125);
+		expect(root.querySelector('[role=alert]')!.textContent).toMatch(/125\.0 mm is far from her 101\.6 mm of before/);
+		expect(input.getAttribute('aria-invalid')).toBe('false');
+		expect(root.querySelector('[role=alert] button')).toBeNull();
 	});
 	test('changes: words beside figures, solid only where it is believed', () => {
 		const before = withValue(

@@ -98,14 +98,14 @@
 	</div>
 	{#if chosen && pair}
 		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]">
-			{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}
+			{#each [sentence.real, overSaid].filter(Boolean) as real (real)}<b class="font-semibold">{real}</b>{' '}{/each}
 			<span class="text-ink2"
 				>{scope === 'since' && !pair.comparable
 					? chosen.id === first?.id
 						? 'This is the first visit: there is nothing before it.'
 						: `Not comparable: the two visits lie more than ${app.working.comparableHourMinutes} minutes apart in the day.`
 					: sentence.rest}</span
-			>{#if overSaid}{' '}<b class="font-semibold">{overSaid}</b>{/if}
+			>
 		</p>
 		<div class="grid grid-cols-1 gap-x-8 gap-y-5 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
 			<section>

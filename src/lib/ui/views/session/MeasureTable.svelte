@@ -3,7 +3,8 @@
 	import { valueAt, withValue } from '$lib/core/assess/assessment';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
-	import { lengthText, readMeasured, type LengthUnit } from '$lib/core/assess/units';
+	import { entryQuestion, type EntryQuestion } from '$lib/core/assess/doubts';
+	import { lengthText, MM_PER_INCH, numberOf, readMeasured, type LengthUnit } from '$lib/core/assess/units';
 
 	import { sidesAsSeen } from '../../parts/map/orientation';
 
@@ -16,7 +17,9 @@
 	let { assessment, ghost, unit, onchange }: Props = $props();
 	/** As the map beside it: facing, the client’s right is on the left. */
 	const order = sidesAsSeen();
-	let trouble = $state<{ key: string; message: string } | null>(null);
+	let trouble = $state<{ key: string; message: string; refused: boolean; spot: { side?: Side }; instead: EntryQuestion['instead'] } | null>(
+		null
+	);
 
 	/** What is taken of each side has two cells, what is taken of the whole face one. */
 	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? order.map((side) => ({ side })) : [{}]);
@@ -28,8 +31,18 @@
 			return onchange(withValue(assessment, id, spot, null));
 		}
 		const reading = readMeasured(id, input.value, unit);
-		trouble = reading.ok ? null : { key, message: reading.message };
+		const typed = numberOf(input.value);
+		const mm = typed === null ? null : measuredRow(id).kind === 'length' && unit === 'inch' ? typed * MM_PER_INCH : typed;
+		// Asked, never changed by itself: what is possible is stored as it was typed.
+		const question = mm === null ? null : entryQuestion(assessment, ghost, id, spot, mm, unit);
+		const message = reading.ok ? question?.words : reading.message;
+		trouble = message ? { key, message, refused: !reading.ok, spot, instead: question?.instead ?? null } : null;
 		if (reading.ok) onchange(withValue(assessment, id, spot, reading.value));
+	}
+	function takeInstead() {
+		const { spot, instead } = trouble!;
+		trouble = null;
+		onchange(instead!.values.reduce((made, [id, mm]) => withValue(made, id, spot, Math.round(10 * mm) / 10), assessment));
 	}
 	const unitOf = (id: ObservationId) => (measuredRow(id).kind === 'length' ? unit : measuredRow(id).unit);
 	function shown(a: Assessment | null, id: ObservationId, spot: { side?: Side }): string {
@@ -62,7 +75,7 @@
 								: ''}"
 							inputmode="decimal"
 							aria-label="{row.label}{spot.side ? `, client’s ${spot.side}` : ''}, {unitOf(id)}"
-							aria-invalid={wrong}
+							aria-invalid={wrong && trouble!.refused}
 							aria-describedby={wrong ? 'measure-trouble' : undefined}
 							placeholder={was ? `was ${was}` : '–'}
 							value={shown(assessment, id, spot)}
@@ -74,6 +87,7 @@
 		{/each}
 	</tbody>
 </table>
-{#if trouble}<p id="measure-trouble" class="text-flag mt-1 text-[13px]" role="alert">
-		{trouble.message}
+{#if trouble}<p id="measure-trouble" class="text-flag mt-1 flex flex-wrap items-center gap-2 text-[13px]" role="alert">
+		<span class="min-w-0 flex-1">{trouble.message}</span>
+		{#if trouble.instead}<button type="button" class="btn min-h-11" onclick={takeInstead}>{trouble.instead.label}</button>{/if}
 	</p>{/if}

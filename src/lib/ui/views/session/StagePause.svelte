@@ -25,7 +25,7 @@
 	}
 </script>
 
-<section class="pause {fit ? 'tall' : ''}" aria-label="While it stands" data-own-keys>
+<section class="pause {fit || performing.faded.length > 1 ? 'tall' : ''}" aria-label="While it stands" data-own-keys>
 	{#if fit}<StageFit {performing} {fit} {timeLeft} />
 	{:else if noting}
 		<form class="flex flex-wrap items-end gap-2" onsubmit={(e) => (e.preventDefault(), keepNote())}>
@@ -78,7 +78,7 @@
 		font-size: clamp(14px, 2.3dvh, 18px);
 		line-height: 1.4;
 	}
-	/* What would change wants room: it stands over the numeral too, under the name of the step. */
+	/* What would change, or has faded, wants room: it stands over the numeral too, under the name of the step. */
 	.tall {
 		height: 73%;
 		max-height: none;
