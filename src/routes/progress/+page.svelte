@@ -16,6 +16,7 @@
 	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
 	import { overSentence, overSessions } from '$lib/core/assess/overSessions';
 	import OverSessions from '$lib/ui/views/progress/OverSessions.svelte';
+	import AtOnceAndLasting from '$lib/ui/views/progress/AtOnceAndLasting.svelte';
 	import SessionStrip from '$lib/ui/views/progress/SessionStrip.svelte';
 	import ZoneChangeMap from '$lib/ui/views/progress/ZoneChangeMap.svelte';
 
@@ -156,22 +157,30 @@
 					{width}
 					onchoose={(id) => (wished = id)}
 				/>{/if}
-			<dl class="text-ink2 grid max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 pt-3 text-[12.5px]">
-				{#if chosen.sequence}<dt>Done</dt>
-					<dd>
-						<b class="text-ink">{chosen.sequence.title}</b>, {clock(chosen.workedSeconds)}{chosen.haltedSeconds
-							? `, halted ${clock(chosen.haltedSeconds)}`
-							: ''}, {chosen.sequence.steps - skipped} of {chosen.sequence.steps} steps
-					</dd>{/if}
-				{#each told as c, i (i)}<dt>{c.when || 'Of the day'}</dt>
-					<dd>{c.words}</dd>{/each}
-				{#if chosen.sideEffects}<dt>Side effects</dt>
-					<dd>{chosen.sideEffects}</dd>{/if}
-				{#if chosen.note}<dt>Note</dt>
-					<dd>{chosen.note}</dd>{/if}
-				<dt>Record</dt>
-				<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
-			</dl>
+			<div class="grid grid-cols-1 gap-x-8 gap-y-3 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
+				<dl class="text-ink2 grid h-fit max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 text-[12.5px]">
+					{#if chosen.sequence}<dt>Done</dt>
+						<dd>
+							<b class="text-ink">{chosen.sequence.title}</b>, {clock(chosen.workedSeconds)}{chosen.haltedSeconds
+								? `, halted ${clock(chosen.haltedSeconds)}`
+								: ''}, {chosen.sequence.steps - skipped} of {chosen.sequence.steps} steps
+						</dd>{/if}
+					{#each told as c, i (i)}<dt>{c.when || 'Of the day'}</dt>
+						<dd>{c.words}</dd>{/each}
+					{#if chosen.sideEffects}<dt>Side effects</dt>
+						<dd>{chosen.sideEffects}</dd>{/if}
+					{#if chosen.note}<dt>Note</dt>
+						<dd>{chosen.note}</dd>{/if}
+					<dt>Record</dt>
+					<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
+				</dl>
+				{#if parts.current > 3}<div>
+						<AtOnceAndLasting sessions={sessions.current} observed={HEADLINE_MEASURED} unit={app.settings?.units ?? 'mm'} />
+						<p class="text-ink2 pt-1 text-[12px] leading-4">
+							With their 95 % intervals. One person’s record, not proof: what else changed in these weeks is in it too.
+						</p>
+					</div>{/if}
+			</div>
 		</section>
 	{:else if sessions.loaded}
 		<div class="max-w-[56ch] py-10 text-[13.5px] leading-5">

@@ -7,6 +7,7 @@
 	import type { Assessment, Entry } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
 	import { placesLookedAt } from '$lib/core/perform/lookedAt';
+	import { usualOf } from '$lib/core/assess/doubts';
 	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Session } from '$lib/core/records/session';
 	import { sameDay } from '$lib/ui/parts/dates';
@@ -259,7 +260,13 @@
 					</p>{/if}
 			</section>
 			<section>
-				<MeasureTable {assessment} {ghost} unit={app.settings?.units ?? 'mm'} onchange={(l) => (assessment = l)} />
+				<MeasureTable
+					{assessment}
+					{ghost}
+					usual={usualOf(sessions.current.map((s) => s.before))}
+					unit={app.settings?.units ?? 'mm'}
+					onchange={(l) => (assessment = l)}
+				/>
 			</section>
 			<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
 				{#each ASKED as id (id)}

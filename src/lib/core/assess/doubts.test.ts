@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { emptyAssessment, withValue } from './assessment';
-import { entryQuestion } from './doubts';
+import { entryQuestion, usualOf } from './doubts';
 
 const NOW = '2026-03-01T08:00:00.000Z';
 const LEFT = { side: 'left' } as const;
@@ -42,4 +42,10 @@ test('two that were exchanged are put right together', () => {
 			]
 		}
 	});
+});
+test('her usual is the middle of all earlier readings; one slip among them does not count', () => {
+	const usual = usualOf([before(104), before(105), before(140)]);
+	expect(entryQuestion(none, usual, 'tragus-mouth-corner', LEFT, 106, 'mm')).toBeNull();
+	expect(entryQuestion(none, usual, 'tragus-mouth-corner', LEFT, 140, 'mm')?.words).toMatch(/far from her 105\.0 mm/);
+	expect(usualOf([]).entries).toEqual([]);
 });

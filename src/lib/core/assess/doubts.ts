@@ -1,6 +1,8 @@
+import { SIDES } from '../atlas/places';
 import { doubtsOf, type Doubt, type TapeDistance } from '../measure/plausible';
+import { median } from '../statistics/summary';
 import type { Assessment } from './assessment.schema';
-import { valueAt, type Spot } from './assessment';
+import { emptyAssessment, valueAt, withValue, type Spot } from './assessment';
 import { measuredRow, type ObservationId } from './registry';
 import { lengthText, type LengthUnit } from './units';
 
@@ -12,6 +14,17 @@ const DISTANCES: readonly (readonly [ObservationId, TapeDistance])[] = [
 	['neck-upper', 'neckUpper'],
 	['neck-lower', 'neckLower']
 ];
+
+/** Her usual distances: the middle of all earlier readings of each. */
+export function usualOf(earlier: readonly Assessment[]): Assessment {
+	let usual = emptyAssessment(earlier.at(-1)?.takenAt ?? '');
+	for (const [id] of DISTANCES)
+		for (const spot of measuredRow(id).sides ? SIDES.map((side) => ({ side })) : [{}]) {
+			const values = earlier.flatMap((assessment) => valueAt(assessment, id, spot) ?? []);
+			if (values.length) usual = withValue(usual, id, spot, median(values));
+		}
+	return usual;
+}
 
 /** A question about an entry, and what would be put in its place if the answer is yes. */
 export interface EntryQuestion {

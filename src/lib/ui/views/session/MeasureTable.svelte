@@ -11,10 +11,12 @@
 	interface Props {
 		assessment: Assessment;
 		ghost: Assessment | null;
+		/** Her usual distances; absent: those of before. */
+		usual?: Assessment;
 		unit: LengthUnit;
 		onchange: (assessment: Assessment) => void;
 	}
-	let { assessment, ghost, unit, onchange }: Props = $props();
+	let { assessment, ghost, usual, unit, onchange }: Props = $props();
 	/** As the map beside it: facing, the client’s right is on the left. */
 	const order = sidesAsSeen();
 	let trouble = $state<{ key: string; message: string; refused: boolean; spot: { side?: Side }; instead: EntryQuestion['instead'] } | null>(
@@ -34,7 +36,7 @@
 		const typed = numberOf(input.value);
 		const mm = typed === null ? null : measuredRow(id).kind === 'length' && unit === 'inch' ? typed * MM_PER_INCH : typed;
 		// Asked, never changed by itself: what is possible is stored as it was typed.
-		const question = mm === null ? null : entryQuestion(assessment, ghost, id, spot, mm, unit);
+		const question = mm === null ? null : entryQuestion(assessment, usual ?? ghost, id, spot, mm, unit);
 		const message = reading.ok ? question?.words : reading.message;
 		trouble = message ? { key, message, refused: !reading.ok, spot, instead: question?.instead ?? null } : null;
 		if (reading.ok) onchange(withValue(assessment, id, spot, reading.value));
