@@ -86,6 +86,7 @@ test('tension is compared as puffiness is, in its own words, and the day is told
 		page.getByRole('status').filter({ hasText: 'the tension of the left chewing muscle from hard to slight' })
 	).toBeVisible();
 	await page.getByRole('button', { name: 'Close session' }).click();
+	await expect(page.getByRole('heading', { name: 'By tape' })).toBeVisible();
 	await page.getByRole('radio', { name: 'Tension' }).click();
 	await expect(page.getByRole('table', { name: /^Tension, from and to/ })).toContainText('4 to 1');
 	await expect(page.getByText('salt much')).toBeVisible();
