@@ -1,6 +1,6 @@
+import { median } from 'simple-statistics';
 import { SIDES } from '../atlas/places';
 import { doubtsOf, type Doubt, type TapeDistance } from '../measure/plausible';
-import { median } from '../statistics/summary';
 import type { Assessment } from './assessment.schema';
 import { emptyAssessment, valueAt, withValue, type Spot } from './assessment';
 import { measuredRow, type ObservationId } from './registry';

@@ -1,5 +1,5 @@
+import { mean, median, sampleStandardDeviation } from 'simple-statistics';
 import { tQuantile } from '../statistics/distributions';
-import { mean, median, sampleSd } from '../statistics/summary';
 import { lagOne, trendOf, type Point } from '../statistics/trend';
 import type { Side } from '../atlas/places';
 import type { Assessment } from './assessment.schema';
@@ -48,7 +48,7 @@ export function atOnceOf(visits: readonly Visit[], id: ObservationId, side: Side
 	const n = changes.length;
 	if (n < LEAST_AT_ONCE) return { ...NONE, n, verdict: 'too-few' };
 	const middle = mean(changes);
-	const half = (tQuantile(0.975, n - 1) * sampleSd(changes)) / Math.sqrt(n);
+	const half = (tQuantile(0.975, n - 1) * sampleStandardDeviation(changes)) / Math.sqrt(n);
 	const [low, high] = [middle - half, middle + half];
 	return { middle, low, high, n, verdict: high < 0 ? 'less' : low > 0 ? 'more' : 'may-be-chance' };
 }

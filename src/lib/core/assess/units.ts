@@ -16,6 +16,12 @@ export function numberOf(text: string): number | null {
 	return text.trim() === '' || !Number.isFinite(value) ? null : value;
 }
 
+/** What was typed in the unit of an observation, lengths as millimetres; null where it is no number. */
+export function typedValue(id: ObservationId, text: string, unit: LengthUnit): number | null {
+	const typed = numberOf(text);
+	return typed !== null && measuredRow(id).kind === 'length' && unit === 'inch' ? typed * MM_PER_INCH : typed;
+}
+
 /**
  * A typed reading of an observation in its own unit, lengths as millimetres, or a sentence that says what is wrong and
  * what was probably meant.
@@ -23,10 +29,9 @@ export function numberOf(text: string): number | null {
  */
 export function readMeasured(id: ObservationId, text: string, unit: LengthUnit): Reading {
 	const row = measuredRow(id);
-	const typed = numberOf(text);
-	if (typed === null) return { ok: false, message: `“${text}” is no number. Type it like 104.5.` };
+	const value = typedValue(id, text, unit);
+	if (value === null) return { ok: false, message: `“${text}” is no number. Type it like 104.5.` };
 	const isLength = row.kind === 'length';
-	const value = isLength && unit === 'inch' ? typed * MM_PER_INCH : typed;
 	if (value >= row.min && value <= row.max) return { ok: true, value: Math.round(value * 10) / 10 };
 	const shown = (n: number) => (isLength ? lengthText(n, unit) : String(n));
 	const unitWord = isLength ? unit : row.unit;

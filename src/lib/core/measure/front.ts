@@ -1,5 +1,5 @@
 import type { FrontPoint, Pixel, Points } from './landmarks';
-import { centre, DEGREES, dot, length, minus } from './vector';
+import { axesAlong, centre, DEGREES, dot, length, minus } from './vector';
 
 interface Frame {
 	/** Along the eyes, to the client’s left. */
@@ -78,9 +78,7 @@ export function eyeFrame(points: Points<FrontPoint>): Frame | null {
 	const { exL, exR, enL, enR } = points;
 	if (!exL || !exR || !enL || !enR) return null;
 	const [outer, inner] = [minus(exL, exR), minus(enL, enR)];
-	const sum: Pixel = [outer[0] + inner[0], outer[1] + inner[1]];
-	const u: Pixel = [sum[0] / length(sum), sum[1] / length(sum)];
-	return { u, v: [-u[1], u[0]] };
+	return axesAlong([outer[0] + inner[0], outer[1] + inner[1]]);
 }
 
 /**

@@ -1,6 +1,6 @@
 import { inverse, Matrix } from 'ml-matrix';
 import type { FrontPoint, Pixel, Points } from './landmarks';
-import { centre, DEGREES, dot, length, minus } from './vector';
+import { axesAlong, centre, DEGREES, dot, length, minus } from './vector';
 
 /** How much nearer to the camera than the eyes’ corners a point lies, as a share of the distance between the outer ones. Working values. */
 export const DEPTHS = {
@@ -55,9 +55,7 @@ function eyeFrame(points: Given) {
 		Pixel
 	];
 	const [outer, inner] = [minus(exL, exR), minus(enL, enR)];
-	const across: Pixel = [2 * outer[0] + inner[0], 2 * outer[1] + inner[1]];
-	const u: Pixel = [across[0] / length(across), across[1] / length(across)];
-	const v: Pixel = [-u[1], u[0]];
+	const { u, v } = axesAlong([2 * outer[0] + inner[0], 2 * outer[1] + inner[1]]);
 	const origin = centre([enL, enR, exL, exR]);
 	const unit = length(outer);
 	const map = (p: Pixel): Pixel => [dot(minus(p, origin), u) / unit, dot(minus(p, origin), v) / unit];

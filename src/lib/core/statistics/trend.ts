@@ -1,5 +1,5 @@
+import { mean, median } from 'simple-statistics';
 import { normalQuantile, normalTwoSided } from './distributions';
-import { mean, median } from './summary';
 
 /** A trend that one wild value does not bend, with its interval. */
 export interface Trend {
@@ -91,7 +91,7 @@ export function trendOf(points: readonly Point[], { bins, inflate = 1, confidenc
 /** How alike neighbours are, −1..1; 0 where nothing varies. @param values in order of time */
 export function lagOne(values: readonly number[]): number {
 	if (!values.length) return 0;
-	const m = mean(values);
+	const m = mean([...values]);
 	const squares = values.reduce((sum, v) => sum + (v - m) ** 2, 0);
 	const beside = values.slice(1).reduce((sum, v, i) => sum + (v - m) * (values[i]! - m), 0);
 	return squares ? beside / squares : 0;

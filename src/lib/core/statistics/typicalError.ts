@@ -1,5 +1,5 @@
+import { sumNthPowerDeviations } from 'simple-statistics';
 import { chiSquareQuantile, normalQuantile, tQuantile, tTwoSided } from './distributions';
-import { squaresAboutMean } from './summary';
 
 type Interval = readonly [low: number, high: number];
 
@@ -31,7 +31,7 @@ export function typicalError(
 	prior: { readonly te: number; readonly df: number } | null
 ): TypicalError {
 	const ownDf = sets.reduce((n, set) => n + Math.max(0, set.length - 1), 0);
-	const squares = sets.reduce((sum, set) => sum + squaresAboutMean(set), 0);
+	const squares = sets.reduce((sum, set) => sum + (set.length ? sumNthPowerDeviations([...set], 2) : 0), 0);
 	const df = ownDf + (prior?.df ?? 0);
 	if (df <= 0) throw new RangeError('no repeats and no working value');
 	const te = Math.sqrt((squares + (prior ? prior.df * prior.te ** 2 : 0)) / df);

@@ -1,4 +1,5 @@
-import { mean, sampleSd } from '../statistics/summary';
+import { mean } from 'simple-statistics';
+import { sampleSd } from '../statistics/summary';
 
 /** How a hand kept a pace. */
 export interface PaceResult {

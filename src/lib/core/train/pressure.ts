@@ -1,4 +1,5 @@
-import { mean, sampleSd } from '../statistics/summary';
+import { mean } from 'simple-statistics';
+import { sampleSd } from '../statistics/summary';
 import { GRAMS_PER_KPA_CM2, levelRangeKPa, type Level } from '../step/levels';
 import type { Working } from '../working/working.schema';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { atOnceOf, lastingOf, type AtOnce, type Lasting } from '$lib/core/assess/lasting';
 	import { measuredRow, type ObservationId } from '$lib/core/assess/registry';
-	import { MM_PER_INCH, type LengthUnit } from '$lib/core/assess/units';
+	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import type { Session } from '$lib/core/records/session';
 	import { sidesAsSeen } from '../../parts/map/orientation';
 	import VerdictSign from './VerdictSign.svelte';
@@ -15,11 +15,9 @@
 	const rows = $derived(
 		sidesAsSeen().map((side) => ({ side, atOnce: atOnceOf(sessions, observed, side), lasting: lastingOf(sessions, observed, side) }))
 	);
-	const digits = $derived(unit === 'mm' ? 1 : 2);
 	const signed = (mm: number) => {
-		const value = unit === 'mm' ? mm : mm / MM_PER_INCH;
-		const text = Math.abs(value).toFixed(digits);
-		return Number(text) === 0 ? text : `${value < 0 ? '−' : '+'}${text}`;
+		const text = lengthText(Math.abs(mm), unit);
+		return Number(text) === 0 ? text : `${mm < 0 ? '−' : '+'}${text}`;
 	};
 	const WORDS: Record<Lasting['verdict'], string> = {
 		less: 'less',

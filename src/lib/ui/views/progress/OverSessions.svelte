@@ -1,8 +1,9 @@
 <script lang="ts">
-	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
+	import type { Side } from '$lib/core/atlas/places';
+	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
 	import { LEAST_SESSIONS, type OverSessions, type PlaceOverSessions } from '$lib/core/assess/overSessions';
 	import { sidesAsSeen } from '../../parts/map/orientation';
-	import VerdictSign from './VerdictSign.svelte';
+	import ZoneRows from './ZoneRows.svelte';
 
 	interface Props {
 		over: OverSessions;
@@ -12,7 +13,6 @@
 	let { over, label }: Props = $props();
 	const ORDER = sidesAsSeen();
 	const zones = $derived(ZONE_IDS.filter((z) => over.places.some((p) => p.place === z)));
-	const of = (zone: string, side: string) => over.places.find((p) => p.place === zone && p.side === side);
 	const sign = ({ verdict }: PlaceOverSessions) =>
 		verdict === 'lower' || verdict === 'higher'
 			? ({ verdict: 'changed', delta: verdict === 'lower' ? -1 : 1 } as const)
@@ -25,6 +25,10 @@
 	};
 	const said = ({ lower, same, higher, p, verdict }: PlaceOverSessions) =>
 		`lower in ${lower}, the same in ${same}, higher in ${higher}: ${WORDS[verdict]}${p === null ? '' : `, p ${p < 0.001 ? 'below 0.001' : p.toFixed(3)}`}`;
+	function cell(zone: ZoneId, side: Side) {
+		const p = over.places.find((at) => at.place === zone && at.side === side);
+		return p ? { change: sign(p), text: `${p.lower} · ${p.same} · ${p.higher}`, words: said(p), inPlace: true } : null;
+	}
 </script>
 
 <table class="mt-3 h-fit w-full text-[13px]">
@@ -39,23 +43,7 @@
 		></thead
 	>
 	<tbody>
-		{#each zones as zone (zone)}
-			<tr class="border-hair border-t">
-				<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
-				{#each ORDER as side (side)}
-					{@const p = of(zone, side)}
-					<td class="pl-2">
-						{#if p}<span
-								class="flex items-center gap-1.5 {p.verdict === 'lower' || p.verdict === 'higher' ? 'font-semibold' : ''}"
-								title={said(p)}
-								><VerdictSign change={sign(p)} /><span aria-hidden="true">{p.lower} · {p.same} · {p.higher}</span><span class="sr-only"
-									>{said(p)}</span
-								></span
-							>{:else}<span class="text-ink3">–</span>{/if}
-					</td>
-				{/each}
-			</tr>
-		{/each}
+		<ZoneRows {zones} {cell} />
 	</tbody>
 </table>
 <p class="text-ink2 pt-1 text-[12px] leading-4">

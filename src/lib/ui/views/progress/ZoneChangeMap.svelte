@@ -1,12 +1,13 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
+	import type { Side } from '$lib/core/atlas/places';
+	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
 	import { CHANGE_WORDS, type Change } from '$lib/core/assess/change';
 	import { observation, type ObservationId } from '$lib/core/assess/registry';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { ZoneTint } from '../../parts/map/mapTypes';
 	import { sidesAsSeen } from '../../parts/map/orientation';
-	import VerdictSign from './VerdictSign.svelte';
+	import ZoneRows from './ZoneRows.svelte';
 
 	interface Props {
 		/** What is compared, zone by zone. */
@@ -40,8 +41,13 @@
 	/** As the map beside it. */
 	const ORDER = sidesAsSeen();
 	const zones = $derived(ZONE_IDS.filter((z) => changes.some((c) => c.place === z)));
-	const of = (zone: string, side: string) => changes.find((c) => c.place === zone && c.side === side);
 	const figure = (n: number | null) => (n === null ? '–' : String(n).replace('.5', '½'));
+	function cell(zone: ZoneId, side: Side) {
+		const change = changes.find((c) => c.place === zone && c.side === side);
+		if (!change) return null;
+		const text = `${figure(change.before)} to ${figure(change.after)}`;
+		return { change, text, words: CHANGE_WORDS[change.verdict], inPlace: false };
+	}
 </script>
 
 <div class="grid grid-cols-1 gap-4 sm:grid-cols-[minmax(220px,1fr)_minmax(300px,1.1fr)]">
@@ -71,23 +77,8 @@
 				></thead
 			>
 			<tbody>
-				{#each zones as zone (zone)}
-					<tr class="border-hair border-t">
-						<th scope="row" class="water py-1 pr-2 text-left font-normal">{ZONES[zone].label}</th>
-						{#each ORDER as side (side)}
-							{@const c = of(zone, side)}
-							<td class="pl-2">
-								{#if c}<span
-										class="flex items-center gap-1.5 {c.verdict === 'changed' ? 'font-semibold' : ''}"
-										title={CHANGE_WORDS[c.verdict]}
-										><VerdictSign change={c} /><span>{figure(c.before)} to {figure(c.after)}</span><span class="sr-only"
-											>{CHANGE_WORDS[c.verdict]}</span
-										></span
-									>{:else}<span class="text-ink3">–</span>{/if}
-							</td>
-						{/each}
-					</tr>
-				{:else}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/each}
+				<ZoneRows {zones} {cell} />
+				{#if !zones.length}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/if}
 			</tbody>
 		</table>
 		{@render under()}

@@ -4,7 +4,7 @@
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { ENTERED_MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { entryQuestion, type EntryQuestion } from '$lib/core/assess/doubts';
-	import { lengthText, MM_PER_INCH, numberOf, readMeasured, type LengthUnit } from '$lib/core/assess/units';
+	import { lengthText, readMeasured, typedValue, type LengthUnit } from '$lib/core/assess/units';
 
 	import { sidesAsSeen } from '../../parts/map/orientation';
 
@@ -33,8 +33,7 @@
 			return onchange(withValue(assessment, id, spot, null));
 		}
 		const reading = readMeasured(id, input.value, unit);
-		const typed = numberOf(input.value);
-		const mm = typed === null ? null : measuredRow(id).kind === 'length' && unit === 'inch' ? typed * MM_PER_INCH : typed;
+		const mm = typedValue(id, input.value, unit);
 		// Asked, never changed by itself: what is possible is stored as it was typed.
 		const question = mm === null ? null : entryQuestion(assessment, usual ?? ghost, id, spot, mm, unit);
 		const message = reading.ok ? question?.words : reading.message;
