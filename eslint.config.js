@@ -24,8 +24,8 @@ const allowed = {
 	demo: ['core', 'formats', 'demo'],
 	store: ['core', 'formats', 'demo', 'store'],
 	server: ['core', 'formats', 'server'],
-	workers: ['core', 'formats', 'store', 'workers'],
-	state: ['core', 'formats', 'store', 'workers', 'state'],
+	workers: ['core', 'formats', 'store', 'demo', 'workers'],
+	state: ['core', 'formats', 'store', 'demo', 'workers', 'state'],
 	ui: ['core', 'formats', 'state', 'ui'],
 	api: ['core', 'formats', 'server', 'workers'],
 	pages: ['core', 'formats', 'store', 'workers', 'state', 'ui', 'demo', 'pages']
@@ -97,6 +97,7 @@ const views = [
 	'compose',
 	'exchange',
 	'library',
+	'photos',
 	'practise',
 	'progress',
 	'sequences',

@@ -44,6 +44,7 @@ const sheet = async (name) => {
 	);
 	await paper.screenshot({ path: `${out}/${name}.png` });
 	await paper.close();
+	taken.add(name);
 	console.log(name);
 };
 /** Every view of the list that names a picture has one. */
@@ -67,11 +68,6 @@ try {
 	const clock = page.getByRole('slider', { name: 'Moment in the sequence' });
 	for (let i = 0; i < 9; i++) await clock.press('ArrowRight');
 	await shot('compose');
-	await page.getByRole('tab', { name: 'Text' }).click();
-	await page.getByRole('textbox', { name: 'The sequence as text' }).waitFor();
-	await page.locator('[data-row="s12"] [data-step-button]').click();
-	await shot('compose-text');
-	await page.getByRole('tab', { name: 'Step' }).click();
 	await open('/compose/demo-stone-knuckle');
 	await page.locator('[data-ribbon]').first().waitFor();
 	await page.getByRole('tab', { name: /Findings/ }).click();
@@ -98,7 +94,6 @@ try {
 	await page.keyboard.press('Space');
 	for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
 	await page.waitForTimeout(10_500);
-	await shot('session-stage');
 	await sheet('session-stage-sizes');
 	await page.keyboard.press('Space');
 	await page.keyboard.press('e');
@@ -112,6 +107,14 @@ try {
 	await shot('session-after');
 	await open('/progress?client=demo-odile&session=demo-odile-13');
 	await shot('progress');
+	await open('/progress/photos/demo-svea-front-4');
+	await page.getByRole('button', { name: /left palpebrale superius/i }).click();
+	await shot('photo-points');
+	await open('/progress/compare?a=demo-svea-front-1&b=demo-svea-front-4');
+	for (const name of ['Eye opening, left', 'Eye opening, right', 'Jaw contour, left', 'Brow height, left']) await page.getByLabel(name).check();
+	await page.getByRole('button', { name: 'Look at these 4' }).click();
+	await page.getByRole('table', { name: 'Declared before looking' }).waitFor();
+	await shot('photo-pair');
 	await open('/library?move=under-eye-out');
 	await page.locator('[data-move]').first().waitFor();
 	await page.getByRole('button', { name: 'drain', exact: true }).click();

@@ -107,7 +107,7 @@ const PEOPLE: readonly Person[] = [
 ];
 
 /** What the tape takes on each side. */
-const DISTANCES = ENTERED_MEASURED_IDS.filter((id) => measuredRow(id).sides);
+const DISTANCES = ENTERED_MEASURED_IDS.filter((id) => measuredRow(id).sides && !measuredRow(id).more);
 const WEEKS = 8;
 const DAY_MS = 86_400_000;
 const grade = (x: number) => Math.min(4, Math.max(0, Math.round(x))) as 0 | 1 | 2 | 3 | 4;

@@ -37,7 +37,7 @@ export function knownOf(id: string, first: Day, today: Day): Known {
 				answers: [...no(first, ...ACUTE, 'jaw-locks', 'blood-thinner', 'carotid')],
 				goals: ['jaw-tension', 'jaw-contour'],
 				preferences: wishes({ pressure: 'firmer', voice: 'Talks about glass.' }),
-				consents: agreed('Face, jaw and neck; inside the cheek only when asked each time.')
+				consents: agreed('Face, jaw and neck; inside the cheek only when asked each time. Photographs, kept here.')
 			};
 		case 'demo-svea':
 			return {

@@ -127,7 +127,12 @@ describe('backups', () => {
 			.sample(anyStore, { seed: 4, numRuns: 40 })
 			.find((s) => s['run-entry'].length && s.client.length > 1)!;
 		const owner = full.session.find((s) => s.id === full['run-entry'][0]!.sessionId)!.clientId;
-		const faulty = { ...full, client: full.client.map((c) => (c.id === owner ? { ...c, name: '' } : c)), binary: [] };
+		const faulty = {
+			...full,
+			client: full.client.map((c) => (c.id === owner ? { ...c, name: '' } : c)),
+			binary: [],
+			photo: []
+		};
 		const file = uncheckedBackup(faulty as SomeRows);
 		expect(readBackup(file)).toMatchObject({ ok: false, mendable: true });
 		const mended = readBackup(file, { mend: true });

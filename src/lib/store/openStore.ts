@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { Session } from '../core/records/session';
+import type { SomeRows } from '../formats/backup/backupSchema';
 import type { RunEvent } from '../core/records/runEntry';
 import { clearOutside, recallOutside, rememberOutside } from './outside';
 import { DB_NAME, DEMO_DB_NAME, makeDb, type OnUpgrade } from './db';
@@ -43,10 +45,25 @@ export async function fillWithDemo(repo: Repository): Promise<void> {
 		import('../demo/demo'),
 		import('./importPlan')
 	]);
-	const plan = await planImport(repo.db, makeDemo(new Date()));
+	const rows = makeDemo(new Date());
+	const plan = await planImport(repo.db, { ...rows, ...(await photosOf(rows.session)) });
 	await applyImport(repo.db, plan, repo.stamp());
 	await repo.saveSettings({ currentClientId: 'demo-odile' });
 	rememberOutside('demoMade', new Date().toISOString());
+}
+
+/** The photographs of the demo; where their pictures cannot be fetched, it does without. */
+async function photosOf(sessions: readonly Session[]): Promise<Pick<SomeRows, 'photo' | 'binary'>> {
+	const { demoPhotoRows } = await import('../demo/photoRows');
+	try {
+		return await demoPhotoRows(sessions, async (address) => {
+			const answer = await fetch(address);
+			if (!answer.ok) throw new Error(`${address} is not there`);
+			return new Uint8Array(await answer.arrayBuffer());
+		});
+	} catch {
+		return {};
+	}
 }
 
 /** Makes the demo practice once; what the user then changes or wipes stays as it is. */

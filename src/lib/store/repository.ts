@@ -20,6 +20,7 @@ import type { Technique } from '../core/technique/technique.schema';
 import type { DrillId } from '../core/train/drills';
 import { DEFAULT_WORKING, type Working } from '../core/working/working.schema';
 import { tableOf, type SoftTideDb } from './db';
+import { Photos } from './photos';
 import { removeRecord } from './removeRecord';
 import { RecordGone, saveRecord, settleVersions, type Choice, type Saved, type Stamp } from './saveRecord';
 
@@ -47,11 +48,15 @@ export interface VersionPair {
 
 /** Everything the pages ask of the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked. */
 export class Repository {
+	readonly photos: Photos;
+
 	constructor(
 		readonly db: SoftTideDb,
 		private readonly clock: () => Date,
 		private readonly newId: () => string
-	) {}
+	) {
+		this.photos = new Photos(db, () => this.stamp());
+	}
 
 	stamp(): Stamp {
 		return { now: this.clock().toISOString(), newId: this.newId };

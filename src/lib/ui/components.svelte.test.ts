@@ -17,7 +17,7 @@ import StepWaves from './views/session/StepWaves.svelte';
 import Finding from './views/compose/inspector/Finding.svelte';
 import AddPanel from './views/compose/inspector/AddPanel.svelte';
 import MeasuredChanges from './views/progress/MeasuredChanges.svelte';
-import SandBar from './views/progress/SandBar.svelte';
+import SandBar from './parts/verdict/SandBar.svelte';
 import FaceMap from './parts/map/FaceMap.svelte';
 import MiniScore from './parts/score/MiniScore.svelte';
 import ImportPreview from './views/exchange/ImportPreview.svelte';

@@ -8,6 +8,13 @@ import type { PairedFigures } from '../core/flow/paired';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Hold } from '../store/lock/vault';
 import type { Working } from '../core/working/working.schema';
+import type { PairComparison } from '../core/measure/compare';
+import type { FrontPoint, Points } from '../core/measure/landmarks';
+import type { Light } from '../core/measure/light';
+import type { PairMeasureId } from '../core/measure/pairMeasures';
+import type { PointedPhoto } from '../core/measure/photo.schema';
+import type { StudyCamera, StudyFace } from '../demo/camera/face.schema';
+import type { Picture } from '../demo/camera/picture';
 
 /** What page and workers say to one another: plain data only. */
 export interface TideRequest {
@@ -71,4 +78,42 @@ export interface ExchangeWorker {
 	/** Carries out what was read last: how many records came in, or what it would do now that something was changed here. */
 	apply(at: StoreAt, progress: (p: Progress) => void): Promise<number | ImportPreview>;
 	forget(): void;
+}
+
+/** A picture as it is kept, with a small one. */
+export interface TakenPicture {
+	readonly picture: { readonly type: string; readonly bytes: Uint8Array<ArrayBuffer> };
+	readonly thumb: { readonly type: string; readonly bytes: Uint8Array<ArrayBuffer> };
+	readonly widthPx: number;
+	readonly heightPx: number;
+}
+export type ReadPicture =
+	{ readonly ok: true; readonly taken: TakenPicture } | { readonly ok: false; readonly sentence: string };
+export interface Simulation {
+	readonly face: StudyFace;
+	readonly camera: StudyCamera;
+	/** Of the surface, 0.3 to 1. */
+	readonly quality: number;
+}
+export interface SimulatedPicture {
+	readonly taken: TakenPicture;
+	/** Where the landmarks are, which only a simulated camera knows. */
+	readonly truth: Points;
+}
+export interface ComparePhotos {
+	readonly before: PointedPhoto;
+	readonly after: PointedPhoto;
+	readonly primaries: readonly PairMeasureId[];
+	/** Pairs of one and the same moment: what the own error is told from. */
+	readonly retakes: readonly (readonly [PointedPhoto, PointedPhoto])[];
+}
+export interface PhotoWorker {
+	read(file: Blob): Promise<ReadPicture>;
+	/** How a face is lit; null where points are missing. */
+	light(file: Blob, points: Points<FrontPoint>): Promise<Light | null>;
+	/** @param progress told how much is done, 0 to 1 */
+	simulate(asked: Simulation, progress: (share: number) => void): Promise<SimulatedPicture>;
+	/** A quick look, as a canvas takes it. */
+	preview(asked: Simulation): Picture;
+	compare(asked: ComparePhotos): PairComparison;
 }

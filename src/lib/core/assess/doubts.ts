@@ -11,7 +11,12 @@ const DISTANCES: readonly (readonly [ObservationId, TapeDistance])[] = [
 	['tragus-mouth-corner', 'tragusMouth'],
 	['jaw-angle-nose-wing', 'jawAngleNoseWing'],
 	['jaw-angle-outer-canthus', 'jawAngleOuterEye'],
+	['tragus-chin', 'tragusChin'],
+	['jaw-angle-inner-canthus', 'jawAngleInnerEye'],
+	['chin-inner-canthus', 'chinInnerEye'],
+	['jaw-angle-chin', 'jawAngleChin'],
 	['neck-upper', 'neckUpper'],
+	['neck-middle', 'neckMiddle'],
 	['neck-lower', 'neckLower']
 ];
 

@@ -48,6 +48,8 @@ export interface MeasuredObservation extends Common {
 	readonly sumOf?: readonly string[];
 	/** Said in the sentence of what changed: what stands before "measures 3.0 mm less". */
 	readonly said?: string;
+	/** Taken by those only who want more than the usual ones. */
+	readonly more?: boolean;
 }
 /** One of several words, or several of them. */
 export interface ChoiceObservation extends Common {

@@ -24,16 +24,40 @@ export const OBSERVATIONS = {
 	'tragus-mouth-corner': make.length('Tragus to mouth corner', ...FACE_MM),
 	'jaw-angle-nose-wing': make.length('Jaw angle to nose wing', ...FACE_MM),
 	'jaw-angle-outer-canthus': make.length('Jaw angle to outer eye corner', ...FACE_MM),
+	'tragus-chin': make.length('Tragus to chin point', ...FACE_MM, { more: true }),
+	'jaw-angle-inner-canthus': make.length('Jaw angle to inner eye corner', ...FACE_MM, { more: true }),
+	'chin-inner-canthus': make.length('Chin point to inner eye corner', ...FACE_MM, { more: true }),
+	'jaw-angle-chin': make.length('Jaw angle to chin point', ...FACE_MM, { more: true }),
 	composite: make.length('Sum of the three', 3 * FACE_MM[0], 3 * FACE_MM[1], {
 		error: 'compositeErrorMm',
 		sumOf: ['tragus-mouth-corner', 'jaw-angle-nose-wing', 'jaw-angle-outer-canthus'],
 		said: 'side',
 		headline: true
 	}),
+	'composite-seven': make.length('Sum of all seven', 7 * FACE_MM[0], 7 * FACE_MM[1], {
+		error: 'compositeErrorMm',
+		sumOf: [
+			'tragus-chin',
+			'tragus-mouth-corner',
+			'jaw-angle-nose-wing',
+			'jaw-angle-inner-canthus',
+			'jaw-angle-outer-canthus',
+			'chin-inner-canthus',
+			'jaw-angle-chin'
+		],
+		said: 'side, all seven distances,',
+		more: true
+	}),
 	'neck-upper': make.length('Neck, upper', ...NECK_MM, {
 		sides: false,
 		error: 'circumferenceErrorMm',
 		said: 'the upper neck'
+	}),
+	'neck-middle': make.length('Neck, middle', ...NECK_MM, {
+		sides: false,
+		error: 'circumferenceErrorMm',
+		said: 'the middle of the neck',
+		more: true
 	}),
 	'neck-lower': make.length('Neck, lower', ...NECK_MM, {
 		sides: false,

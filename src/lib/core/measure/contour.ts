@@ -1,4 +1,4 @@
-import { inverse, Matrix } from 'ml-matrix';
+import { LuDecomposition, Matrix } from 'ml-matrix';
 
 /** A smooth line through points that are not exact. */
 export interface Spline {
@@ -26,26 +26,27 @@ export function smoothingSpline(x: readonly number[], y: readonly number[], stif
 	const n = x.length;
 	const gaps = x.slice(1).map((value, i) => value - x[i]!);
 	if (n < 3 || gaps.some((g) => !(g > 0))) throw new RangeError('three points at least, from left to right');
-	const q = Matrix.zeros(n, n - 2);
-	const r = Matrix.zeros(n - 2, n - 2);
-	for (let j = 0; j < n - 2; j++) {
-		const [here, next] = [gaps[j]!, gaps[j + 1]!];
-		q.set(j, j, 1 / here);
-		q.set(j + 1, j, -1 / here - 1 / next);
-		q.set(j + 2, j, 1 / next);
-		r.set(j, j, (here + next) / 3);
-		if (j + 1 < n - 2) {
-			r.set(j, j + 1, next / 6);
-			r.set(j + 1, j, next / 6);
-		}
-	}
-	const solved = inverse(Matrix.add(r, Matrix.mul(q.transpose().mmul(q), stiffness))).mmul(q.transpose());
-	const hat = Matrix.sub(Matrix.eye(n), Matrix.mul(q.mmul(solved), stiffness));
-	const given = Matrix.columnVector([...y]);
-	const fitted = hat.mmul(given).to1DArray();
-	const bends = [0, ...solved.mmul(given).to1DArray(), 0];
+	// Second differences: each row of three numbers is for a point that is not at an end.
+	const q = gaps.slice(1).map((next, j) => [1 / gaps[j]!, -1 / gaps[j]! - 1 / next, 1 / next] as const);
+	const roughness = q.map((row, j) =>
+		q.map((other, k) => {
+			const apart = Math.abs(j - k);
+			const [upper, lower] = j < k ? [row, other] : [other, row];
+			const shared = apart > 2 ? 0 : upper.slice(apart).reduce((sum, value, i) => sum + value * lower[i]!, 0);
+			const r = apart === 0 ? (gaps[j]! + gaps[j + 1]!) / 3 : apart === 1 ? gaps[Math.max(j, k)]! / 6 : 0;
+			return r + stiffness * shared;
+		})
+	);
+	const left = new LuDecomposition(new Matrix(roughness));
+	const bent = left
+		.solve(Matrix.columnVector(q.map((row, j) => row.reduce((s, v, i) => s + v * y[j + i]!, 0))))
+		.to1DArray();
+	/** What a bend at a point does to the heights around it. */
+	const spread = (i: number, of: (j: number) => number) =>
+		[0, 1, 2].reduce((sum, k) => sum + (q[i - k]?.[k] ?? 0) * (q[i - k] ? of(i - k) : 0), 0);
+	const fitted = y.map((value, i) => value - stiffness * spread(i, (j) => bent[j]!));
+	const bends = [0, ...bent, 0];
 	const squares = y.reduce((sum, value, i) => sum + (value - fitted[i]!) ** 2, 0);
-	const freedom = hat.trace();
 	const at = (t: number): number => {
 		let i = 0;
 		while (i < n - 2 && t > x[i + 1]!) i++;
@@ -54,7 +55,27 @@ export function smoothingSpline(x: readonly number[], y: readonly number[], stif
 		const bend = (a ** 3 - a) * bends[i]! + (b ** 3 - b) * bends[i + 1]!;
 		return a * fitted[i]! + b * fitted[i + 1]! + (bend * gap * gap) / 6;
 	};
-	return { fitted, freedom, squares, gcv: (n * squares) / (n - freedom) ** 2, hat, at };
+	// Asked for seldom, and it takes longer than all the rest.
+	let hat: Matrix | null = null;
+	const hatOf = (): Matrix => {
+		if (hat) return hat;
+		const whole = new Matrix(Array.from({ length: n }, (_, i) => q.map((_, j) => q[j]![i - j] ?? 0)));
+		return (hat = Matrix.sub(Matrix.eye(n), Matrix.mul(whole.mmul(left.solve(whole.transpose())), stiffness)));
+	};
+	return {
+		fitted,
+		squares,
+		at,
+		get hat() {
+			return hatOf();
+		},
+		get freedom() {
+			return hatOf().trace();
+		},
+		get gcv() {
+			return (n * squares) / (n - hatOf().trace()) ** 2;
+		}
+	};
 }
 
 const PANELS = 64;

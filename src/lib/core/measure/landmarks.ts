@@ -37,7 +37,8 @@ export const LANDMARKS = {
 	cph: row('Crista philtri', 'peak of the upper lip', [0.45, 0.4]),
 	zy: row('Zygion', 'outermost point of the cheek outline', [0.5, 3]),
 	t: row('Tragion', 'notch above the tragus of the ear', [0.8, 0.9]),
-	go: row('Gonion', 'corner of the jaw on the outline', [1.2, 2.2])
+	go: row('Gonion', 'corner of the jaw on the outline', [1.2, 2.2]),
+	jaw: row('Jaw contour', 'on the outline of the jaw, from below the ear to the chin', [0.5, 0.5])
 } as const satisfies Record<string, LandmarkRow>;
 export type LandmarkId = keyof typeof LANDMARKS;
 const MIDLINE = ['tr', 'se', 'prn', 'sn', 'ls', 'sto', 'li', 'me'] as const;
@@ -67,13 +68,19 @@ export const FRONT_POINTS: readonly FrontPoint[] = [
 	...(['se', 'prn', 'sn', 'alR', 'alL', 'cphR', 'ls', 'cphL', 'chR', 'sto', 'chL', 'li', 'me'] as const),
 	...(['tr', 'zyR', 'zyL', 'goR', 'goL'] as const)
 ];
-export type AnyPoint = FrontPoint | ProfilePoint;
+const JAW_STEPS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11] as const;
+/** A point of the jaw’s contour on a front photograph: 1 below the ear, 11 at the chin. */
+export type JawPoint = `jaw${(typeof JAW_STEPS)[number]}${'L' | 'R'}`;
+export const JAW_POINTS: readonly JawPoint[] = (['R', 'L'] as const).flatMap((side) =>
+	JAW_STEPS.map((step): JawPoint => `jaw${step}${side}`)
+);
+export type AnyPoint = FrontPoint | ProfilePoint | JawPoint;
 /** Points of a photograph that were placed. One that is missing leaves out what needs it, and nothing else. */
 export type Points<P extends AnyPoint = AnyPoint> = Readonly<Partial<Record<P, Pixel>>>;
 
 /** The row of a point, whichever side. */
 export function landmarkOf(point: AnyPoint): LandmarkRow {
-	const id = point in LANDMARKS ? point : point.slice(0, -1);
+	const id = point in LANDMARKS ? point : point.slice(0, -1).replace(/\d+$/, '');
 	return LANDMARKS[id as LandmarkId];
 }
 /** Standard deviation of a placement, px: what the point means, and what the pointer adds at a zoom. */

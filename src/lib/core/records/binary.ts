@@ -27,5 +27,6 @@ export const binaryKind: RecordKind<Binary> = {
 	preview: { one: 'file', many: 'files', rest: 'not here yet' },
 	nameOf: (b) => `${b.type}, ${b.id.slice(0, 8)}`,
 	bytes: 'bytes',
+	keptWhileReferred: true,
 	problemOf: (b) => (b.id === hashOfBytes(b.bytes) ? null : 'the bytes do not fit their hash: the file is damaged')
 };

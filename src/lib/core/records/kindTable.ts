@@ -5,6 +5,7 @@ import { mediumKind, schoolKind, techniqueKind } from './custom';
 import { drillRoundKind } from './drillRound';
 import { keptKind } from './kept';
 import type { RecordKind } from './record';
+import { photoKind } from './photo';
 import { runEntryKind } from './runEntry';
 import { secondVersionKind } from './secondVersion';
 import { sequenceKind } from './sequenceRecord';
@@ -29,6 +30,7 @@ const PLAIN = {
 	kept: keptKind,
 	comparison: comparisonKind,
 	binary: binaryKind,
+	photo: photoKind,
 	'drill-round': drillRoundKind,
 	working: workingKind,
 	settings: settingsKind

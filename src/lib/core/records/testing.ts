@@ -186,6 +186,27 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 			})),
 			comparison: [sampleComparison(list.slice(0, 2), CONTEXT)],
 			binary: [{ ...fields(hashOfBytes(bytes), 1), clientId: 'client-0', type: 'image/jpeg', bytes }],
+			photo: [
+				{
+					...fields('photo-1', 1),
+					clientId: 'client-0',
+					sessionId: archived ? (visits.length ? 'session-0' : null) : null,
+					when: 'before' as const,
+					view: 'front' as const,
+					takenAt: at(2),
+					source: 'simulated' as const,
+					widthPx: 600,
+					heightPx: 800,
+					fileId: hashOfBytes(bytes),
+					thumbId: hashOfBytes(bytes),
+					points: { exL: [401.5, 300] as [number, number], exR: [201, 301] as [number, number] },
+					truth: null,
+					scale: { kind: 'none' as const },
+					distanceMm: 900,
+					light: { level: -1, side: 0.1, height: 0 },
+					note: ''
+				}
+			],
 			'drill-round': [
 				{
 					...fields('round-1', 1),

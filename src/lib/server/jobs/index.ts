@@ -1,6 +1,7 @@
 import type { Answer } from '../answer';
 import { check } from './check';
 import { compare } from './compare';
+import { measure } from './measure';
 import { simulate } from './simulate';
 
 /** What is said of a question besides its body: what kind of text it is, and which school judges. */
@@ -22,6 +23,7 @@ export type Job = (bytes: Uint8Array, gone: () => boolean, manner: Manner) => An
  */
 export const JOBS = {
 	check: { run: check, takes: 'short' },
+	measure: { run: measure, takes: 'short' },
 	simulate: { run: simulate, takes: 'short' },
 	compare: { run: compare, takes: 'long' }
 } as const satisfies Record<string, { run: Job; takes: 'short' | 'long' }>;

@@ -21,6 +21,19 @@ export const sessionWith = (sequenceId: string): string => withQuery('/session',
 export const printAt = (id: string): string => `/print/${inPath(id)}`;
 export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;
 export const progressOf = (client: string, session?: string): string => withQuery('/progress', { client, session });
+export const photosOf = (client: string | null, session?: string | null): string =>
+	withQuery('/progress/photos', { client, session });
+export const photoAt = (id: string): string => `/progress/photos/${inPath(id)}`;
+export const pairOf = (before: string, after: string): string =>
+	withQuery('/progress/compare', { a: before, b: after });
+/** Where a photograph is taken. */
+export const cameraFor = (query: {
+	client: string;
+	session: string | null;
+	when: string;
+	view: string;
+	of: string;
+}): string => withQuery('/progress/camera', query);
 export const practiseAt = (drill: string): string => withQuery('/practise', { drill });
 export const moveAt = (id: string): string => withQuery('/library', { move: id });
 export const byTwoSchools = (query: { a?: string; sequence?: string }): string => withQuery('/library/compare', query);

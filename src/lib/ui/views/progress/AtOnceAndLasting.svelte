@@ -4,7 +4,7 @@
 	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import type { Session } from '$lib/core/records/session';
 	import { sidesAsSeen } from '../../parts/map/orientation';
-	import VerdictSign from './VerdictSign.svelte';
+	import VerdictSign from '../../parts/verdict/VerdictSign.svelte';
 
 	interface Props {
 		sessions: readonly Session[];

@@ -5,8 +5,8 @@
 	import { MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import type { Working } from '$lib/core/working/working.schema';
-	import SandBar from './SandBar.svelte';
-	import VerdictSign from './VerdictSign.svelte';
+	import SandBar from '../../parts/verdict/SandBar.svelte';
+	import VerdictSign from '../../parts/verdict/VerdictSign.svelte';
 
 	import { sidesAsSeen } from '../../parts/map/orientation';
 
@@ -21,10 +21,10 @@
 	/** What is taken of each side always has its rows; the rest only where it was taken. */
 	const rows = $derived(
 		MEASURED_IDS.flatMap((id) => {
-			const { sides } = measuredRow(id);
+			const { sides, more } = measuredRow(id);
 			const spots: readonly { side?: Side }[] = sides ? sidesAsSeen().map((side) => ({ side })) : [{}];
 			const changes = spots.map((spot) => changeAt(id, spot, before, after, working, comparable));
-			return sides || changes.some((c) => c.before !== null || c.after !== null) ? [{ id, changes }] : [];
+			return (sides && !more) || changes.some((c) => c.before !== null || c.after !== null) ? [{ id, changes }] : [];
 		})
 	);
 	const isLength = (id: ObservationId) => measuredRow(id).kind === 'length';

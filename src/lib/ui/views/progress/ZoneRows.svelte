@@ -3,7 +3,7 @@
 	import { ZONES, type ZoneId } from '$lib/core/atlas/zones';
 	import type { Change } from '$lib/core/assess/change';
 	import { sidesAsSeen } from '../../parts/map/orientation';
-	import VerdictSign from './VerdictSign.svelte';
+	import VerdictSign from '../../parts/verdict/VerdictSign.svelte';
 
 	interface Cell {
 		readonly change: Pick<Change, 'verdict' | 'delta'>;

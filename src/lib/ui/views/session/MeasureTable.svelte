@@ -25,6 +25,15 @@
 
 	/** What is taken of each side has two cells, what is taken of the whole face one. */
 	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? order.map((side) => ({ side })) : [{}]);
+	/** What only some take is shown where they take it. */
+	let all = $state(false);
+	const isMore = (id: ObservationId) => measuredRow(id).more ?? false;
+	const usesMore = $derived(
+		[assessment, ghost].some((a) =>
+			ENTERED_MEASURED_IDS.some((id) => isMore(id) && spotsOf(id).some((spot) => valueAt(a, id, spot) !== null))
+		)
+	);
+	const shownIds = $derived(ENTERED_MEASURED_IDS.filter((id) => all || usesMore || !isMore(id)));
 	const keyOf = (id: ObservationId, side: Side | undefined) => `${id} ${side ?? ''}`;
 	function enter(id: ObservationId, spot: { side?: Side }, input: HTMLInputElement) {
 		const key = keyOf(id, spot.side);
@@ -62,7 +71,7 @@
 		</tr>
 	</thead>
 	<tbody>
-		{#each ENTERED_MEASURED_IDS as id (id)}
+		{#each shownIds as id (id)}
 			{@const row = measuredRow(id)}
 			<tr>
 				<th scope="row" class="pr-2 text-left leading-[17px] font-normal">{row.label}</th>
@@ -88,6 +97,9 @@
 		{/each}
 	</tbody>
 </table>
+{#if !all && !usesMore}<button type="button" class="dotted text-[12.5px]" onclick={() => (all = true)}
+		>All seven distances and the middle of the neck</button
+	>{/if}
 {#if trouble}<p id="measure-trouble" class="text-flag mt-1 flex flex-wrap items-center gap-2 text-[13px]" role="alert">
 		<span class="min-w-0 flex-1">{trouble.message}</span>
 		{#if trouble.instead}<button type="button" class="btn min-h-11" onclick={takeInstead}>{trouble.instead.label}</button>{/if}

@@ -3,7 +3,7 @@
 	import type { Change } from '$lib/core/assess/change';
 
 	interface Props {
-		change: Change;
+		change: Pick<Change, 'delta' | 'error' | 'verdict'>;
 		/** px */
 		width?: number;
 	}

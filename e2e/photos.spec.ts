@@ -1,0 +1,138 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { beginDemo, demoURL, expectAccessible, recordsIn } from './support';
+
+const photosOf = (page: Parameters<typeof recordsIn>[0]) => recordsIn(page, 'soft-tide-demo', 'photos');
+
+test('two photographs are compared: what it is about is said first, and only what is clear of the error is called changed', async ({
+	page
+}) => {
+	await beginDemo(page, '/progress/photos?client=demo-svea');
+	await expect(page.getByRole('heading', { name: 'Photographs of Svea L.' })).toBeVisible();
+	await expect(page.getByText('all points placed')).toHaveCount(8);
+	await expectAccessible(page);
+
+	await page.goto(`${demoURL}/progress/compare?a=demo-svea-front-1&b=demo-svea-front-4`);
+	await expect(page.getByText('First say what it is about, then look.')).toBeVisible();
+	await page.getByLabel('Eye opening, left').check();
+	await page.getByLabel('Eye opening, right').check();
+	await page.getByRole('button', { name: 'Look at these 2' }).click();
+	await expect(page.getByText(/^Changed: eye opening, left \+\d\.\d mm/)).toBeVisible();
+	const table = page.getByRole('table', { name: 'Declared before looking' });
+	await expect(table.getByRole('row', { name: /Eye opening, left/ })).toContainText('changed');
+	await expect(page.getByText(/^Sand: measuring error/)).toContainText('pairs of retakes');
+	await expectAccessible(page);
+	for (const way of ['Side by side', 'Contours', 'Onion skin']) await page.getByRole('radio', { name: way }).click();
+	await page.getByRole('radio', { name: 'Slider' }).click();
+	const slider = page.getByRole('slider', { name: /Where the second/ });
+	await slider.focus();
+	await page.keyboard.press('Shift+ArrowRight');
+	await expect(slider).toHaveValue('60');
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Figures as CSV' }).click();
+	const csv = readFileSync((await (await download).path())!, 'utf8').split('\r\n');
+	expect(csv[0]).toMatch(/^measure,unit/);
+	expect(csv).toHaveLength(19);
+	// Declared for her: it is not asked again.
+	await page.reload();
+	await expect(page.getByText(/^Changed: /)).toBeVisible();
+
+	// The wrong way round is noticed, and exchanged.
+	await page.goto(`${demoURL}/progress/compare?a=demo-svea-front-4&b=demo-svea-front-1`);
+	await page.getByRole('link', { name: 'Exchange them' }).click();
+	await expect(page).toHaveURL(/a=demo-svea-front-1/);
+	// Somebody in whom nothing changes.
+	await page.goto(`${demoURL}/progress/compare?a=demo-radu-front-1&b=demo-radu-front-3`);
+	await page.getByRole('button', { name: 'Look at all, undeclared' }).click();
+	await expect(page.getByText('Nothing beyond measuring error.')).toBeVisible();
+	// Two sides of the face are not compared.
+	await page.goto(`${demoURL}/progress/compare?a=demo-svea-front-4&b=demo-svea-left-1`);
+	await expect(page.getByRole('alert')).toContainText('different sides of the face');
+});
+
+test('a photograph comes from a file without what the file says of place; its points are placed by keys alone', async ({
+	page
+}) => {
+	await beginDemo(page, '/progress/photos?client=demo-odile');
+	await expect(page.getByText('No photograph yet.')).toBeVisible();
+	const files = page.locator('input[type=file]');
+	// What is no picture says so, and nothing is stored.
+	await files.setInputFiles({
+		name: 'note.txt',
+		mimeType: 'text/plain',
+		buffer: Buffer.from('not a picture, only a few words')
+	});
+	await expect(page.getByRole('alert')).toContainText('Choose a JPEG, a PNG or a WebP');
+	const jpeg = readFileSync(new URL('../src/lib/demo/pictures/demo-svea-front-1.jpg', import.meta.url));
+	await files.setInputFiles({ name: 'cut.jpg', mimeType: 'image/jpeg', buffer: jpeg.subarray(0, 700) });
+	await expect(page.getByRole('alert')).toContainText(/damaged|no picture/);
+	expect(await photosOf(page)).toHaveLength(12);
+
+	// With a place and turned by the camera: both stand in the head of the file.
+	const exif = Buffer.concat([
+		Buffer.from('457869660000', 'hex'),
+		Buffer.from('4d4d002a00000008', 'hex'),
+		Buffer.from('0002', 'hex'),
+		Buffer.from('011200030000000100060000', 'hex'),
+		Buffer.from('010f00020000000a00000026', 'hex'),
+		Buffer.from('00000000', 'hex'),
+		Buffer.from('CANALTOWN\0', 'latin1')
+	]);
+	const segment = Buffer.alloc(4);
+	segment.writeUInt16BE(0xffe1, 0);
+	segment.writeUInt16BE(exif.length + 2, 2);
+	const withPlace = Buffer.concat([jpeg.subarray(0, 2), segment, exif, jpeg.subarray(2)]);
+	await files.setInputFiles({ name: 'turned.jpg', mimeType: 'image/jpeg', buffer: withPlace });
+	await expect(page.getByText('30 points to place')).toBeVisible();
+	const stored = (await photosOf(page)).find((p) => p['clientId'] === 'demo-odile')!;
+	// Quarter turned: what was upright lies now.
+	expect([stored['widthPx'], stored['heightPx']]).toEqual([960, 720]);
+	const named = await page.evaluate(async (id) => {
+		const open = indexedDB.open('soft-tide-demo');
+		await new Promise((done) => (open.onsuccess = done));
+		const get = open.result
+			.transaction('binaries')
+			.objectStore('binaries')
+			.get(id as string);
+		await new Promise((done) => (get.onsuccess = done));
+		open.result.close();
+		return new TextDecoder('latin1').decode((get.result as { bytes: Uint8Array }).bytes).includes('CANALTOWN');
+	}, stored['fileId']);
+	expect(named).toBe(false);
+
+	await page.getByRole('link', { name: /^Points on: Front/ }).click();
+	const stage = page.getByRole('application');
+	await stage.focus();
+	await expect(page.getByRole('heading', { name: /right exocanthion/ })).toBeVisible();
+	await expect(page.getByText('Suggested until you place it.')).toBeVisible();
+	await page.keyboard.press('Shift+ArrowRight');
+	await page.keyboard.press('ArrowUp');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('heading', { name: /right endocanthion/ })).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('2 of 52 placed')).toBeVisible();
+	await page.keyboard.press('Backspace');
+	await page.keyboard.press('Delete');
+	await expect(page.getByText(/^1 of 52 placed/)).toBeVisible();
+	await expectAccessible(page);
+	await expect
+		.poll(async () => Object.keys((await photosOf(page)).find((p) => p['id'] === stored['id'])!['points'] as object))
+		.toHaveLength(1);
+
+	// It goes with its picture.
+	await page.getByRole('link', { name: 'Photographs', exact: true }).click();
+	await page.getByRole('button', { name: /^Remove: Front/ }).click();
+	await page.getByRole('button', { name: 'Remove it' }).click();
+	await expect(page.getByText('No photograph yet.')).toBeVisible();
+});
+
+test('the simulated camera takes a face whose truth is known, after a countdown', async ({ page }) => {
+	await beginDemo(page, '/progress/photos?client=demo-odile');
+	await page.getByRole('link', { name: 'Simulated camera' }).click();
+	await expect(page.getByRole('heading', { name: /Simulated camera: Odile K\., front/ })).toBeVisible();
+	await page.getByRole('slider', { name: 'Full under the eyes' }).fill('3');
+	await page.getByRole('button', { name: 'Take it in 3 seconds' }).click();
+	await expect(page.getByRole('button', { name: 'Place all where they are' })).toBeVisible({ timeout: 60_000 });
+	await page.getByRole('button', { name: 'Place all where they are' }).click();
+	await expect(page.getByText('52 of 52 placed')).toBeVisible();
+});

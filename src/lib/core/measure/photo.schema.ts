@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import {
+	FRONT_POINTS,
+	JAW_POINTS,
+	PROFILE_POINTS,
+	type AnyPoint,
+	type FrontPoint,
+	type JawPoint,
+	type Points,
+	type ProfilePoint
+} from './landmarks';
+
+/** A place on a photograph, px from its upper left corner. */
+export const PixelSchema = z.tuple([z.number().min(-10_000).max(20_000), z.number().min(-10_000).max(20_000)]);
+const pointsOf = <P extends string>(ids: readonly P[]) =>
+	z.partialRecord(z.enum(ids as readonly [P, ...P[]]), PixelSchema);
+
+export const FrontPointsSchema = pointsOf<FrontPoint | JawPoint>([...FRONT_POINTS, ...JAW_POINTS]);
+export const ProfilePointsSchema = pointsOf<ProfilePoint>(PROFILE_POINTS);
+/** Of either view: a photograph holds those of its own. */
+export const AnyPointsSchema = pointsOf<AnyPoint>([
+	...new Set<AnyPoint>([...FRONT_POINTS, ...JAW_POINTS, ...PROFILE_POINTS])
+]);
+
+/** What tells how large the face is: nothing, the irises, or something of known length that lay on the skin. */
+export const ScaleSchema = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.literal('none') }),
+	/** Where the iris ends at the right and left of each eye: right eye, then left. */
+	z.strictObject({ kind: z.literal('iris'), ends: z.tuple([PixelSchema, PixelSchema, PixelSchema, PixelSchema]) }),
+	z.strictObject({
+		kind: z.literal('marker'),
+		ends: z.tuple([PixelSchema, PixelSchema]),
+		lengthMm: z.number().min(5).max(200)
+	})
+]);
+export type Scale = DeepReadonly<z.infer<typeof ScaleSchema>>;
+
+/** One photograph, as far as it is measured. */
+export const PointedPhotoSchema = z.strictObject({
+	points: FrontPointsSchema,
+	scale: ScaleSchema.default({ kind: 'none' }),
+	/** From the camera to the face; absent: the usual one. */
+	distanceMm: z.number().min(200).max(5000).optional(),
+	/** At how many screen px a px of the picture was looked at while placing. */
+	zoom: z.number().min(0.25).max(32).default(4)
+});
+type Parsed = z.infer<typeof PointedPhotoSchema>;
+export type PointedPhoto = Omit<Parsed, 'points' | 'scale'> & {
+	readonly points: Points<FrontPoint | JawPoint>;
+	readonly scale: DeepReadonly<Parsed['scale']>;
+};
+type DeepReadonly<T> = { readonly [K in keyof T]: DeepReadonly<T[K]> };

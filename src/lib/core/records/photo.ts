@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { AnyPointsSchema, ScaleSchema } from '../measure/photo.schema';
+import { IdSchema, TextSchema } from '../step/common.schema';
+import { RecordFields, type RecordKind } from './record';
+
+/** From which side: a profile shows the client’s left or right. */
+export const PHOTO_VIEWS = ['front', 'left', 'right'] as const;
+export type PhotoView = (typeof PHOTO_VIEWS)[number];
+export const VIEW_LABELS: Readonly<Record<PhotoView, string>> = {
+	front: 'Front',
+	left: 'Client’s left',
+	right: 'Client’s right'
+};
+
+/** A photograph of a client: what is known of it and the points placed on it. Its bytes are files of their own. */
+export const PhotoSchema = z.strictObject({
+	...RecordFields,
+	clientId: IdSchema,
+	/** The session that it belongs to, and whether it was taken before or after it; null: taken apart from any. */
+	sessionId: IdSchema.nullable().default(null),
+	when: z.enum(['before', 'after']).default('before'),
+	view: z.enum(PHOTO_VIEWS),
+	takenAt: z.iso.datetime(),
+	source: z.enum(['camera', 'file', 'simulated']),
+	widthPx: z.int().min(1).max(8000),
+	heightPx: z.int().min(1).max(8000),
+	/** The picture, and a small one of it for lists. */
+	fileId: IdSchema,
+	thumbId: IdSchema,
+	/** Where landmarks were placed. */
+	points: AnyPointsSchema.default({}),
+	/** Where they are: only a simulated camera knows. */
+	truth: AnyPointsSchema.nullable().default(null),
+	scale: ScaleSchema.default({ kind: 'none' }),
+	distanceMm: z.number().min(200).max(5000).nullable().default(null),
+	/** How it is lit, from six patches; null where it was not looked at. */
+	light: z.strictObject({ level: z.number(), side: z.number(), height: z.number() }).nullable().default(null),
+	note: TextSchema.default('')
+});
+export type Photo = z.infer<typeof PhotoSchema>;
+
+export const photoKind: RecordKind<Photo> = {
+	id: 'photo',
+	table: 'photos',
+	title: 'Photograph',
+	titles: 'Photographs',
+	what: 'When and from which side a photograph of a client was taken, and the points that were placed on it.',
+	schema: PhotoSchema,
+	indexes: { 13: 'id, clientId, sessionId, fileId, thumbId' },
+	limit: 10_000,
+	refs: [
+		{ to: 'client', index: 'clientId', of: (p) => [p.clientId], removed: 'go', must: true },
+		{
+			to: 'session',
+			index: 'sessionId',
+			of: (p) => (p.sessionId ? [p.sessionId] : []),
+			removed: (p) => ({ ...p, sessionId: null }),
+			must: false
+		},
+		{ to: 'binary', index: 'fileId', of: (p) => [p.fileId], removed: 'go', must: true },
+		{ to: 'binary', index: 'thumbId', of: (p) => [p.thumbId], removed: 'go', must: true }
+	],
+	meets: 'beside',
+	preview: { one: 'photograph', many: 'photographs', rest: 'that are not here yet' },
+	nameOf: ({ view, takenAt }) => `${VIEW_LABELS[view]}, ${takenAt.slice(0, 10)}`
+};

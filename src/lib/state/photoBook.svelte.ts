@@ -1,0 +1,105 @@
+import type { FrontPoint, Points } from '../core/measure/landmarks';
+import type { Light } from '../core/measure/light';
+import type { Photo } from '../core/records/photo';
+import type { NewPhoto, Photos } from '../store/photos';
+import { storageTrouble } from '../store/plainWords';
+import { PhotoClient } from '../workers/photoClient';
+import type { ComparePhotos, Simulation, TakenPicture } from '../workers/protocol';
+
+export type { Simulation } from '../workers/protocol';
+export type PhotoSource = Pick<PhotoClient, 'read' | 'light' | 'simulate' | 'preview' | 'compare' | 'close'>;
+/** Of whom, when and from which side. */
+export type Taking = Pick<NewPhoto, 'clientId' | 'sessionId' | 'when' | 'view' | 'takenAt'>;
+
+/** Photographs on their way in, and those that are looked at. */
+export class PhotoBook {
+	/** What is being done, as a sentence; empty at rest. */
+	doing = $state('');
+	/** How far it is, 0 to 1; null where that is not known. */
+	share = $state<number | null>(null);
+	/** What went wrong with the last picture, and what to do. */
+	trouble = $state('');
+	/** Addresses of pictures that are shown, by their file. */
+	#urls = new Map<string, string>();
+
+	constructor(
+		private readonly photos: Photos,
+		private readonly source: PhotoSource = new PhotoClient()
+	) {}
+
+	async #run<T>(doing: string, work: () => Promise<T | null>): Promise<T | null> {
+		if (this.doing) return null;
+		this.doing = doing;
+		this.trouble = '';
+		this.share = null;
+		try {
+			return await work();
+		} catch (error) {
+			this.trouble = storageTrouble(error);
+			return null;
+		} finally {
+			this.doing = '';
+			this.share = null;
+		}
+	}
+
+	#keep = (
+		{ picture, thumb, widthPx, heightPx }: TakenPicture,
+		taking: Taking,
+		more: Pick<NewPhoto, 'source' | 'truth' | 'distanceMm'>
+	) =>
+		this.photos.add(
+			{ ...taking, ...more, widthPx, heightPx, points: {}, scale: { kind: 'none' }, light: null, note: '' },
+			picture,
+			thumb
+		);
+
+	/** Brings a picture in; says why where it cannot be used. Nothing is stored then. */
+	addFile = (file: Blob, taking: Taking, source: 'camera' | 'file' = 'file'): Promise<Photo | null> =>
+		this.#run('Opening the picture …', async () => {
+			const read = await this.source.read(file);
+			if (read.ok) return this.#keep(read.taken, taking, { source, truth: null, distanceMm: null });
+			this.trouble = read.sentence;
+			return null;
+		});
+	/** Takes a picture with the simulated camera; it knows where the points are. */
+	addSimulated = (simulation: Simulation, taking: Taking): Promise<Photo | null> =>
+		this.#run('The simulated camera takes the picture …', async () => {
+			const made = await this.source.simulate(simulation, (share) => (this.share = share));
+			return this.#keep(made.taken, taking, {
+				source: 'simulated',
+				truth: made.truth as Photo['truth'],
+				distanceMm: simulation.camera.distanceMm
+			});
+		});
+	preview = (simulation: Simulation) => this.source.preview(simulation);
+	compare = (asked: ComparePhotos) => this.source.compare(asked);
+
+	/** The address under which a picture is shown; empty where its file is not there. */
+	async urlOf(fileId: string): Promise<string> {
+		const known = this.#urls.get(fileId);
+		if (known) return known;
+		const file = await this.photos.file(fileId);
+		if (!file) return '';
+		const url = URL.createObjectURL(new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type }));
+		this.#urls.set(fileId, url);
+		return url;
+	}
+	/** How a photograph is lit, by the points on it; null where they do not suffice. */
+	async lightOf(photo: Photo): Promise<Light | null> {
+		const file = await this.photos.file(photo.fileId);
+		if (!file || photo.view !== 'front') return null;
+		const blob = new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type });
+		return this.source.light(blob, photo.points as Points<FrontPoint>);
+	}
+
+	/** Ends what is being done, at once. */
+	cancel(): void {
+		this.source.close();
+	}
+	close(): void {
+		this.source.close();
+		for (const url of this.#urls.values()) URL.revokeObjectURL(url);
+		this.#urls.clear();
+	}
+}

@@ -1,0 +1,63 @@
+import type { PairComparison } from '../core/measure/compare';
+import { lightDifference, type LightDifference } from '../core/measure/light';
+import type { PairMeasureId } from '../core/measure/pairMeasures';
+import type { Photo } from '../core/records/photo';
+import { pointedOf, retakePairs } from '../core/records/photoPairs';
+import type { Photos } from '../store/photos';
+import type { PhotoBook } from './photoBook.svelte';
+
+/** Two photographs that are compared: their pictures, their light, and what the points say. */
+export class PhotoPair {
+	result = $state.raw<PairComparison | null>(null);
+	/** How many pairs of retakes there are in the store. */
+	retakes = $state(0);
+	readonly #book: PhotoBook;
+
+	private constructor(
+		book: PhotoBook,
+		readonly before: Photo,
+		readonly after: Photo,
+		readonly urls: readonly [string, string],
+		readonly light: LightDifference | null,
+		private readonly others: readonly Photo[]
+	) {
+		this.#book = book;
+	}
+
+	/** @returns a sentence where they cannot be compared at all */
+	static async open(photos: Photos, book: PhotoBook, ids: readonly [string, string]): Promise<PhotoPair | string> {
+		const [before, after] = await Promise.all(ids.map((id) => photos.get(id)));
+		if (!before || !after)
+			return 'One of the two photographs is not here: it was removed, or belongs to another browser.';
+		if (before.clientId !== after.clientId) return 'The two photographs are of two clients. Choose two of one.';
+		if (before.view !== after.view)
+			return 'The two photographs show different sides of the face. Choose two of one side.';
+		if (before.view !== 'front')
+			return 'Profiles can be looked at and their points placed, but are not compared yet: choose two from the front.';
+		const urls = [await book.urlOf(before.fileId), await book.urlOf(after.fileId)] as const;
+		const lights = [before.light ?? (await book.lightOf(before)), after.light ?? (await book.lightOf(after))];
+		const light = lights[0] && lights[1] ? lightDifference(lights[0], lights[1]) : null;
+		return new PhotoPair(book, before, after, urls, light, await photos.all());
+	}
+
+	/** Minutes of the day between them, at most half a day. */
+	get minutesApart(): number {
+		const minutes = Math.abs(new Date(this.before.takenAt).getTime() - new Date(this.after.takenAt).getTime()) / 60_000;
+		const ofDay = minutes % 1440;
+		return Math.min(ofDay, 1440 - ofDay);
+	}
+	get swapped(): boolean {
+		return this.before.takenAt > this.after.takenAt;
+	}
+
+	async compare(primaries: readonly PairMeasureId[]): Promise<void> {
+		const retakes = retakePairs(this.others);
+		this.retakes = retakes.length;
+		this.result = await this.#book.compare({
+			before: pointedOf(this.before),
+			after: pointedOf(this.after),
+			primaries,
+			retakes
+		});
+	}
+}

@@ -1,0 +1,24 @@
+import { JAW_POINTS, type Pixel, type Points } from '$lib/core/measure/landmarks';
+import type { Similarity } from '$lib/core/measure/similarity';
+
+/** The second photograph laid onto the first, as SVG takes it. */
+export const matrixOf = ({ a, b, move }: Similarity): string => `matrix(${a} ${b} ${-b} ${a} ${move[0]} ${move[1]})`;
+
+/** The jaw’s contour of one side as a path, through a move of its points; empty where points are missing. */
+export function jawPath(points: Points, side: 'L' | 'R', move: (p: Pixel) => Pixel = (p) => p): string {
+	const line = JAW_POINTS.filter((id) => id.endsWith(side)).flatMap((id) => (points[id] ? [move(points[id])] : []));
+	return line.length < 3 ? '' : `M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`;
+}
+
+/** The part of a picture that holds the face and a little around: x, y, width, height in px. */
+export function faceFrame(points: Points, size: Pixel): readonly [number, number, number, number] {
+	const placed = Object.values(points);
+	if (placed.length < 8) return [0, 0, size[0], size[1]];
+	const [xs, ys] = [placed.map((p) => p[0]), placed.map((p) => p[1])];
+	const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+	const [w, h] = [right - left, bottom - top];
+	// Three to four, as photographs are, with room for hair and neck.
+	const height = Math.max(h * 1.35, (w * 1.3 * 4) / 3);
+	const width = (height * 3) / 4;
+	return [(left + right) / 2 - width / 2, (top + bottom) / 2 - height * 0.48, width, height];
+}

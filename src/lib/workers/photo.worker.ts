@@ -1,0 +1,93 @@
+import * as Comlink from 'comlink';
+import { comparePair, ownErrors } from '../core/measure/compare';
+import { lightOf } from '../core/measure/light';
+import { photograph, sitterOf, type Picture, type Sitter } from '../demo/camera/picture';
+import { truthOf } from '../demo/camera/truth';
+import { BROKEN_SENTENCE, HEIC_SENTENCE, lookAtPicture } from '../formats/picture';
+import type { PhotoWorker, ReadPicture, TakenPicture } from './protocol';
+
+/** The longer side of a picture that is kept, and of a small one: points are placed to a few tenths of a mm on it. */
+const KEPT_PX = 2400;
+const SMALL_PX = 240;
+const JPEG = 'image/jpeg';
+
+/** A picture in a size, as JPEG: what a file says besides (place, device, hour) does not come along. */
+async function asJpeg(source: ImageBitmap | OffscreenCanvas, longerPx: number, quality: number) {
+	const share = Math.min(1, longerPx / Math.max(source.width, source.height));
+	const [width, height] = [source.width, source.height].map((px) => Math.max(1, Math.round(px * share))) as [
+		number,
+		number
+	];
+	const canvas = new OffscreenCanvas(width, height);
+	const context = canvas.getContext('2d')!;
+	context.imageSmoothingQuality = 'high';
+	context.drawImage(source, 0, 0, width, height);
+	const blob = await canvas.convertToBlob({ type: JPEG, quality });
+	return { type: JPEG, bytes: new Uint8Array(await blob.arrayBuffer()), widthPx: width, heightPx: height };
+}
+
+async function taken(source: ImageBitmap | OffscreenCanvas): Promise<TakenPicture> {
+	const [picture, thumb] = [await asJpeg(source, KEPT_PX, 0.9), await asJpeg(source, SMALL_PX, 0.8)];
+	return { picture, thumb, widthPx: picture.widthPx, heightPx: picture.heightPx };
+}
+
+/** The head of the last face: taken from another side, or in other light, it need not be built again. */
+let sitter: { of: string; sitter: Sitter } | null = null;
+
+function canvasOf({ widthPx, heightPx, data }: Picture): OffscreenCanvas {
+	const canvas = new OffscreenCanvas(widthPx, heightPx);
+	canvas.getContext('2d')!.putImageData(new ImageData(data, widthPx, heightPx), 0, 0);
+	return canvas;
+}
+
+/** From the screen’s values to light. */
+const LINEAR = Float64Array.from({ length: 256 }, (_, i) => {
+	const v = i / 255;
+	return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
+});
+
+const worker: PhotoWorker = {
+	async read(file): Promise<ReadPicture> {
+		const looked = lookAtPicture(new Uint8Array(await file.arrayBuffer()));
+		if (!looked.ok) return looked;
+		let bitmap: ImageBitmap;
+		try {
+			bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+		} catch {
+			return { ok: false, sentence: /hei[cf]/.test(looked.facts.type) ? HEIC_SENTENCE : BROKEN_SENTENCE };
+		}
+		try {
+			return { ok: true, taken: await taken(bitmap) };
+		} finally {
+			bitmap.close();
+		}
+	},
+	async light(file, points) {
+		const bitmap = await createImageBitmap(file);
+		const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+		const context = canvas.getContext('2d', { willReadFrequently: true })!;
+		context.drawImage(bitmap, 0, 0);
+		bitmap.close();
+		const { width, height, data } = context.getImageData(0, 0, canvas.width, canvas.height);
+		return lightOf(points, (x, y) => {
+			if (x < 0 || y < 0 || x >= width || y >= height) return null;
+			const o = 4 * (y * width + x);
+			return 0.2126 * LINEAR[data[o]!]! + 0.7152 * LINEAR[data[o + 1]!]! + 0.0722 * LINEAR[data[o + 2]!]!;
+		});
+	},
+	async simulate({ face, camera, quality }, progress) {
+		const of = JSON.stringify([face, quality]);
+		progress(0);
+		if (sitter?.of !== of) sitter = { of, sitter: sitterOf(face, quality) };
+		const canvas = canvasOf(photograph(sitter.sitter, camera, progress));
+		return { taken: await taken(canvas), truth: truthOf(sitter.sitter.head).seen(camera) };
+	},
+	preview: ({ face, camera, quality }) => {
+		const of = JSON.stringify([face, quality]);
+		if (sitter?.of !== of) sitter = { of, sitter: sitterOf(face, quality) };
+		const picture = photograph(sitter.sitter, camera);
+		return Comlink.transfer(picture, [picture.data.buffer]);
+	},
+	compare: ({ before, after, primaries, retakes }) => comparePair(before, after, { primaries, own: ownErrors(retakes) })
+};
+Comlink.expose(worker);

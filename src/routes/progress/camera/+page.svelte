@@ -1,0 +1,46 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { PHOTO_VIEWS, VIEW_LABELS } from '$lib/core/records/photo';
+	import { useApp } from '$lib/state/app.svelte';
+	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { photoAt, photosOf } from '$lib/ui/parts/shell/addresses';
+	import CameraRoom from '$lib/ui/views/photos/CameraRoom.svelte';
+
+	const app = useApp();
+	const asked = $derived(page.url.searchParams);
+	const clientId = $derived(asked.get('client') ?? app.current.orFirst?.id ?? null);
+	const client = $derived(app.current.byId(clientId));
+	const view = $derived(PHOTO_VIEWS.find((v) => v === asked.get('view')) ?? 'front');
+	const when = $derived(asked.get('when') === 'after' ? 'after' : 'before');
+	const simulated = $derived(asked.get('of') === 'simulated');
+	const photos = liveRows(
+		() => clientId,
+		(id) => (id ? app.repo.photos.of(id) : Promise.resolve([])),
+		[]
+	);
+	const ghost = $derived(photos.current.findLast((p) => p.view === view) ?? null);
+	const book = new PhotoBook(app.repo.photos);
+	onMount(() => () => book.close());
+</script>
+
+{#if client}
+	<div class="flex min-h-0 flex-1 flex-col">
+		<div class="flex flex-wrap items-center gap-x-3 px-4 py-2.5">
+			<h1 class="flex-1 text-lg leading-7 font-[520]">
+				{simulated ? 'Simulated camera' : 'Camera'}: {client.name}, {VIEW_LABELS[view].toLowerCase()}, {when}
+			</h1>
+			<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
+		</div>
+		{#key simulated}<CameraRoom
+				{book}
+				taking={{ clientId: client.id, sessionId: asked.get('session'), when, view }}
+				{simulated}
+				{ghost}
+				now={() => app.repo.stamp().now}
+				ontaken={(photo) => goto(photoAt(photo.id))}
+			/>{/key}
+	</div>
+{:else}<p class="text-ink2 p-6 text-[13.5px]">Choose or add a client first. <a class="dotted" href="/clients">Clients</a></p>{/if}
