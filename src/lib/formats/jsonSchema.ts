@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { backupSchema } from './backup/backupSchema';
 import { LIBRARY_KINDS, librarySchema, type LibraryKind } from './librarySchemas';
+import { SeriesFileSchema } from './seriesFile';
 import { SequenceFileSchema } from './sequenceFile';
 
-const FILES = { sequence: () => SequenceFileSchema, backup: backupSchema } as const;
+const FILES = { sequence: () => SequenceFileSchema, backup: backupSchema, series: () => SeriesFileSchema } as const;
 export type PublishedSchema = keyof typeof FILES | `library-${LibraryKind}`;
 export const PUBLISHED_SCHEMAS: readonly PublishedSchema[] = [
 	...(Object.keys(FILES) as (keyof typeof FILES)[]),

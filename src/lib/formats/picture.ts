@@ -11,7 +11,8 @@ export interface PictureFacts {
 	readonly heightPx: number;
 	readonly type: string;
 }
-export type LookedAt = { readonly ok: true; readonly facts: PictureFacts } | { readonly ok: false; readonly sentence: string };
+export type LookedAt =
+	{ readonly ok: true; readonly facts: PictureFacts } | { readonly ok: false; readonly sentence: string };
 const no = (sentence: string): LookedAt => ({ ok: false, sentence });
 
 export const HEIC_SENTENCE =
@@ -36,6 +37,8 @@ export function lookAtPicture(bytes: Uint8Array): LookedAt {
 			`The picture has ${Math.round(megapixels)} megapixels; at most ${MOST_MEGAPIXELS} can be opened. Twelve are plenty: export it smaller and choose it again.`
 		);
 	if (Math.min(width, height) < FEWEST_PX)
-		return no(`The picture is ${width} × ${height} px: too small to place points on. It needs ${FEWEST_PX} px each way.`);
+		return no(
+			`The picture is ${width} × ${height} px: too small to place points on. It needs ${FEWEST_PX} px each way.`
+		);
 	return { ok: true, facts: { widthPx: width, heightPx: height, type } };
 }

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { photosOf, progressOf, sessionAt } from '$lib/ui/parts/shell/addresses';
+	import { photosOf, progressOf, reportOn, sessionAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
@@ -75,7 +75,8 @@
 				{client.note}{client.note ? ' ' : ''}{sessions.current.length}
 				{sessions.current.length === 1 ? 'session' : 'sessions'}
 			</p>{/if}
-		{#if client}<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>{/if}
+		{#if client}<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
+			<a class="dotted text-[13px]" href={reportOn(client.id)}>Report</a>{/if}
 		{#if app.current.all.length}
 			<Select
 				label="Client"

@@ -49,6 +49,11 @@ describe('a pair', () => {
 		expect(pairSentence(same)).toEqual({ real: '', rest: 'Nothing beyond measuring error.' });
 	});
 
+	test('is plain data: it crosses to another thread as it is', () => {
+		const compared = comparePair(photo(), photo(moved(['psL'], [0, -9])));
+		expect(structuredClone(compared)).toEqual(compared);
+	});
+
 	test('of a picture taken larger, turned in its plane and elsewhere changes nothing either', () => {
 		fc.assert(
 			fc.property(

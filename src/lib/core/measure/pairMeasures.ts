@@ -15,8 +15,12 @@ export const PAIR_MEASURE_IDS: readonly [PairMeasureId, ...PairMeasureId[]] = [
 	...(Object.keys(JAW_MEASURES) as (keyof typeof JAW_MEASURES)[])
 ];
 export type PairUnit = 'mm' | 'degrees' | 'percent' | 'ratio' | 'mm2';
-export const pairMeasure = (id: PairMeasureId): { readonly label: string; readonly unit: PairUnit } =>
-	id in FRONT_MEASURES ? FRONT_MEASURES[id as FrontMeasureId] : JAW_MEASURES[id as keyof typeof JAW_MEASURES];
+/** Its name and unit: plain data that may cross to another thread. */
+export function pairMeasure(id: PairMeasureId): { readonly label: string; readonly unit: PairUnit } {
+	const { label, unit } =
+		id in FRONT_MEASURES ? FRONT_MEASURES[id as FrontMeasureId] : JAW_MEASURES[id as keyof typeof JAW_MEASURES];
+	return { label, unit };
+}
 
 /** Stable points that both photographs have, each weighed by how exactly it is placed. */
 function stablePairs(before: Points, after: Points, pxPerMm: number) {

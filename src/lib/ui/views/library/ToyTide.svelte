@@ -140,7 +140,6 @@
 		text-anchor: middle;
 	}
 	.slider {
-		accent-color: var(--primary);
 		min-height: 24px;
 	}
 	.last {

@@ -88,7 +88,7 @@
 
 <svelte:window {onkeydown} />
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 gap-y-4 overflow-y-auto px-4 pb-4 lg:grid-cols-[minmax(0,1fr)_380px]">
-	<div class="bg-ink relative mx-auto aspect-[3/4] max-h-[calc(100vh-130px)] w-full max-w-[620px] overflow-hidden rounded-xl">
+	<div class="bg-ink relative mx-auto aspect-[3/4] h-fit w-full overflow-hidden rounded-xl" style="max-width: calc((100vh - 130px) * 0.75)">
 		{#if simulated}<canvas
 				bind:this={canvas}
 				width={LOOK.widthPx}

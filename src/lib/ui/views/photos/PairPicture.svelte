@@ -57,7 +57,7 @@
 				/>{/if}{/each}
 	{/each}
 {/snippet}
-{#snippet tag(photo: Photo, word: string)}<span class="bg-paper/95 rounded px-2 py-1 text-[12px] leading-4"
+{#snippet tag(photo: Photo, word: string)}<span class="bg-paper/95 inline-block rounded px-2 py-1 text-[12px] leading-4"
 		><b class="font-semibold">{word}</b><br />{dayAndHour(photo.takenAt)}</span
 	>{/snippet}
 

@@ -174,10 +174,11 @@
 				{#each placing.targets as t, i (t)}<li class="truncate">
 						<button
 							class="w-full truncate text-left {t === target ? 'font-semibold' : placing.placed(t) ? '' : 'text-ink2'}"
+							title={upper(name(t))}
 							aria-current={t === target ? 'step' : undefined}
 							onclick={() => placing.choose(i)}
 							><span aria-hidden="true">{placing.placed(t) ? '●' : '○'}</span>
-							{upper(name(t)).replace('The client’s ', '')}<span class="sr-only">{placing.placed(t) ? ', placed' : ', not placed'}</span
+							{upper(name(t).replace('the client’s ', ''))}<span class="sr-only">{placing.placed(t) ? ', placed' : ', not placed'}</span
 							></button
 						>
 					</li>{/each}

@@ -1,13 +1,16 @@
+import { curveBasis, line as lineOf } from 'd3-shape';
 import { JAW_POINTS, type Pixel, type Points } from '$lib/core/measure/landmarks';
 import type { Similarity } from '$lib/core/measure/similarity';
 
 /** The second photograph laid onto the first, as SVG takes it. */
 export const matrixOf = ({ a, b, move }: Similarity): string => `matrix(${a} ${b} ${-b} ${a} ${move[0]} ${move[1]})`;
 
+/** As smooth as it is judged: single points lie a little beside it. */
+const smooth = lineOf().curve(curveBasis).digits(1);
 /** The jaw’s contour of one side as a path, through a move of its points; empty where points are missing. */
 export function jawPath(points: Points, side: 'L' | 'R', move: (p: Pixel) => Pixel = (p) => p): string {
 	const line = JAW_POINTS.filter((id) => id.endsWith(side)).flatMap((id) => (points[id] ? [move(points[id])] : []));
-	return line.length < 3 ? '' : `M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`;
+	return line.length < 3 ? '' : (smooth([...line] as [number, number][]) ?? '');
 }
 
 /** The part of a picture that holds the face and a little around: x, y, width, height in px. */
