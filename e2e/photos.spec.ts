@@ -136,3 +136,50 @@ test('the simulated camera takes a face whose truth is known, after a countdown'
 	await page.getByRole('button', { name: 'Place all where they are' }).click();
 	await expect(page.getByText('52 of 52 placed')).toBeVisible();
 });
+
+test('the tape is taken by keys alone, with a guide; centimetres are asked about; a second round is blind', async ({
+	page
+}) => {
+	await beginDemo(page, '/session');
+	await page.getByRole('button', { name: 'All seven distances and the middle of the neck' }).click();
+	await page.getByRole('button', { name: 'One by one, with a guide' }).click();
+	const room = page.getByRole('dialog', { name: 'Tape, one by one' });
+	const reading = room.getByRole('textbox');
+	await expect(reading).toBeFocused();
+	await expect(room.getByRole('heading', { name: /1 of 17/ })).toContainText('Tragus to mouth corner, client’s left');
+	await expectAccessible(page);
+	await page.keyboard.type('10.2');
+	await page.keyboard.press('Enter');
+	await room.getByRole('button', { name: /102/ }).click();
+	await expect(room.getByRole('heading', { name: /2 of 17/ })).toBeVisible();
+	for (const mm of ['86', '94', '146', '108', '115']) {
+		await reading.focus();
+		await page.keyboard.type(mm);
+		await page.keyboard.press('Enter');
+	}
+	await expect(room.getByText('6 of 17 taken')).toBeVisible();
+	await room.getByRole('radio', { name: 'Again' }).click();
+	await reading.fill('103');
+	await reading.press('Enter');
+	await reading.press('ArrowUp');
+	await expect(room.getByText('These lie 1.0 mm apart.')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByLabel('Tragus to mouth corner, client’s left, mm')).toHaveValue('102.5');
+});
+
+test('her record is a page to print, in plain words', async ({ page }) => {
+	await beginDemo(page, '/progress/report?client=demo-svea');
+	await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
+	await expect(page.getByText('This is one person’s record, not proof')).toBeVisible();
+	await page.getByLabel('with photographs').check();
+	await expect(page.getByRole('figure')).toHaveCount(2);
+	await expectAccessible(page);
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Series as JSON' }).click();
+	const file = JSON.parse(readFileSync((await (await download).path())!, 'utf8')) as {
+		format: string;
+		visits: unknown[];
+	};
+	expect(file.format).toBe('soft-tide/series');
+	expect(file.visits.length).toBeGreaterThan(8);
+});

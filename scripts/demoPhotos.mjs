@@ -46,6 +46,38 @@ for (const { id, face, camera } of DEMO_PHOTOS) {
 	truths[id] = Object.fromEntries(rounded);
 	console.log(id, made.files[0].length, made.files[1].length);
 }
+// The guide for the tape: a head from the side, and where the tape begins and ends on it.
+const guide = await page.evaluate(async () => {
+	const [{ photograph, sitterOf }, { truthOf }, { CameraSchema, StudyFaceSchema }] = await Promise.all([
+		import('/src/lib/demo/camera/picture.ts'),
+		import('/src/lib/demo/camera/truth.ts'),
+		import('/src/lib/demo/camera/face.schema.ts')
+	]);
+	const sitter = sitterOf(StudyFaceSchema.parse({ clay: 'olive' }));
+	const camera = CameraSchema.parse({
+		widthPx: 600,
+		heightPx: 800,
+		samples: 2,
+		yaw: -56,
+		fieldMm: 300,
+		centreMm: [-14, 58],
+		light: { azimuth: -50 },
+		noise: 0
+	});
+	const { data, widthPx, heightPx } = photograph(sitter, camera);
+	const canvas = new OffscreenCanvas(widthPx, heightPx);
+	canvas.getContext('2d').putImageData(new ImageData(data, widthPx, heightPx), 0, 0);
+	const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
+	const truth = truthOf(sitter.head);
+	const { enL, exL, alL, chL } = truth.front(camera);
+	const { t, go, pg } = truth.profile(camera);
+	return { bytes: [...new Uint8Array(await blob.arrayBuffer())], points: { enL, exL, alL, chL, t, go, pg } };
+});
+const guideInto = new URL('../src/lib/ui/views/session/guide/', import.meta.url);
+mkdirSync(guideInto, { recursive: true });
+writeFileSync(new URL('tape.jpg', guideInto), Buffer.from(guide.bytes));
+const whole = Object.fromEntries(Object.entries(guide.points).map(([id, at]) => [id, at.map(Math.round)]));
+writeFileSync(new URL('tape.json', guideInto), `${JSON.stringify(whole)}\n`);
 writeFileSync(new URL('truths.json', into), `${JSON.stringify(truths, null, '\t')}\n`);
 await browser.close();
 await server.close();

@@ -11,8 +11,8 @@ const of = (id: string) =>
 
 test('what is real is told with its interval; what may be chance is only named', () => {
 	const odile = of('demo-odile');
-	expect(odile.real.find((s) => s.includes('your left side measures'))).toMatch(
-		/^Right after a session your left side measures \d\.\d mm less \(\d\.\d to \d\.\d\), as the middle of \d+ sessions/
+	expect(odile.real.find((s) => s.includes('on your left side is together'))).toMatch(
+		/^Right after a session what the tape measures on your left side is together \d\.\d mm less \(\d\.\d to \d\.\d\), on average over \d+ sessions/
 	);
 	expect(odile.sessions).toBe(demo.session.filter((s) => s.clientId === 'demo-odile').length);
 	for (const sentence of odile.unsure) expect(sentence).not.toMatch(/\d/);

@@ -6,6 +6,7 @@
 	import { changeSentence } from '$lib/core/assess/wording';
 	import { comparableSessions, contextWords } from '$lib/core/assess/sessions';
 	import { allChanges, changesOf } from '$lib/core/assess/change';
+	import { ownTapeErrors } from '$lib/core/assess/repeats';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
 	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
@@ -59,7 +60,15 @@
 	);
 	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
 	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
-	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable) : []));
+	/** How exactly she is measured, from readings that were taken anew. */
+	const own = $derived(
+		ownTapeErrors(
+			sessions.current.flatMap((s) => (s.after ? [s.before, s.after] : [s.before])),
+			app.working
+		)
+	);
+	const repeats = $derived(own[HEADLINE_MEASURED] ?? null);
+	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable, own) : []));
 	/** What grades did from before to after, over all of her sessions. */
 	const over = $derived(scope === 'session' && sessions.current.length ? overSessions(observed, sessions.current) : null);
 	const overSaid = $derived(over ? overSentence(over, gradeRow(observed).label) : '');
@@ -138,13 +147,16 @@
 						after={pair.b}
 						working={app.working}
 						comparable={pair.comparable}
+						{own}
 						unit={app.settings?.units ?? 'mm'}
 					/>{/if}
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error of {app.working
-						.distanceErrorMm} mm, of the sum
-					{app.working.compositeErrorMm} mm, working values). A filled dot stands clear of it. A single pair of grades is never judged; grades
-					are over the sessions.
+					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error{#if repeats}
+						of {repeats.te.toFixed(1)} mm of the sum, {repeats.interval[0].toFixed(1)} to {repeats.interval[1].toFixed(1)}, from
+						{repeats.ownDf}
+						{repeats.ownDf === 1 ? 'repeat' : 'repeats'} and the working value){:else}
+						of {app.working.distanceErrorMm} mm, of the sum {app.working.compositeErrorMm} mm, working values until a reading is taken again){/if}.
+					A filled dot stands clear of it. A single pair of grades is never judged; grades are over the sessions.
 				</p>
 			</section>
 		</div>

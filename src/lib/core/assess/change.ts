@@ -3,6 +3,7 @@ import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { Working } from '../working/working.schema';
 import type { Assessment } from './assessment.schema';
 import { valueAt } from './assessment';
+import type { OwnTapeErrors } from './repeats';
 import { GRADE_IDS, isGrade, isMeasured, MEASURED_IDS, observation, type ObservationId } from './registry';
 
 /**
@@ -41,12 +42,12 @@ export interface Change {
 
 /**
  * The band of error of an observation, ±: of grades the steps that may be error, since they are ordinal; of what is
- * measured the smallest change worth believing. 0 where a change is not judged.
+ * measured the smallest change worth believing, by own repeats where there are some. 0 where a change is not judged.
  */
-export function errorOf(id: ObservationId, working: Working): number {
+export function errorOf(id: ObservationId, working: Working, own: OwnTapeErrors = {}): number {
 	const row = observation(id);
 	if (isGrade(row)) return working[row.error];
-	return isMeasured(row) ? mdc95(working[row.error]) : 0;
+	return isMeasured(row) ? (own[id]?.mdcDecision ?? mdc95(working[row.error])) : 0;
 }
 
 /** Change of an observation at a spot. `comparable` is false for another hour of the day, pose or light. */
@@ -56,11 +57,12 @@ export function changeAt(
 	before: Assessment | null,
 	after: Assessment | null,
 	working: Working,
-	comparable = true
+	comparable = true,
+	own: OwnTapeErrors = {}
 ): Change {
 	const [a, b] = [valueAt(before, id, spot), valueAt(after, id, spot)];
 	const delta = a === null || b === null ? null : b - a;
-	const error = errorOf(id, working);
+	const error = errorOf(id, working, own);
 	const beyond: ChangeVerdict = isGrade(observation(id)) ? 'one-pair' : 'changed';
 	const verdict: ChangeVerdict =
 		delta === null || !comparable ? 'not-comparable' : Math.abs(delta) > error + 1e-9 ? beyond : 'within-error';
@@ -73,14 +75,15 @@ export function changesOf(
 	before: Assessment,
 	after: Assessment | null,
 	working: Working,
-	comparable = true
+	comparable = true,
+	own: OwnTapeErrors = {}
 ): Change[] {
 	const row = observation(id);
 	const places: readonly (ZoneId | undefined)[] = row.place === 'zone' ? ZONE_IDS : [undefined];
 	const sides: readonly (Side | undefined)[] = row.sides ? SIDES : [undefined];
 	return places
 		.flatMap((place) => sides.map((side) => ({ ...(place ? { place } : {}), ...(side ? { side } : {}) })))
-		.map((spot) => changeAt(id, spot, before, after, working, comparable))
+		.map((spot) => changeAt(id, spot, before, after, working, comparable, own))
 		.filter((c) => c.before !== null || c.after !== null);
 }
 
@@ -89,8 +92,9 @@ export const allChanges = (
 	before: Assessment,
 	after: Assessment | null,
 	working: Working,
-	comparable = true
-): Change[] => [...GRADE_IDS, ...MEASURED_IDS].flatMap((id) => changesOf(id, before, after, working, comparable));
+	comparable = true,
+	own: OwnTapeErrors = {}
+): Change[] => [...GRADE_IDS, ...MEASURED_IDS].flatMap((id) => changesOf(id, before, after, working, comparable, own));
 
 /** Whether two moments are at the same hour of the day, within the working limit. Minutes of the day, 0..1439. */
 export function sameHour(minutesA: number, minutesB: number, working: Working): boolean {

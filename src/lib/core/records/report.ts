@@ -1,7 +1,7 @@
 import { SIDES } from '../atlas/places';
 import { atOnceOf, lastingOf, type AtOnce, type Lasting } from '../assess/lasting';
 import { overSentence, overSessions } from '../assess/overSessions';
-import { gradeRow, GRADE_IDS, HEADLINE_MEASURED, measuredRow } from '../assess/registry';
+import { gradeRow, GRADE_IDS, HEADLINE_MEASURED } from '../assess/registry';
 import { lengthText, type LengthUnit } from '../assess/units';
 import type { Session } from './session';
 
@@ -34,18 +34,17 @@ const range = ({ low, high }: AtOnce | Lasting, unit: LengthUnit): string => {
 export function reportOf(sessions: readonly Session[], unit: LengthUnit): Report {
 	const real: string[] = [];
 	const unsure: string[] = [];
-	const what = measuredRow(HEADLINE_MEASURED).label.toLowerCase();
 	for (const side of SIDES) {
 		const [once, lasting] = [atOnceOf(sessions, HEADLINE_MEASURED, side), lastingOf(sessions, HEADLINE_MEASURED, side)];
 		const size = ({ middle }: AtOnce | Lasting) => `${lengthText(Math.abs(middle), unit)} ${unit}`;
 		if (once.verdict === 'less' || once.verdict === 'more')
 			real.push(
-				`Right after a session your ${side} side measures ${size(once)} ${once.verdict} (${range(once, unit)}), as the middle of ${once.n} sessions; by tape, ${what}.`
+				`Right after a session what the tape measures on your ${side} side is together ${size(once)} ${once.verdict} (${range(once, unit)}), on average over ${once.n} sessions.`
 			);
 		else if (once.n) unsure.push(`What a session does at once on your ${side} side by tape`);
 		if (lasting.verdict === 'less' || lasting.verdict === 'more')
 			real.push(
-				`From visit to visit your ${side} side measures ${size(lasting)} ${lasting.verdict} a week (${range(lasting, unit)}), before a session, at like hours, over ${lasting.n} visits.`
+				`From visit to visit it is ${size(lasting)} ${lasting.verdict} a week on your ${side} side (${range(lasting, unit)}): before a session, at like hours, over ${lasting.n} visits.`
 			);
 		else if (lasting.n) unsure.push(`What stays from visit to visit on your ${side} side by tape`);
 	}

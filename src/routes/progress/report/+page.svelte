@@ -82,7 +82,7 @@
 			</section>
 			<section>
 				<h2 class="text-[16px] font-semibold">{measuredRow(HEADLINE_MEASURED).label}, session by session</h2>
-				<SessionStrip sessions={sessions.current} chosenId={null} observed={HEADLINE_MEASURED} width={770} onchoose={() => {}} />
+				<SessionStrip sessions={sessions.current} chosenId={null} observed={HEADLINE_MEASURED} width={770} />
 			</section>
 			{#if withPictures && pair.length}<section>
 					<h2 class="pb-1 text-[16px] font-semibold">The first and the latest photograph, before a session</h2>

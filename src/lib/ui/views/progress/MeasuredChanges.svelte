@@ -2,6 +2,7 @@
 	import type { Side } from '$lib/core/atlas/places';
 	import { CHANGE_WORDS, changeAt, type Change } from '$lib/core/assess/change';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
+	import type { OwnTapeErrors } from '$lib/core/assess/repeats';
 	import { MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import type { Working } from '$lib/core/working/working.schema';
@@ -16,14 +17,16 @@
 		working: Working;
 		comparable: boolean;
 		unit: LengthUnit;
+		/** Typical errors from own repeats. */
+		own?: OwnTapeErrors;
 	}
-	let { before, after, working, comparable, unit }: Props = $props();
+	let { before, after, working, comparable, unit, own = {} }: Props = $props();
 	/** What is taken of each side always has its rows; the rest only where it was taken. */
 	const rows = $derived(
 		MEASURED_IDS.flatMap((id) => {
 			const { sides, more } = measuredRow(id);
 			const spots: readonly { side?: Side }[] = sides ? sidesAsSeen().map((side) => ({ side })) : [{}];
-			const changes = spots.map((spot) => changeAt(id, spot, before, after, working, comparable));
+			const changes = spots.map((spot) => changeAt(id, spot, before, after, working, comparable, own));
 			return (sides && !more) || changes.some((c) => c.before !== null || c.after !== null) ? [{ id, changes }] : [];
 		})
 	);

@@ -14,7 +14,8 @@
 		observed: ObservationId;
 		/** px */
 		width: number;
-		onchoose: (id: string) => void;
+		/** Absent on paper: nothing can be chosen there. */
+		onchoose?: (id: string) => void;
 	}
 	let { sessions, chosenId, observed, width, onchoose }: Props = $props();
 	const HEIGHT = 118;
@@ -77,20 +78,20 @@
 		{/each}
 	</svg>
 {/if}
-<div class="flex flex-wrap gap-1" role="group" aria-label="Sessions">
-	{#each sessions as s, i (s.id)}
-		<button
-			type="button"
-			class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId ? 'bg-primary text-onink font-semibold' : 'hover:bg-wash'}"
-			aria-label="Session {i + 1}, {shortDay(onWall(s.startedAt, s))}"
-			aria-pressed={s.id === chosenId}
-			title={dayAndHour(onWall(s.startedAt, s))}
-			onclick={() => onchoose(s.id)}
-		>
-			{i + 1}
-		</button>
-	{/each}
-</div>
+{#if onchoose}<div class="flex flex-wrap gap-1" role="group" aria-label="Sessions">
+		{#each sessions as s, i (s.id)}
+			<button
+				type="button"
+				class="min-w-8 rounded-md px-1.5 py-0.5 text-[12px] {s.id === chosenId ? 'bg-primary text-onink font-semibold' : 'hover:bg-wash'}"
+				aria-label="Session {i + 1}, {shortDay(onWall(s.startedAt, s))}"
+				aria-pressed={s.id === chosenId}
+				title={dayAndHour(onWall(s.startedAt, s))}
+				onclick={() => onchoose(s.id)}
+			>
+				{i + 1}
+			</button>
+		{/each}
+	</div>{/if}
 
 <style>
 	.name {

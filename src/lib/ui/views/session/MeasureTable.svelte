@@ -6,6 +6,7 @@
 	import { entryQuestion, type EntryQuestion } from '$lib/core/assess/doubts';
 	import { lengthText, readMeasured, typedValue, type LengthUnit } from '$lib/core/assess/units';
 
+	import TapeRoom from './TapeRoom.svelte';
 	import { sidesAsSeen } from '../../parts/map/orientation';
 
 	interface Props {
@@ -27,6 +28,7 @@
 	const spotsOf = (id: ObservationId): readonly { side?: Side }[] => (measuredRow(id).sides ? order.map((side) => ({ side })) : [{}]);
 	/** What only some take is shown where they take it. */
 	let all = $state(false);
+	let oneByOne = $state(false);
 	const isMore = (id: ObservationId) => measuredRow(id).more ?? false;
 	const usesMore = $derived(
 		[assessment, ghost].some((a) =>
@@ -97,9 +99,13 @@
 		{/each}
 	</tbody>
 </table>
-{#if !all && !usesMore}<button type="button" class="dotted text-[12.5px]" onclick={() => (all = true)}
-		>All seven distances and the middle of the neck</button
-	>{/if}
+<div class="flex flex-wrap gap-x-4 gap-y-1 pt-1">
+	<button type="button" class="dotted text-[12.5px]" onclick={() => (oneByOne = true)}>One by one, with a guide</button>
+	{#if !all && !usesMore}<button type="button" class="dotted text-[12.5px]" onclick={() => (all = true)}
+			>All seven distances and the middle of the neck</button
+		>{/if}
+</div>
+{#if oneByOne}<TapeRoom bind:open={oneByOne} {assessment} usual={usual ?? ghost} {unit} all={all || usesMore} {onchange} />{/if}
 {#if trouble}<p id="measure-trouble" class="text-flag mt-1 flex flex-wrap items-center gap-2 text-[13px]" role="alert">
 		<span class="min-w-0 flex-1">{trouble.message}</span>
 		{#if trouble.instead}<button type="button" class="btn min-h-11" onclick={takeInstead}>{trouble.instead.label}</button>{/if}
