@@ -111,7 +111,8 @@ try {
 	await page.getByRole('button', { name: /left palpebrale superius/i }).click();
 	await shot('photo-points');
 	await open('/progress/compare?a=demo-svea-front-1&b=demo-svea-front-4');
-	for (const name of ['Eye opening, left', 'Eye opening, right', 'Jaw contour, left', 'Brow height, left']) await page.getByLabel(name).check();
+	for (const name of ['Eye opening, left', 'Eye opening, right', 'Jaw contour, left', 'Brow height, left'])
+		await page.getByLabel(name, { exact: true }).check();
 	await page.getByRole('button', { name: 'Look at these 4' }).click();
 	await page.getByRole('table', { name: 'Declared before looking' }).waitFor();
 	await shot('photo-pair');

@@ -130,6 +130,9 @@ describe('storage', () => {
 });
 
 describe('the demo practice', () => {
+	// Its pictures cannot be fetched here: it does without.
+	beforeEach(() => void vi.stubGlobal('fetch', () => Promise.reject(new Error('no server'))));
+	afterEach(() => void vi.unstubAllGlobals());
 	test('is made once: what was wiped stays wiped', async () => {
 		await makeDemoOnce(app.repo);
 		expect(await app.repo.clients()).toHaveLength(4);
