@@ -205,6 +205,12 @@ export class Repository {
 		await this.#table('snapshot').put(snapshot);
 		return refTo(snapshot);
 	}
+	/** The sequences as performed of many sessions, by their snapshots. */
+	async performedIn(sessions: readonly Session[]): Promise<Map<string, Sequence>> {
+		const ids = [...new Set(sessions.flatMap(({ sequence }) => (sequence ? [sequence.snapshot] : [])))];
+		const found = await this.#table('snapshot').bulkGet(ids);
+		return new Map(found.flatMap((snapshot) => (snapshot ? [[snapshot.id, snapshot.sequence] as const] : [])));
+	}
 	/** The sequence of a session as it was performed; null where there was none. */
 	performed = async ({ sequence }: Pick<Session, 'sequence'>): Promise<Sequence | null> =>
 		sequence ? ((await this.#table('snapshot').get(sequence.snapshot))?.sequence ?? null) : null;

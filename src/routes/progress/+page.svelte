@@ -68,6 +68,11 @@
 		)
 	);
 	const repeats = $derived(own[HEADLINE_MEASURED] ?? null);
+	const errorSaid = $derived(
+		repeats
+			? `of the sum, ${repeats.te.toFixed(1)} mm, ${repeats.interval[0].toFixed(1)} to ${repeats.interval[1].toFixed(1)}, from ${repeats.ownDf} ${repeats.ownDf === 1 ? 'repeat' : 'repeats'} and the working value`
+			: `of ${app.working.distanceErrorMm} mm, of the sum ${app.working.compositeErrorMm} mm, working values until a reading is taken again`
+	);
 	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable, own) : []));
 	/** What grades did from before to after, over all of her sessions. */
 	const over = $derived(scope === 'session' && sessions.current.length ? overSessions(observed, sessions.current) : null);
@@ -86,6 +91,7 @@
 			</p>{/if}
 		{#if client}<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
 			<a class="dotted text-[13px]" href={reportOn(client.id)}>Report</a>{/if}
+		<a class="dotted text-[13px]" href="/progress/practice">The practice</a>
 		{#if app.current.all.length}
 			<Select
 				label="Client"
@@ -151,12 +157,8 @@
 						unit={app.settings?.units ?? 'mm'}
 					/>{/if}
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error{#if repeats}
-						of {repeats.te.toFixed(1)} mm of the sum, {repeats.interval[0].toFixed(1)} to {repeats.interval[1].toFixed(1)}, from
-						{repeats.ownDf}
-						{repeats.ownDf === 1 ? 'repeat' : 'repeats'} and the working value){:else}
-						of {app.working.distanceErrorMm} mm, of the sum {app.working.compositeErrorMm} mm, working values until a reading is taken again){/if}.
-					A filled dot stands clear of it. A single pair of grades is never judged; grades are over the sessions.
+					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error {errorSaid}). A
+					filled dot stands clear of it. A single pair of grades is never judged; grades are over the sessions.
 				</p>
 			</section>
 		</div>

@@ -89,7 +89,7 @@
 			</label>
 			{#if taping.refusal || taping.question?.words}
 				<div role="alert" class="space-y-2 text-[13.5px] leading-[18px]">
-					<p>{[taping.refusal, taping.question?.words].filter(Boolean).join(' ')}</p>
+					<p>{taping.refusal || taping.question?.words}</p>
 					<p class="flex flex-wrap gap-2">
 						{#if taping.question?.instead}<button type="button" class="btn btn-primary min-h-11" onclick={() => taping.instead()}
 								>{taping.question.instead.label}</button
