@@ -34,7 +34,7 @@
 {#if opened && photo}
 	<div class="flex min-h-0 flex-1 flex-col">
 		<div class="flex flex-wrap items-center gap-x-3 px-4 py-2.5">
-			<h1 class="w-full text-lg sm:w-auto sm:flex-1 leading-7 font-[520]">
+			<h1 class="w-full text-lg leading-7 font-[520] sm:w-auto sm:flex-1">
 				{client?.name ?? ''}, {VIEW_LABELS[photo.view].toLowerCase()}
 				<span class="text-ink2 pl-2 text-[13px] font-normal">{photo.when} the session, {dayAndHour(photo.takenAt)}</span>
 			</h1>
