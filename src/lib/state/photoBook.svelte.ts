@@ -49,7 +49,7 @@ export class PhotoBook {
 		more: Pick<NewPhoto, 'source' | 'truth' | 'distanceMm'>
 	) =>
 		this.photos.add(
-			{ ...taking, ...more, widthPx, heightPx, points: {}, scale: { kind: 'none' }, light: null, note: '' },
+			{ ...taking, ...more, widthPx, heightPx, points: {}, scale: { kind: 'none' }, note: '' },
 			picture,
 			thumb
 		);

@@ -35,7 +35,7 @@ export class PhotoPair {
 		if (before.view !== 'front')
 			return 'Profiles can be looked at and their points placed, but are not compared yet: choose two from the front.';
 		const urls = [await book.urlOf(before.fileId), await book.urlOf(after.fileId)] as const;
-		const lights = [before.light ?? (await book.lightOf(before)), after.light ?? (await book.lightOf(after))];
+		const lights = [await book.lightOf(before), await book.lightOf(after)];
 		const light = lights[0] && lights[1] ? lightDifference(lights[0], lights[1]) : null;
 		return new PhotoPair(book, before, after, urls, light, await photos.all());
 	}

@@ -17,7 +17,6 @@ export class PhotoPoints {
 
 	private constructor(
 		private readonly photos: Photos,
-		private readonly book: PhotoBook,
 		photo: Photo,
 		readonly url: string,
 		earlier: Points | null,
@@ -38,7 +37,7 @@ export class PhotoPoints {
 		const earlier = others.findLast(
 			(p) => p.id !== id && p.view === photo.view && p.takenAt <= photo.takenAt && Object.keys(p.points).length > 0
 		);
-		return new PhotoPoints(photos, book, photo, await book.urlOf(photo.fileId), earlier?.points ?? null, run);
+		return new PhotoPoints(photos, photo, await book.urlOf(photo.fileId), earlier?.points ?? null, run);
 	}
 
 	async #save(): Promise<void> {
@@ -52,12 +51,6 @@ export class PhotoPoints {
 		this.saving = false;
 	}
 
-	/** What is placed is stored; then how the face is lit is looked at, for which points are needed. */
-	async settle(): Promise<void> {
-		await this.#running;
-		await this.run(async () => {
-			const light = await this.book.lightOf(this.photo);
-			if (light) await this.photos.save({ ...this.photo, light });
-		});
-	}
+	/** When all that was placed is stored. */
+	settle = async (): Promise<void> => void (await this.#running);
 }

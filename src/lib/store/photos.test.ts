@@ -34,7 +34,6 @@ const taken = (change: Partial<NewPhoto> = {}): NewPhoto => ({
 	truth: null,
 	scale: { kind: 'none' },
 	distanceMm: null,
-	light: null,
 	note: '',
 	...change
 });

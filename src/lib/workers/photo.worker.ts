@@ -7,7 +7,7 @@ import { BROKEN_SENTENCE, HEIC_SENTENCE, lookAtPicture } from '../formats/pictur
 import type { PhotoWorker, ReadPicture, TakenPicture } from './protocol';
 
 /** The longer side of a picture that is kept, and of a small one: points are placed to a few tenths of a mm on it. */
-const KEPT_PX = 2400;
+const KEPT_PX = 2000;
 const SMALL_PX = 240;
 const JPEG = 'image/jpeg';
 
@@ -27,7 +27,7 @@ async function asJpeg(source: ImageBitmap | OffscreenCanvas, longerPx: number, q
 }
 
 async function taken(source: ImageBitmap | OffscreenCanvas): Promise<TakenPicture> {
-	const [picture, thumb] = [await asJpeg(source, KEPT_PX, 0.9), await asJpeg(source, SMALL_PX, 0.8)];
+	const [picture, thumb] = [await asJpeg(source, KEPT_PX, 0.85), await asJpeg(source, SMALL_PX, 0.8)];
 	return { picture, thumb, widthPx: picture.widthPx, heightPx: picture.heightPx };
 }
 

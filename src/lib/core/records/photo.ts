@@ -33,8 +33,6 @@ export const PhotoSchema = z.strictObject({
 	truth: AnyPointsSchema.nullable().default(null),
 	scale: ScaleSchema.default({ kind: 'none' }),
 	distanceMm: z.number().min(200).max(5000).nullable().default(null),
-	/** How it is lit, from six patches; null where it was not looked at. */
-	light: z.strictObject({ level: z.number(), side: z.number(), height: z.number() }).nullable().default(null),
 	note: TextSchema.default('')
 });
 export type Photo = z.infer<typeof PhotoSchema>;

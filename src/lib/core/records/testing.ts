@@ -203,7 +203,6 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					truth: null,
 					scale: { kind: 'none' as const },
 					distanceMm: 900,
-					light: { level: -1, side: 0.1, height: 0 },
 					note: ''
 				}
 			],
