@@ -228,6 +228,10 @@ test('on oneself it is mirrored and says “your”; a second screen shows the f
 	await beginDemo(page, '/clients/demo-odile');
 	await page.getByRole('radio', { name: 'Record' }).click();
 	await page.getByRole('radio', { name: 'Herself' }).click();
+	// It is left once the choice is kept.
+	await expect
+		.poll(async () => (await recordsIn(page, DEMO_DB, 'clients')).find((c) => c.id === 'demo-odile')?.performer)
+		.toBe('self');
 	await page.goto(`${demoURL}/session?sequence=demo-bakers-dawn`);
 	await expect(page.getByText(/^For oneself, as in a mirror\./)).toBeVisible();
 	await page.getByRole('button', { name: /^Start, / }).click();
