@@ -21,8 +21,8 @@ const mouthCorner = slope([0.037, 0.0004], [-0.172, 0.026], [12.9, 6]);
 const jawArea = slope([-46.2, 1.7], [52.5, 1.9], [1.9, 1.7]);
 
 /**
- * On 36 simulated heads at 900 mm, turned by 2 and 4 degrees each way (`bench/measure.mjs`, seed 11). Working values until
- * they are checked on people.
+ * On 36 simulated heads at 900 mm, turned by 2 and 4 degrees each way (`someFaces(36, 11)` of the simulated
+ * camera). Working values until they are checked on people.
  */
 export const POSE_SLOPES: Readonly<Record<PairMeasureId, PoseSlope>> = {
 	eyeOpeningL: eyeOpening,
