@@ -3,6 +3,7 @@ import { PhotoSchema, type Photo } from '../core/records/photo';
 import type { Session } from '../core/records/session';
 import { hashOfBytes } from '../core/records/snapshot';
 import { placementSdPx, type AnyPoint, type Pixel, type Points } from '../core/measure/landmarks';
+import { pxPerMmByEyes } from '../core/measure/pose';
 import { seededRandom } from '../core/random';
 import { DEMO_PHOTOS, type DemoPhoto } from './photos';
 import truths from './pictures/truths.json' with { type: 'json' };
@@ -14,14 +15,15 @@ const addressOf = (name: string): string => PICTURES[`./pictures/${name}.jpg`]!;
 
 /** Half across the coloured ring of an eye, mm, and how far beside its edge an end is placed. */
 const [IRIS_MM, IRIS_END_MM] = [5.85, 0.25];
-const EYES_MM = 93;
+
+/** In a profile one corner of the eyes is seen: by the height of the picture over its 330 mm. */
+const PROFILE_PX_PER_MM = 2.9;
 
 /** Placed as a practised hand places: beside the truth, by the spread of each point. */
 function placedOn({ id, view }: DemoPhoto): { points: Photo['points']; scale: Photo['scale']; truth: Photo['truth'] } {
 	const truth = (truths as unknown as Record<string, Points>)[id]!;
 	const random = seededRandom(hashOfBytes(new TextEncoder().encode(id)).charCodeAt(3) * 7919);
-	const [a, b] = [truth.exL, truth.exR];
-	const pxPerMm = a && b ? Math.hypot(a[0] - b[0], a[1] - b[1]) / EYES_MM : 2.9;
+	const pxPerMm = pxPerMmByEyes(truth) ?? PROFILE_PX_PER_MM;
 	const beside = ([x, y]: Pixel, [sx, sy]: Pixel): [number, number] => [normal(random, x, sx), normal(random, y, sy)];
 	const points = Object.fromEntries(
 		(Object.entries(truth) as [AnyPoint, Pixel][]).map(([point, at]) => [

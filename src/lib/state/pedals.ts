@@ -48,6 +48,20 @@ export class Pedals {
 			});
 	}
 
+	/** The same where no stage has frames of its own: pads are looked at each frame. Returns the way to stop. */
+	followAlone(): () => void {
+		const stop = this.follow();
+		let frame = requestAnimationFrame(() => next());
+		const next = () => {
+			this.look();
+			frame = requestAnimationFrame(next);
+		};
+		return () => {
+			cancelAnimationFrame(frame);
+			stop();
+		};
+	}
+
 	/** Hears the simulated pedal, the keys of a headset, and pads that come and go. Returns the way to stop; call it in an effect. */
 	follow(): () => void {
 		const { onsignal, onplugged } = this.options;

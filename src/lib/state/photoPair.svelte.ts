@@ -1,3 +1,4 @@
+import { minutesOfDayApart } from '../core/assess/change';
 import type { PairComparison } from '../core/measure/compare';
 import { lightDifference, type LightDifference } from '../core/measure/light';
 import type { PairMeasureId } from '../core/measure/pairMeasures';
@@ -42,9 +43,8 @@ export class PhotoPair {
 
 	/** Minutes of the day between them, at most half a day. */
 	get minutesApart(): number {
-		const minutes = Math.abs(new Date(this.before.takenAt).getTime() - new Date(this.after.takenAt).getTime()) / 60_000;
-		const ofDay = minutes % 1440;
-		return Math.min(ofDay, 1440 - ofDay);
+		const [a, b] = [this.before, this.after].map(({ takenAt }) => Date.parse(takenAt) / 60_000) as [number, number];
+		return minutesOfDayApart(a, b);
 	}
 	get swapped(): boolean {
 		return this.before.takenAt > this.after.takenAt;

@@ -4,7 +4,7 @@ import { lightOf } from '../core/measure/light';
 import { photograph, sitterOf, type Picture, type Sitter } from '../demo/camera/picture';
 import { truthOf } from '../demo/camera/truth';
 import { BROKEN_SENTENCE, HEIC_SENTENCE, lookAtPicture } from '../formats/picture';
-import type { PhotoWorker, ReadPicture, TakenPicture } from './protocol';
+import type { PhotoWorker, ReadPicture, Simulation, TakenPicture } from './protocol';
 
 /** The longer side of a picture that is kept, and of a small one: points are placed to a few tenths of a mm on it. */
 const KEPT_PX = 2000;
@@ -32,7 +32,12 @@ async function taken(source: ImageBitmap | OffscreenCanvas): Promise<TakenPictur
 }
 
 /** The head of the last face: taken from another side, or in other light, it need not be built again. */
-let sitter: { of: string; sitter: Sitter } | null = null;
+let last: { of: string; sitter: Sitter } | null = null;
+function sitterFor({ face, quality }: Simulation): Sitter {
+	const of = JSON.stringify([face, quality]);
+	if (last?.of !== of) last = { of, sitter: sitterOf(face, quality) };
+	return last.sitter;
+}
 
 function canvasOf({ widthPx, heightPx, data }: Picture): OffscreenCanvas {
 	const canvas = new OffscreenCanvas(widthPx, heightPx);
@@ -75,17 +80,14 @@ const worker: PhotoWorker = {
 			return 0.2126 * LINEAR[data[o]!]! + 0.7152 * LINEAR[data[o + 1]!]! + 0.0722 * LINEAR[data[o + 2]!]!;
 		});
 	},
-	async simulate({ face, camera, quality }, progress) {
-		const of = JSON.stringify([face, quality]);
+	async simulate(asked, progress) {
 		progress(0);
-		if (sitter?.of !== of) sitter = { of, sitter: sitterOf(face, quality) };
-		const canvas = canvasOf(photograph(sitter.sitter, camera, progress));
-		return { taken: await taken(canvas), truth: truthOf(sitter.sitter.head).seen(camera) };
+		const sitter = sitterFor(asked);
+		const canvas = canvasOf(photograph(sitter, asked.camera, progress));
+		return { taken: await taken(canvas), truth: truthOf(sitter.head).seen(asked.camera) };
 	},
-	preview: ({ face, camera, quality }) => {
-		const of = JSON.stringify([face, quality]);
-		if (sitter?.of !== of) sitter = { of, sitter: sitterOf(face, quality) };
-		const picture = photograph(sitter.sitter, camera);
+	preview: (asked) => {
+		const picture = photograph(sitterFor(asked), asked.camera);
 		return Comlink.transfer(picture, [picture.data.buffer]);
 	},
 	compare: ({ before, after, primaries, retakes }) => comparePair(before, after, { primaries, own: ownErrors(retakes) })

@@ -13,7 +13,8 @@ type Entries = Pick<Assessment, 'entries'> | null;
 
 export const emptyAssessment = (takenAt: string): Assessment => ({ takenAt, entries: [] });
 
-const isAt = (entry: Entry, id: ObservationId, spot: Spot): boolean =>
+/** Whether an entry is a reading of an observation at a spot. */
+export const isAt = (entry: Entry, id: ObservationId, spot: Spot): boolean =>
 	entry.observation === id && entry.place === spot.place && entry.side === spot.side;
 
 /**

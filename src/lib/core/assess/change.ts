@@ -96,8 +96,13 @@ export const allChanges = (
 	own: OwnTapeErrors = {}
 ): Change[] => [...GRADE_IDS, ...MEASURED_IDS].flatMap((id) => changesOf(id, before, after, working, comparable, own));
 
+/** How far two hours of the day lie apart, minutes 0..720, whatever days they are of. */
+export function minutesOfDayApart(minutesA: number, minutesB: number): number {
+	const apart = Math.abs(minutesA - minutesB) % 1440;
+	return Math.min(apart, 1440 - apart);
+}
+
 /** Whether two moments are at the same hour of the day, within the working limit. Minutes of the day, 0..1439. */
 export function sameHour(minutesA: number, minutesB: number, working: Working): boolean {
-	const apart = Math.abs(minutesA - minutesB);
-	return Math.min(apart, 1440 - apart) <= working.comparableHourMinutes;
+	return minutesOfDayApart(minutesA, minutesB) <= working.comparableHourMinutes;
 }

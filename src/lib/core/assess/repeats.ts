@@ -3,7 +3,7 @@ import { SIDES } from '../atlas/places';
 import { typicalError, type TypicalError } from '../statistics/typicalError';
 import type { Working } from '../working/working.schema';
 import type { Assessment } from './assessment.schema';
-import type { Spot } from './assessment';
+import { isAt, type Spot } from './assessment';
 import { MEASURED_IDS, measuredRow, type ObservationId } from './registry';
 
 type Entries = Pick<Assessment, 'entries'>;
@@ -12,8 +12,7 @@ type Entries = Pick<Assessment, 'entries'>;
 export function readingsAt(assessment: Entries | null, id: ObservationId, spot: Spot): ReadonlyMap<number, number> {
 	const readings = new Map<number, number>();
 	for (const e of assessment?.entries ?? [])
-		if (e.observation === id && e.place === spot.place && e.side === spot.side && typeof e.value === 'number')
-			readings.set(e.retake ?? 1, e.value);
+		if (isAt(e, id, spot) && typeof e.value === 'number') readings.set(e.retake ?? 1, e.value);
 	return readings;
 }
 
@@ -25,9 +24,7 @@ export function withReading<T extends Entries>(
 	take: number,
 	value: number | null
 ): T {
-	const isIt = (e: Assessment['entries'][number]) =>
-		e.observation === id && e.place === spot.place && e.side === spot.side && (e.retake ?? 1) === take;
-	const rest = assessment.entries.filter((e) => !isIt(e));
+	const rest = assessment.entries.filter((e) => !(isAt(e, id, spot) && (e.retake ?? 1) === take));
 	if (value === null) return { ...assessment, entries: rest };
 	const entry = {
 		observation: id,

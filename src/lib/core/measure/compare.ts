@@ -13,7 +13,7 @@ import {
 	type PairUnit
 } from './pairMeasures';
 import type { PointedPhoto } from './photo.schema';
-import { poseDifference, POSE_POINTS, USUAL_DISTANCE_MM, type PoseDifference } from './pose';
+import { poseDifference, POSE_POINTS, pxPerMmByEyes, USUAL_DISTANCE_MM, type PoseDifference } from './pose';
 import { POSE_SLOPES } from './poseSlopes';
 import { propagate } from './propagate';
 import { scaleOf } from './scale';
@@ -78,8 +78,6 @@ const believed = (error: number): number => POSE_SPREAD ** 2 / (POSE_SPREAD ** 2
 const PRIOR_DF = 6;
 /** Without retakes the error is what placement and pose are known to do: no estimate of few. */
 const KNOWN_DF = 1e6;
-/** Between the outer corners of the eyes, mm, where nothing else tells the size. */
-const EYES_MM = 93;
 const ALPHA = 0.05;
 
 export interface CompareOptions {
@@ -88,8 +86,7 @@ export interface CompareOptions {
 	readonly own?: OwnErrors;
 }
 
-const pxPerMmOf = ({ exL, exR }: Points): number =>
-	exL && exR ? Math.hypot(exL[0] - exR[0], exL[1] - exR[1]) / EYES_MM : 1;
+const pxPerMmOf = (points: Points): number => pxPerMmByEyes(points) ?? 1;
 
 /** How the head is turned between two photographs; null where one of the nine points is missing. */
 function poseOf(before: PointedPhoto, after: PointedPhoto): PoseDifference | null {

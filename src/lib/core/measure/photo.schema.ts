@@ -6,8 +6,7 @@ import {
 	type AnyPoint,
 	type FrontPoint,
 	type JawPoint,
-	type Points,
-	type ProfilePoint
+	type Points
 } from './landmarks';
 
 /** A place on a photograph, px from its upper left corner. */
@@ -16,7 +15,6 @@ const pointsOf = <P extends string>(ids: readonly P[]) =>
 	z.partialRecord(z.enum(ids as readonly [P, ...P[]]), PixelSchema);
 
 export const FrontPointsSchema = pointsOf<FrontPoint | JawPoint>([...FRONT_POINTS, ...JAW_POINTS]);
-export const ProfilePointsSchema = pointsOf<ProfilePoint>(PROFILE_POINTS);
 /** Of either view: a photograph holds those of its own. */
 export const AnyPointsSchema = pointsOf<AnyPoint>([
 	...new Set<AnyPoint>([...FRONT_POINTS, ...JAW_POINTS, ...PROFILE_POINTS])

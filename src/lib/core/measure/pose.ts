@@ -39,6 +39,11 @@ const [YAW_ARM_MM, PITCH_ARM_MM] = [168, 187];
 const [PIVOT_MM, EYES_MM] = [95, 93];
 export const USUAL_DISTANCE_MM = 900;
 
+/** How many px a mm is, by the distance between the outer corners of the eyes; null where one is missing. */
+export function pxPerMmByEyes({ exL, exR }: Points): number | null {
+	return exL && exR ? length(minus(exL, exR)) / EYES_MM : null;
+}
+
 type Given = Points<FrontPoint>;
 const at = (points: Given, id: FrontPoint): Pixel => {
 	const point = points[id];

@@ -3,6 +3,7 @@ import { comparePair, type OwnErrors } from '../../core/measure/compare';
 import { placementSdPx, type AnyPoint, type Pixel, type Points } from '../../core/measure/landmarks';
 import { pairValues, type PairMeasureId } from '../../core/measure/pairMeasures';
 import type { PointedPhoto } from '../../core/measure/photo.schema';
+import { pxPerMmByEyes } from '../../core/measure/pose';
 import { scaleOf } from '../../core/measure/scale';
 import { seededRandom } from '../../core/random';
 import { CameraSchema, StudyFaceSchema, type StudyFace } from './face.schema';
@@ -40,7 +41,7 @@ export function pointedPhoto(
 		roll: poseSdDegrees * normal()
 	});
 	const exact = truth.front(camera);
-	const pxPerMm = Math.hypot(exact.exL![0] - exact.exR![0], exact.exL![1] - exact.exR![1]) / 93;
+	const pxPerMm = pxPerMmByEyes(exact)!;
 	const points = Object.fromEntries(
 		(Object.entries(exact) as [AnyPoint, Pixel][]).map(([id, [x, y]]) => {
 			const [sx, sy] = placementSdPx(id, pxPerMm);

@@ -41,13 +41,8 @@
 			onsignal: (signal) => (heard = { signal, count: (heard?.count ?? 0) + 1 }),
 			onplugged: (there, name) => (plugged = there ? `Connected: ${name}` : `Not there any more: ${name}`)
 		});
-		const stop = pedals.follow();
-		let frame = requestAnimationFrame(function look() {
-			pedals.look();
-			frame = requestAnimationFrame(look);
-		});
+		const stop = pedals.followAlone();
 		return () => {
-			cancelAnimationFrame(frame);
 			stop();
 			pedal.close();
 			sound.close();

@@ -66,13 +66,8 @@
 	onMount(() => {
 		if (!simulated && video) void device.start(video);
 		const pedals = new Pedals({ onsignal: (signal) => signal === 'toggle' && release() });
-		const stop = pedals.follow();
-		let frame = requestAnimationFrame(function look() {
-			pedals.look();
-			frame = requestAnimationFrame(look);
-		});
+		const stop = pedals.followAlone();
 		return () => {
-			cancelAnimationFrame(frame);
 			stop();
 			countdown.stop();
 			device.stop();
