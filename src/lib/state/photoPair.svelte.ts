@@ -1,9 +1,10 @@
 import { minutesOfDayApart } from '../core/assess/change';
 import type { PairComparison } from '../core/measure/compare';
 import { lightDifference, type LightDifference } from '../core/measure/light';
+import type { MeasuredView } from '../core/measure/landmarks';
 import type { PairMeasureId } from '../core/measure/pairMeasures';
 import type { Photo } from '../core/records/photo';
-import { pointedOf, retakePairs } from '../core/records/photoPairs';
+import { measuredView, pointedOf, retakePairs } from '../core/records/photoPairs';
 import type { Photos } from '../store/photos';
 import type { PhotoBook } from './photoBook.svelte';
 
@@ -33,14 +34,16 @@ export class PhotoPair {
 		if (before.clientId !== after.clientId) return 'The two photographs are of two clients. Choose two of one.';
 		if (before.view !== after.view)
 			return 'The two photographs show different sides of the face. Choose two of one side.';
-		if (before.view !== 'front')
-			return 'Profiles can be looked at and their points placed, but are not compared yet: choose two from the front.';
 		const urls = [await book.urlOf(before.fileId), await book.urlOf(after.fileId)] as const;
 		const lights = [await book.lightOf(before), await book.lightOf(after)];
 		const light = lights[0] && lights[1] ? lightDifference(lights[0], lights[1]) : null;
 		return new PhotoPair(book, before, after, urls, light, await photos.all());
 	}
 
+	/** How both are measured. */
+	get view(): MeasuredView {
+		return measuredView(this.before.view);
+	}
 	/** Minutes of the day between them, at most half a day. */
 	get minutesApart(): number {
 		const [a, b] = [this.before, this.after].map(({ takenAt }) => Date.parse(takenAt) / 60_000) as [number, number];
@@ -51,11 +54,12 @@ export class PhotoPair {
 	}
 
 	async compare(primaries: readonly PairMeasureId[]): Promise<void> {
-		const retakes = retakePairs(this.others);
+		const retakes = retakePairs(this.others, this.view);
 		this.retakes = retakes.length;
 		this.result = await this.#book.compare({
-			before: pointedOf(this.before),
-			after: pointedOf(this.after),
+			view: this.view,
+			before: pointedOf(this.before, this.others),
+			after: pointedOf(this.after, this.others),
 			primaries,
 			retakes
 		});

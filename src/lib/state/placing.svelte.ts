@@ -1,14 +1,8 @@
 import { landmarkFaults, missingPoints } from '../core/measure/faults';
-import {
-	FRONT_POINTS,
-	JAW_POINTS,
-	PROFILE_POINTS,
-	type AnyPoint,
-	type Pixel,
-	type Points
-} from '../core/measure/landmarks';
+import { POINTS_OF_VIEW, type AnyPoint, type MeasuredView, type Pixel, type Points } from '../core/measure/landmarks';
 import { genericPoints, predicted } from '../core/measure/predict';
 import type { Photo } from '../core/records/photo';
+import { measuredView } from '../core/records/photoPairs';
 
 /** What is placed on a photograph: a landmark, or an end of what tells its size. */
 export type Target = AnyPoint | `end${0 | 1 | 2 | 3}`;
@@ -37,7 +31,7 @@ export class Placing {
 	at = $state(0);
 	/** Where the point at hand was moved to before it is confirmed. */
 	#moved = $state.raw<Pixel | null>(null);
-	readonly view: 'front' | 'profile';
+	readonly view: MeasuredView;
 	readonly #known: Points;
 	readonly #frame: Pixel;
 
@@ -50,7 +44,7 @@ export class Placing {
 		earlier: Points | null,
 		private readonly onchange: (change: Pick<Photo, 'points' | 'scale'>) => void
 	) {
-		this.view = photo.view === 'front' ? 'front' : 'profile';
+		this.view = measuredView(photo.view);
 		this.points = photo.points;
 		this.scaleKind = photo.scale.kind;
 		if (photo.scale.kind !== 'none') this.#ends = photo.scale.ends;
@@ -62,7 +56,7 @@ export class Placing {
 	}
 
 	targets = $derived.by((): readonly Target[] => [
-		...(this.view === 'front' ? [...FRONT_POINTS, ...JAW_POINTS] : PROFILE_POINTS),
+		...POINTS_OF_VIEW[this.view],
 		...(this.scaleKind === 'none' ? [] : END_NAMES[this.scaleKind].map((_, i) => `end${i}` as Target))
 	]);
 	target = $derived.by((): Target => this.targets[Math.min(this.at, this.targets.length - 1)]!);

@@ -90,6 +90,7 @@ const worker: PhotoWorker = {
 		const picture = photograph(sitterFor(asked), asked.camera);
 		return Comlink.transfer(picture, [picture.data.buffer]);
 	},
-	compare: ({ before, after, primaries, retakes }) => comparePair(before, after, { primaries, own: ownErrors(retakes) })
+	compare: ({ before, after, primaries, retakes, view }) =>
+		comparePair(before, after, { primaries, own: ownErrors(retakes, view), view })
 };
 Comlink.expose(worker);

@@ -9,7 +9,7 @@ import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Hold } from '../store/lock/vault';
 import type { Working } from '../core/working/working.schema';
 import type { PairComparison } from '../core/measure/compare';
-import type { FrontPoint, Points } from '../core/measure/landmarks';
+import type { FrontPoint, MeasuredView, Points } from '../core/measure/landmarks';
 import type { Light } from '../core/measure/light';
 import type { PairMeasureId } from '../core/measure/pairMeasures';
 import type { PointedPhoto } from '../core/measure/photo.schema';
@@ -104,6 +104,7 @@ export interface ComparePhotos {
 	readonly before: PointedPhoto;
 	readonly after: PointedPhoto;
 	readonly primaries: readonly PairMeasureId[];
+	readonly view: MeasuredView;
 	/** Pairs of one and the same moment: what the own error is told from. */
 	readonly retakes: readonly (readonly [PointedPhoto, PointedPhoto])[];
 }

@@ -42,8 +42,8 @@ export const AsymmetrySchema = z.strictObject({
 
 /** What is known of a client besides her name: fields of the client's record. */
 export const PersonFields = {
-	/** What her photographs are looked at for, declared before looking: only these are held against chance among themselves. */
-	primaries: z.array(z.enum(PAIR_MEASURE_IDS)).max(4).default([]),
+	/** What her photographs are looked at for, up to four from the front and four in profile, declared before looking: only these are held against chance among themselves. */
+	primaries: z.array(z.enum(PAIR_MEASURE_IDS)).max(8).default([]),
 	/** How to reach her, only if she wants it kept. */
 	contact: TextSchema.default(''),
 	birthYear: z.int().min(1900).max(2200).nullable().default(null),

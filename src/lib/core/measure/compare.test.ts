@@ -5,7 +5,7 @@ import { landmarkFaults } from './faults';
 import { frontMeasures } from './front';
 import type { FrontPoint, JawPoint, Pixel, Points } from './landmarks';
 import { lightDifference, lightOf } from './light';
-import { PAIR_MEASURE_IDS } from './pairMeasures';
+import { PAIR_MEASURES_OF } from './pairMeasures';
 import { pairChange, pairSentence } from './pairWording';
 import type { PointedPhoto } from './photo.schema';
 import { GENERIC, genericPoints, predicted } from './predict';
@@ -40,7 +40,7 @@ const of = (compared: ReturnType<typeof comparePair>, id: string) => compared.me
 describe('a pair', () => {
 	test('of the same photograph changes nothing, and says so', () => {
 		const same = comparePair(photo(), photo());
-		expect(same.measures.map((m) => m.id)).toEqual(PAIR_MEASURE_IDS);
+		expect(same.measures.map((m) => m.id)).toEqual(PAIR_MEASURES_OF.front);
 		for (const m of same.measures) {
 			expect(Math.abs(m.change), m.id).toBeLessThan(1e-9);
 			expect(m.verdict, m.id).toBe('within-error');
@@ -120,7 +120,7 @@ describe('a pair', () => {
 	test('a point that is missing leaves out what needs it, and nothing else', () => {
 		const { brL: _, ...rest } = FACE;
 		const ids = comparePair(photo(rest), photo()).measures.map((m) => m.id);
-		expect(ids).toEqual(PAIR_MEASURE_IDS.filter((id) => id !== 'browHeightL'));
+		expect(ids).toEqual(PAIR_MEASURES_OF.front.filter((id) => id !== 'browHeightL'));
 	});
 
 	test('a fixed point that slipped is named', () => {

@@ -2,19 +2,21 @@ import { changeTest, holm } from '../statistics/typicalError';
 import { normalQuantile } from '../statistics/distributions';
 import { landmarkFaults, type LandmarkFault } from './faults';
 import { rememberingSector } from './jaw';
-import { placementSdPx, type Points } from './landmarks';
+import { placementSdPx, type MeasuredView, type Points } from './landmarks';
 import {
 	misfit,
 	pairMeasure,
-	PAIR_MEASURE_IDS,
+	PAIR_MEASURES_OF,
 	pairValues,
+	type FrontPairId,
 	type Misfit,
 	type PairMeasureId,
+	type PairScales,
 	type PairUnit
 } from './pairMeasures';
 import type { PointedPhoto } from './photo.schema';
-import { poseDifference, POSE_POINTS, pxPerMmByEyes, USUAL_DISTANCE_MM, type PoseDifference } from './pose';
-import { POSE_SLOPES } from './poseSlopes';
+import { poseDifference, POSE_POINTS, pxPerMmOf, USUAL_DISTANCE_MM, type PoseDifference } from './pose';
+import { POSE_SLOPES, UNSEEN_SD } from './poseSlopes';
 import { propagate } from './propagate';
 import { scaleOf } from './scale';
 
@@ -56,7 +58,9 @@ export interface PairMeasure {
 }
 
 export interface PairComparison {
-	/** Null where the points do not suffice. */
+	/** From which side both were taken. */
+	readonly view: MeasuredView;
+	/** Null where the points do not suffice, and for profiles, which do not tell it. */
 	readonly pose: PoseDifference | null;
 	/** Too far turned or tilted against one another: nothing of the pair is judged. */
 	readonly refused: boolean;
@@ -84,48 +88,72 @@ export interface CompareOptions {
 	/** Declared before looking, one to four. */
 	readonly primaries?: readonly PairMeasureId[];
 	readonly own?: OwnErrors;
+	/** From which side both were taken; absent: from the front. */
+	readonly view?: MeasuredView;
 }
-
-const pxPerMmOf = (points: Points): number => pxPerMmByEyes(points) ?? 1;
 
 /** How the head is turned between two photographs; null where one of the nine points is missing. */
 function poseOf(before: PointedPhoto, after: PointedPhoto): PoseDifference | null {
 	const [a, b] = [before.points, after.points];
 	if (!POSE_POINTS.every((id) => a[id] && b[id])) return null;
 	const distanceMm = before.distanceMm ?? after.distanceMm ?? USUAL_DISTANCE_MM;
-	return poseDifference(a, b, { sdPx: (id) => placementSdPx(id, pxPerMmOf(a)), distanceMm });
+	return poseDifference(a, b, { sdPx: (id) => placementSdPx(id, pxPerMmOf(a, 'front')), distanceMm });
+}
+
+/** The same, but the last answer is remembered: most points of a face do not tell how it is turned. */
+function rememberingPose(before: PointedPhoto, after: PointedPhoto) {
+	let known: { readonly on: readonly unknown[]; readonly pose: PoseDifference | null } | null = null;
+	return (a: Points, b: Points): PoseDifference | null => {
+		const on = POSE_POINTS.flatMap((id) => [a[id], b[id]]);
+		if (!known?.on.every((p, i) => p === on[i]))
+			known = { on, pose: poseOf({ ...before, points: a }, { ...after, points: b }) };
+		return known.pose;
+	};
 }
 
 /** What a turned head did to a measure, by what is known of heads; and the variance that comes of not knowing better. */
-function byPose(id: PairMeasureId, pose: PoseDifference): { shift: number; variance: number } {
-	const { yaw, pitch } = POSE_SLOPES[id];
+function byPose(id: PairMeasureId, pose: PoseDifference | null): { shift: number; variance: number } {
+	const unseen = UNSEEN_SD[id] ** 2;
+	if (!pose) return { shift: 0, variance: unseen };
+	const { yaw, pitch } = POSE_SLOPES[id as FrontPairId];
 	const part = ([mean, sd]: readonly [number, number], degrees: number, error: number) => {
 		const told = believed(error) * degrees;
-		const unsure = mean ** 2 * believed(error) * error ** 2 + sd ** 2 * told ** 2;
-		return { shift: mean * told, variance: unsure };
+		// What is not believed stays in the change; how points mislead the estimate is in the errors of their placement.
+		const left = (1 - believed(error)) * POSE_SPREAD;
+		return { shift: mean * told, variance: (mean * left) ** 2 + (sd * told) ** 2 };
 	};
 	const [a, b] = [part(yaw, pose.yaw, YAW_ERROR), part(pitch, pose.pitch, PITCH_ERROR)];
-	return { shift: a.shift + b.shift, variance: a.variance + b.variance };
+	return { shift: a.shift + b.shift, variance: a.variance + b.variance + unseen };
 }
 
-function notComparable(id: PairMeasureId, pose: PoseDifference, own: OwnError | undefined): NotComparable | undefined {
+function notComparable(
+	id: PairMeasureId,
+	pose: PoseDifference | null,
+	own: OwnError | undefined
+): NotComparable | undefined {
+	if (!pose) return undefined;
 	if (turnedTooFar(pose)) return 'pose';
 	// Own retakes hold what turning does; a working value does not.
 	if (own?.df) return undefined;
-	const [yaw, pitch] = POSE_SLOPES[id].limit;
+	const [yaw, pitch] = POSE_SLOPES[id as FrontPairId].limit;
 	if (yaw !== null && Math.abs(pose.yaw) > yaw) return 'turned';
 	return pitch !== null && Math.abs(pose.pitch) > pitch ? 'tilted' : undefined;
 }
 const turnedTooFar = ({ yaw, pitch }: PoseDifference): boolean =>
 	Math.max(Math.abs(yaw), Math.abs(pitch)) > MOST_TURNED_DEGREES;
 
-/** Standard errors of what a pair of photographs says, from the spread of each placement in both, through the alignment. */
-function placementErrors(before: PointedPhoto, after: PointedPhoto, mmPerPx: number | null) {
-	const pxPerMm = pxPerMmOf(before.points);
+/** Standard errors of what a pair of photographs says, from the spread of each placement in both, through alignment and pose. */
+function placementErrors(before: PointedPhoto, after: PointedPhoto, scales: PairScales, view: MeasuredView) {
 	const sector = rememberingSector();
-	const change = (a: Points, b: Points) => pairValues(a, b, mmPerPx, pxPerMm, sector)?.change ?? {};
+	const pose = rememberingPose(before, after);
+	const change = (a: Points, b: Points) => {
+		const raw = pairValues(a, b, scales, view, sector)?.change ?? {};
+		const turned = view === 'front' ? pose(a, b) : null;
+		const ids = Object.keys(raw) as PairMeasureId[];
+		return Object.fromEntries(ids.map((id) => [id, raw[id]! - byPose(id, turned).shift]));
+	};
 	const spread = ({ points, zoom }: PointedPhoto) => {
-		const scale = pxPerMmOf(points);
+		const scale = pxPerMmOf(points, view);
 		return (id: Parameters<typeof placementSdPx>[0]) => placementSdPx(id, scale, zoom);
 	};
 	const ofBefore = propagate((a: Points) => change(a, after.points), before.points, spread(before));
@@ -151,7 +179,7 @@ function withVerdicts(judged: readonly Judged[]): PairMeasure[] {
 }
 
 /**
- * Compares two front photographs of one person by their landmarks: no pictures are needed.
+ * Compares two photographs of one person from one side by their landmarks: no pictures are needed.
  * @param before gives the scale; the second photograph takes its own from the alignment
  * @returns measures in mm, mm², degrees, percent and ratios; without a scale only the last three
  * @source measures and policy of docs/measurement.md
@@ -159,27 +187,28 @@ function withVerdicts(judged: readonly Judged[]): PairMeasure[] {
 export function comparePair(
 	before: PointedPhoto,
 	after: PointedPhoto,
-	{ primaries = [], own = {} }: CompareOptions = {}
+	{ primaries = [], own = {}, view = 'front' }: CompareOptions = {}
 ): PairComparison {
 	const [a, b] = [before.points, after.points];
-	const pxPerMm = pxPerMmOf(a);
 	const scale = scaleOf(before.scale);
-	const values = pairValues(a, b, scale?.mmPerPx ?? null, pxPerMm);
-	const pose = poseOf(before, after);
+	const scales = { mmPerPx: scale?.mmPerPx ?? null, pxPerMm: pxPerMmOf(a, view) };
+	const values = pairValues(a, b, scales, view);
+	const pose = view === 'front' ? poseOf(before, after) : null;
 	const faults = [
-		...landmarkFaults(a, 'front').map((fault) => ({ photo: 'before' as const, fault })),
-		...landmarkFaults(b, 'front').map((fault) => ({ photo: 'after' as const, fault }))
+		...landmarkFaults(a, view).map((fault) => ({ photo: 'before' as const, fault })),
+		...landmarkFaults(b, view).map((fault) => ({ photo: 'after' as const, fault }))
 	];
 	const common = {
+		view,
 		pose,
 		refused: pose !== null && turnedTooFar(pose),
 		scale: scale && { mmPerPx: scale.mmPerPx, systematic: Math.hypot(scale.systematic, scale.seLog) },
-		misfit: misfit(a, b, pxPerMm),
+		misfit: misfit(a, b, scales.pxPerMm, view),
 		faults
 	};
-	if (!values || !pose) return { ...common, measures: [] };
-	const errorOf = placementErrors(before, after, scale?.mmPerPx ?? null);
-	const judged = PAIR_MEASURE_IDS.flatMap((id): Judged[] => {
+	if (!values || (view === 'front' && !pose)) return { ...common, measures: [] };
+	const errorOf = placementErrors(before, after, scales, view);
+	const judged = PAIR_MEASURES_OF[view].flatMap((id): Judged[] => {
 		const raw = values.change[id];
 		if (raw === undefined) return [];
 		const { shift, variance } = byPose(id, pose);
@@ -211,12 +240,17 @@ export function comparePair(
 }
 
 /** The changes of a pair alone, without their errors: what a turned head did is taken away. Nothing for a pair that is refused. */
-function plainChanges(before: PointedPhoto, after: PointedPhoto): Partial<Record<PairMeasureId, number>> {
+function plainChanges(
+	before: PointedPhoto,
+	after: PointedPhoto,
+	view: MeasuredView
+): Partial<Record<PairMeasureId, number>> {
 	const [a, b] = [before.points, after.points];
-	const pose = poseOf(before, after);
-	const values = pairValues(a, b, scaleOf(before.scale)?.mmPerPx ?? null, pxPerMmOf(a));
-	if (!values || !pose || turnedTooFar(pose)) return {};
-	const ids = PAIR_MEASURE_IDS.filter((id) => values.change[id] !== undefined);
+	const pose = view === 'front' ? poseOf(before, after) : null;
+	const scales = { mmPerPx: scaleOf(before.scale)?.mmPerPx ?? null, pxPerMm: pxPerMmOf(a, view) };
+	const values = pairValues(a, b, scales, view);
+	if (!values || (view === 'front' && (!pose || turnedTooFar(pose)))) return {};
+	const ids = PAIR_MEASURES_OF[view].filter((id) => values.change[id] !== undefined);
 	return Object.fromEntries(ids.map((id) => [id, values.change[id]! - byPose(id, pose).shift]));
 }
 
@@ -224,10 +258,13 @@ function plainChanges(before: PointedPhoto, after: PointedPhoto): Partial<Record
  * Typical error of each measure from retakes: pairs of photographs of one and the same moment.
  * @returns nothing for a measure that no pair has
  */
-export function ownErrors(pairs: readonly (readonly [PointedPhoto, PointedPhoto])[]): OwnErrors {
+export function ownErrors(
+	pairs: readonly (readonly [PointedPhoto, PointedPhoto])[],
+	view: MeasuredView = 'front'
+): OwnErrors {
 	const squares = new Map<PairMeasureId, number[]>();
 	for (const [a, b] of pairs)
-		for (const [id, change] of Object.entries(plainChanges(a, b)) as [PairMeasureId, number][])
+		for (const [id, change] of Object.entries(plainChanges(a, b, view)) as [PairMeasureId, number][])
 			squares.set(id, [...(squares.get(id) ?? []), change * change]);
 	return Object.fromEntries(
 		[...squares].map(([id, list]) => [

@@ -1,4 +1,12 @@
-import { FRONT_POINTS, PROFILE_POINTS, type AnyPoint, type Pixel, type Points, landmarkOf } from './landmarks';
+import {
+	FRONT_POINTS,
+	PROFILE_POINTS,
+	type AnyPoint,
+	type MeasuredView,
+	type Pixel,
+	type Points,
+	landmarkOf
+} from './landmarks';
 
 /** Two points that cannot both be right. */
 export interface LandmarkFault {
@@ -49,7 +57,7 @@ const beside = (a: string, b: string) =>
 	`${upper(a)} lies to the right of ${b} in the picture. Left and right are the client’s: place them again, or exchange them.`;
 
 /** What of the points of a photograph cannot be: out of order, or on the wrong side. The picture stands upright. */
-export function landmarkFaults(points: Points, view: 'front' | 'profile'): LandmarkFault[] {
+export function landmarkFaults(points: Points, view: MeasuredView): LandmarkFault[] {
 	if (view === 'profile') return inOrder(points, PROFILE_DOWN, 1, below);
 	return [
 		...DOWN.flatMap((order) => inOrder(points, order, 1, below)),
@@ -58,5 +66,5 @@ export function landmarkFaults(points: Points, view: 'front' | 'profile'): Landm
 }
 
 /** Points of a view that were not placed yet, in the order in which they are placed. */
-export const missingPoints = (points: Points, view: 'front' | 'profile'): AnyPoint[] =>
+export const missingPoints = (points: Points, view: MeasuredView): AnyPoint[] =>
 	(view === 'front' ? FRONT_POINTS : PROFILE_POINTS).filter((id) => !points[id]);

@@ -38,7 +38,8 @@ export const LANDMARKS = {
 	zy: row('Zygion', 'outermost point of the cheek outline', [0.5, 3]),
 	t: row('Tragion', 'notch above the tragus of the ear', [0.8, 0.9]),
 	go: row('Gonion', 'corner of the jaw on the outline', [1.2, 2.2]),
-	jaw: row('Jaw contour', 'on the outline of the jaw, from below the ear to the chin', [0.5, 0.5])
+	jaw: row('Jaw contour', 'on the outline of the jaw, from below the ear to the chin', [0.5, 0.5]),
+	chin: row('Under-chin contour', 'on the outline below the chin, from the pogonion to the neck point', [0.5, 0.5])
 } as const satisfies Record<string, LandmarkRow>;
 export type LandmarkId = keyof typeof LANDMARKS;
 const MIDLINE = ['tr', 'se', 'prn', 'sn', 'ls', 'sto', 'li', 'me'] as const;
@@ -68,13 +69,24 @@ export const FRONT_POINTS: readonly FrontPoint[] = [
 	...(['se', 'prn', 'sn', 'alR', 'alL', 'cphR', 'ls', 'cphL', 'chR', 'sto', 'chL', 'li', 'me'] as const),
 	...(['tr', 'zyR', 'zyL', 'goR', 'goL'] as const)
 ];
-const JAW_STEPS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11] as const;
+const STEPS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11] as const;
 /** A point of the jaw’s contour on a front photograph: 1 below the ear, 11 at the chin. */
-export type JawPoint = `jaw${(typeof JAW_STEPS)[number]}${'L' | 'R'}`;
+export type JawPoint = `jaw${(typeof STEPS)[number]}${'L' | 'R'}`;
 export const JAW_POINTS: readonly JawPoint[] = (['R', 'L'] as const).flatMap((side) =>
-	JAW_STEPS.map((step): JawPoint => `jaw${step}${side}`)
+	STEPS.map((step): JawPoint => `jaw${step}${side}`)
 );
-export type AnyPoint = FrontPoint | ProfilePoint | JawPoint;
+/** A point of the contour under the chin on a profile: 1 below the pogonion, 11 above the neck point. */
+export type ChinPoint = `chin${(typeof STEPS)[number]}`;
+export const CHIN_POINTS: readonly ChinPoint[] = STEPS.map((step): ChinPoint => `chin${step}`);
+export type AnyPoint = FrontPoint | ProfilePoint | JawPoint | ChinPoint;
+/** From which side a photograph that is measured was taken: both profiles are measured alike. */
+export const MEASURED_VIEWS = ['front', 'profile'] as const;
+export type MeasuredView = (typeof MEASURED_VIEWS)[number];
+/** All points of a view, in the order in which they are placed. */
+export const POINTS_OF_VIEW: Readonly<Record<MeasuredView, readonly AnyPoint[]>> = {
+	front: [...FRONT_POINTS, ...JAW_POINTS],
+	profile: [...PROFILE_POINTS, ...CHIN_POINTS]
+};
 /** Points of a photograph that were placed. One that is missing leaves out what needs it, and nothing else. */
 export type Points<P extends AnyPoint = AnyPoint> = Readonly<Partial<Record<P, Pixel>>>;
 

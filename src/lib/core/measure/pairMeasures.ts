@@ -1,30 +1,45 @@
 import { FRONT_MEASURES, FRONT_MEASURE_IDS, frontMeasures, type FrontMeasureId } from './front';
 import { jawChange, type JawSector } from './jaw';
-import { placementSdPx, type AnyPoint, type Points } from './landmarks';
+import { placementSdPx, type AnyPoint, type MeasuredView, type Points, type ProfilePoint } from './landmarks';
+import { PROFILE_MEASURES, PROFILE_MEASURE_IDS, profileMeasures, type ProfileMeasureId } from './profile';
 import { similarityOnto, STABLE_POINTS, type Similarity } from './similarity';
+import { underChinArea } from './underChin';
 
-const JAW_MEASURES = {
+const CONTOUR_MEASURES = {
 	jawAreaL: { label: 'Jaw contour, left', unit: 'mm2' },
 	jawAreaR: { label: 'Jaw contour, right', unit: 'mm2' },
-	jawAreaAsymmetry: { label: 'Jaw contour, left less right', unit: 'mm2' }
+	jawAreaAsymmetry: { label: 'Jaw contour, left less right', unit: 'mm2' },
+	underChinArea: { label: 'Contour under the chin', unit: 'mm2' }
 } as const;
+type JawMeasureId = Exclude<keyof typeof CONTOUR_MEASURES, 'underChinArea'>;
+const JAW_MEASURE_IDS: readonly JawMeasureId[] = ['jawAreaL', 'jawAreaR', 'jawAreaAsymmetry'];
 /** What is said of a pair of front photographs: what each of them measures, and what lies between their contours. */
-export type PairMeasureId = FrontMeasureId | keyof typeof JAW_MEASURES;
-export const PAIR_MEASURE_IDS: readonly [PairMeasureId, ...PairMeasureId[]] = [
-	...(FRONT_MEASURE_IDS as [FrontMeasureId, ...FrontMeasureId[]]),
-	...(Object.keys(JAW_MEASURES) as (keyof typeof JAW_MEASURES)[])
-];
+export type FrontPairId = FrontMeasureId | JawMeasureId;
+/** What is said of a pair of profiles. */
+export type ProfilePairId = ProfileMeasureId | 'underChinArea';
+export type PairMeasureId = FrontPairId | ProfilePairId;
+const FRONT_PAIR_IDS: readonly FrontPairId[] = [...FRONT_MEASURE_IDS, ...JAW_MEASURE_IDS];
+const PROFILE_PAIR_IDS: readonly ProfilePairId[] = [...PROFILE_MEASURE_IDS, 'underChinArea'];
+export const PAIR_MEASURES_OF: Readonly<Record<MeasuredView, readonly PairMeasureId[]>> = {
+	front: FRONT_PAIR_IDS,
+	profile: PROFILE_PAIR_IDS
+};
+export const PAIR_MEASURE_IDS = [...FRONT_PAIR_IDS, ...PROFILE_PAIR_IDS] as [PairMeasureId, ...PairMeasureId[]];
 export type PairUnit = 'mm' | 'degrees' | 'percent' | 'ratio' | 'mm2';
+const ALL_MEASURES: Readonly<Record<PairMeasureId, { readonly label: string; readonly unit: PairUnit }>> = {
+	...FRONT_MEASURES,
+	...PROFILE_MEASURES,
+	...CONTOUR_MEASURES
+};
 /** Its name and unit: plain data that may cross to another thread. */
 export function pairMeasure(id: PairMeasureId): { readonly label: string; readonly unit: PairUnit } {
-	const { label, unit } =
-		id in FRONT_MEASURES ? FRONT_MEASURES[id as FrontMeasureId] : JAW_MEASURES[id as keyof typeof JAW_MEASURES];
+	const { label, unit } = ALL_MEASURES[id];
 	return { label, unit };
 }
 
 /** Stable points that both photographs have, each weighed by how exactly it is placed. */
-function stablePairs(before: Points, after: Points, pxPerMm: number) {
-	const ids = STABLE_POINTS.filter((id) => before[id] && after[id]);
+function stablePairs(before: Points, after: Points, pxPerMm: number, view: MeasuredView) {
+	const ids = STABLE_POINTS[view].filter((id) => before[id] && after[id]);
 	const weights = ids.map((id) => {
 		const [x, y] = placementSdPx(id, pxPerMm);
 		return 1 / (x * x + y * y);
@@ -38,8 +53,8 @@ const FEWEST_STABLE = 4;
  * The similarity that lays the second photograph onto the first, by points that no treatment moves.
  * @returns null where fewer than four of them are placed in both
  */
-export function alignment(before: Points, after: Points, pxPerMm: number): Similarity | null {
-	const { ids, onto, from, weights } = stablePairs(before, after, pxPerMm);
+export function alignment(before: Points, after: Points, pxPerMm: number, view: MeasuredView): Similarity | null {
+	const { ids, onto, from, weights } = stablePairs(before, after, pxPerMm, view);
 	return ids.length < FEWEST_STABLE ? null : similarityOnto(onto, from, weights);
 }
 
@@ -53,8 +68,8 @@ export interface Misfit {
 /** Beyond so many spreads a point is asked about. Working value. */
 const MISFIT_SPREADS = 2.8;
 /** The stable point that lies farthest from where the others expect it, each held against an alignment without it; null where all fit. */
-export function misfit(before: Points, after: Points, pxPerMm: number): Misfit | null {
-	const { ids, onto, from, weights } = stablePairs(before, after, pxPerMm);
+export function misfit(before: Points, after: Points, pxPerMm: number, view: MeasuredView): Misfit | null {
+	const { ids, onto, from, weights } = stablePairs(before, after, pxPerMm, view);
 	if (ids.length <= FEWEST_STABLE) return null;
 	const without = <T>(list: readonly T[], i: number) => list.filter((_, j) => j !== i);
 	const each = ids.map((point, i): Misfit => {
@@ -70,31 +85,54 @@ export function misfit(before: Points, after: Points, pxPerMm: number): Misfit |
 	return worst.spreads > MISFIT_SPREADS ? worst : null;
 }
 
+type Figures = Partial<Record<PairMeasureId, number>>;
 export interface PairValues {
-	readonly before: Partial<Record<PairMeasureId, number>>;
-	readonly after: Partial<Record<PairMeasureId, number>>;
+	readonly before: Figures;
+	readonly after: Figures;
 	/** after − before, or what lies between the contours. */
-	readonly change: Partial<Record<PairMeasureId, number>>;
+	readonly change: Figures;
 }
+export interface PairScales {
+	/** mm of a px of the first photograph; null: angles, shares and ratios only. */
+	readonly mmPerPx: number | null;
+	readonly pxPerMm: number;
+}
+/** What lies between two contours: nothing without a scale. */
+function contourChange(before: Points, after: Points, mmPerPx: number, aligned: Similarity, sector?: JawSector) {
+	return {
+		front: () => jawChange(before, after, mmPerPx, mmPerPx * aligned.scale, sector),
+		profile: (): Figures => {
+			const laid = Object.entries(after).map(([id, p]) => [id, aligned.apply(p)]);
+			const area = underChinArea(before, Object.fromEntries(laid) as Points, mmPerPx);
+			return area === null ? {} : { underChinArea: area };
+		}
+	};
+}
+const single = {
+	front: frontMeasures,
+	profile: (points: Points, mmPerPx: number | null): Figures => profileMeasures(points as Points<ProfilePoint>, mmPerPx)
+} as const satisfies Record<MeasuredView, (points: Points, mmPerPx: number | null) => Figures>;
+
 /**
  * All that can be measured on a pair. The second photograph takes its scale from the alignment: a scale of its own would
  * add the error of that scale to every length.
- * @param mmPerPx of the first photograph; null: angles, shares and ratios only
  * @param sector how the area beside a contour is found
+ * @returns null where the second cannot be laid onto the first
  */
 export function pairValues(
 	before: Points,
 	after: Points,
-	mmPerPx: number | null,
-	pxPerMm: number,
+	{ mmPerPx, pxPerMm }: PairScales,
+	view: MeasuredView,
 	sector?: JawSector
 ): PairValues | null {
-	const aligned = alignment(before, after, pxPerMm);
+	const aligned = alignment(before, after, pxPerMm, view);
 	if (!aligned) return null;
 	const afterMmPerPx = mmPerPx === null ? null : mmPerPx * aligned.scale;
-	const [a, b] = [frontMeasures(before, mmPerPx), frontMeasures(after, afterMmPerPx)];
-	const change: Partial<Record<PairMeasureId, number>> = {};
-	for (const id of FRONT_MEASURE_IDS) if (a[id] !== undefined && b[id] !== undefined) change[id] = b[id] - a[id];
-	const jaw = mmPerPx === null ? {} : jawChange(before, after, mmPerPx, mmPerPx * aligned.scale, sector);
-	return { before: a, after: b, change: { ...change, ...jaw } };
+	const [a, b]: Figures[] = [single[view](before, mmPerPx), single[view](after, afterMmPerPx)];
+	const change: Figures = {};
+	for (const id of PAIR_MEASURES_OF[view])
+		if (a![id] !== undefined && b![id] !== undefined) change[id] = b![id] - a![id];
+	const between = mmPerPx === null ? {} : contourChange(before, after, mmPerPx, aligned, sector)[view]();
+	return { before: a!, after: b!, change: { ...change, ...between } };
 }

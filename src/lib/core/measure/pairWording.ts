@@ -1,5 +1,6 @@
 import { listWords } from '../listWords';
 import type { NotComparable, PairComparison, PairMeasure, PairVerdict } from './compare';
+import type { MeasuredView } from './landmarks';
 import type { PairUnit } from './pairMeasures';
 
 const DIGITS: Readonly<Record<PairUnit, number>> = { mm: 1, degrees: 1, percent: 1, ratio: 3, mm2: 0 };
@@ -23,15 +24,19 @@ export const WHY_NOT: Readonly<Record<NotComparable, string>> = {
 	tilted: 'the chin is held too differently for this one'
 };
 
+const TO_PLACE: Readonly<Record<MeasuredView, string>> = {
+	front: 'the corners of the eyes, the nose root and the nose',
+	profile: 'the brow, the nose, the corner of the eye and the notch of the ear'
+};
 /** What of a pair is real, in one plain sentence; it never names what is not *changed*, and never a cause. */
-export function pairSentence({ measures, refused, pose }: PairComparison): {
+export function pairSentence({ measures, refused, pose, view }: PairComparison): {
 	readonly real: string;
 	readonly rest: string;
 } {
 	if (!measures.length)
 		return {
 			real: '',
-			rest: 'Nothing can be measured yet: place the corners of the eyes, the nose root and the nose on both.'
+			rest: `Nothing can be measured yet: place ${TO_PLACE[view]} on both.`
 		};
 	if (refused)
 		return {

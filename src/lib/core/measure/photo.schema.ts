@@ -1,24 +1,11 @@
 import { z } from 'zod';
-import {
-	FRONT_POINTS,
-	JAW_POINTS,
-	PROFILE_POINTS,
-	type AnyPoint,
-	type FrontPoint,
-	type JawPoint,
-	type Points
-} from './landmarks';
+import { POINTS_OF_VIEW, type AnyPoint, type Points } from './landmarks';
 
 /** A place on a photograph, px from its upper left corner. */
 export const PixelSchema = z.tuple([z.number().min(-10_000).max(20_000), z.number().min(-10_000).max(20_000)]);
-const pointsOf = <P extends string>(ids: readonly P[]) =>
-	z.partialRecord(z.enum(ids as readonly [P, ...P[]]), PixelSchema);
-
-export const FrontPointsSchema = pointsOf<FrontPoint | JawPoint>([...FRONT_POINTS, ...JAW_POINTS]);
+const ALL_POINTS = [...new Set(Object.values(POINTS_OF_VIEW).flat())] as [AnyPoint, ...AnyPoint[]];
 /** Of either view: a photograph holds those of its own. */
-export const AnyPointsSchema = pointsOf<AnyPoint>([
-	...new Set<AnyPoint>([...FRONT_POINTS, ...JAW_POINTS, ...PROFILE_POINTS])
-]);
+export const AnyPointsSchema = z.partialRecord(z.enum(ALL_POINTS), PixelSchema);
 
 /** What tells how large the face is: nothing, the irises, or something of known length that lay on the skin. */
 export const ScaleSchema = z.discriminatedUnion('kind', [
@@ -35,7 +22,7 @@ export type Scale = DeepReadonly<z.infer<typeof ScaleSchema>>;
 
 /** One photograph, as far as it is measured. */
 export const PointedPhotoSchema = z.strictObject({
-	points: FrontPointsSchema,
+	points: AnyPointsSchema,
 	scale: ScaleSchema.default({ kind: 'none' }),
 	/** From the camera to the face; absent: the usual one. */
 	distanceMm: z.number().min(200).max(5000).optional(),
@@ -44,7 +31,7 @@ export const PointedPhotoSchema = z.strictObject({
 });
 type Parsed = z.infer<typeof PointedPhotoSchema>;
 export type PointedPhoto = Omit<Parsed, 'points' | 'scale'> & {
-	readonly points: Points<FrontPoint | JawPoint>;
+	readonly points: Points;
 	readonly scale: DeepReadonly<Parsed['scale']>;
 };
 type DeepReadonly<T> = { readonly [K in keyof T]: DeepReadonly<T[K]> };

@@ -1,5 +1,5 @@
 import { inverse, Matrix } from 'ml-matrix';
-import type { FrontPoint, Pixel, Points } from './landmarks';
+import type { FrontPoint, MeasuredView, Pixel, Points } from './landmarks';
 import { axesAlong, centre, DEGREES, dot, length, minus } from './vector';
 
 /** How much nearer to the camera than the eyes’ corners a point lies, as a share of the distance between the outer ones. Working values. */
@@ -42,6 +42,15 @@ export const USUAL_DISTANCE_MM = 900;
 /** How many px a mm is, by the distance between the outer corners of the eyes; null where one is missing. */
 export function pxPerMmByEyes({ exL, exR }: Points): number | null {
 	return exL && exR ? length(minus(exL, exR)) / EYES_MM : null;
+}
+
+/** From the corner of the eye to the ear, in profile, mm. Working value. */
+const EYE_TO_EAR_MM = 74;
+/** About how many px a mm is on a photograph; 1 where nothing tells. */
+export function pxPerMmOf(points: Points, view: MeasuredView): number {
+	if (view === 'front') return pxPerMmByEyes(points) ?? 1;
+	const { ex, t } = points;
+	return ex && t ? length(minus(ex, t)) / EYE_TO_EAR_MM : 1;
 }
 
 type Given = Points<FrontPoint>;

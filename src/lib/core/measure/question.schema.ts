@@ -1,16 +1,36 @@
 import { z } from 'zod';
 import { PAIR_MEASURE_IDS } from './pairMeasures';
+import { MEASURED_VIEWS, POINTS_OF_VIEW, type AnyPoint } from './landmarks';
 import { PointedPhotoSchema } from './photo.schema';
 
 /** What is asked when two photographs are compared: points, no pictures. */
-export const PairQuestionSchema = z.strictObject({
-	before: PointedPhotoSchema,
-	after: PointedPhotoSchema,
-	/** Declared before looking, at most four. */
-	primaries: z.array(z.enum(PAIR_MEASURE_IDS)).max(4).default([]),
-	/** Pairs of one and the same moment: what the own error is told from. */
-	retakes: z
-		.array(z.tuple([PointedPhotoSchema, PointedPhotoSchema]))
-		.max(200)
-		.default([])
-});
+export const PairQuestionSchema = z
+	.strictObject({
+		/** From which side all of them were taken. */
+		view: z.enum(MEASURED_VIEWS).default('front'),
+		before: PointedPhotoSchema,
+		after: PointedPhotoSchema,
+		/** Declared before looking, at most four. */
+		primaries: z.array(z.enum(PAIR_MEASURE_IDS)).max(4).default([]),
+		/** Pairs of one and the same moment: what the own error is told from. */
+		retakes: z
+			.array(z.tuple([PointedPhotoSchema, PointedPhotoSchema]))
+			.max(200)
+			.default([])
+	})
+	.superRefine(({ view, before, after, retakes }, ctx) => {
+		const known = new Set<string>(POINTS_OF_VIEW[view]);
+		const all = [
+			['before', before],
+			['after', after],
+			...retakes.flat().map((photo, i) => [`retakes, photograph ${i + 1}`, photo])
+		] as const;
+		for (const [where, photo] of all as readonly (readonly [string, typeof before])[])
+			for (const id of Object.keys(photo.points) as AnyPoint[])
+				if (!known.has(id))
+					ctx.addIssue({
+						code: 'custom',
+						path: [where, 'points', id],
+						message: `is no point of a ${view} photograph: leave it out, or say the other view`
+					});
+	});

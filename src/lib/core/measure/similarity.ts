@@ -1,4 +1,4 @@
-import type { FrontPoint, Pixel } from './landmarks';
+import type { AnyPoint, MeasuredView, Pixel } from './landmarks';
 import { DEGREES } from './vector';
 
 /** Turns, scales and moves a photograph onto another. */
@@ -16,7 +16,10 @@ export interface Similarity {
 }
 
 /** Points of bone or cartilage near the eyes, spread both ways, that no massage for fluid moves. */
-export const STABLE_POINTS: readonly FrontPoint[] = ['enL', 'enR', 'exL', 'exR', 'se', 'sn', 'alL', 'alR'];
+export const STABLE_POINTS: Readonly<Record<MeasuredView, readonly AnyPoint[]>> = {
+	front: ['enL', 'enR', 'exL', 'exR', 'se', 'sn', 'alL', 'alR'],
+	profile: ['g', 'se', 'prn', 'sn', 'ex', 't']
+};
 
 /**
  * The similarity that lays points onto others, least squares in closed form.

@@ -1,27 +1,55 @@
-import { STABLE_POINTS } from '../measure/similarity';
-import type { FrontPoint, JawPoint, Points } from '../measure/landmarks';
+import { eyeFrame } from '../measure/front';
+import type { MeasuredView, Points } from '../measure/landmarks';
 import type { PointedPhoto } from '../measure/photo.schema';
-import type { Photo } from './photo';
+import { scaleOf } from '../measure/scale';
+import { STABLE_POINTS } from '../measure/similarity';
+import { dot, minus } from '../measure/vector';
+import type { Photo, PhotoView } from './photo';
 
-/** A photograph as the comparison takes it. */
-export const pointedOf = ({ points, scale, distanceMm }: Photo): PointedPhoto => ({
-	points: points as Points<FrontPoint | JawPoint>,
-	scale,
+/** How a photograph is measured: both profiles alike. */
+export const measuredView = (view: PhotoView): MeasuredView => (view === 'front' ? 'front' : 'profile');
+
+/** From the nose root down to where the nose meets the lip, mm, as a front photograph says it; null where it does not. */
+function noseMm({ points, scale }: Photo): number | null {
+	const { se, sn } = points as Points;
+	const [frame, told] = [eyeFrame(points as Points), scaleOf(scale)];
+	return frame && told && se && sn ? dot(minus(sn, se), frame.v) * told.mmPerPx : null;
+}
+/** A profile shows no iris: a front photograph of her tells how long her nose is, and so the size of the profile. */
+function scaleOfProfile(profile: Photo, fronts: readonly Photo[]): PointedPhoto['scale'] {
+	const { se, sn } = profile.points as Points;
+	if (profile.scale.kind !== 'none' || !se || !sn) return profile.scale;
+	const apart = (photo: Photo) => Math.abs(Date.parse(photo.takenAt) - Date.parse(profile.takenAt));
+	const nearest = fronts
+		.filter((f) => f.clientId === profile.clientId && f.view === 'front')
+		.toSorted((a, b) => apart(a) - apart(b));
+	for (const front of nearest) {
+		const lengthMm = noseMm(front);
+		if (lengthMm !== null && lengthMm > 5) return { kind: 'marker', ends: [se, sn], lengthMm };
+	}
+	return profile.scale;
+}
+
+/** A photograph as the comparison takes it. @param others among which are front photographs of hers: they tell the size of a profile */
+export const pointedOf = (photo: Photo, others: readonly Photo[]): PointedPhoto => ({
+	points: photo.points as Points,
+	scale: photo.view === 'front' ? photo.scale : scaleOfProfile(photo, others),
 	zoom: 4,
-	...(distanceMm === null ? {} : { distanceMm })
+	...(photo.distanceMm === null ? {} : { distanceMm: photo.distanceMm })
 });
 
 /** More pairs do not make the error much surer. */
 const MOST_PAIRS = 40;
 /**
- * Retakes: front photographs of one client at one moment (the same session, both before or both after), each with the
- * one that was taken next. The latest pairs.
+ * Retakes: photographs of one client from one side at one moment (the same session, both before or both after), each
+ * with the one that was taken next. The latest pairs.
  */
-export function retakePairs(photos: readonly Photo[]): (readonly [PointedPhoto, PointedPhoto])[] {
+export function retakePairs(photos: readonly Photo[], view: MeasuredView): (readonly [PointedPhoto, PointedPhoto])[] {
 	const moments = new Map<string, Photo[]>();
 	for (const photo of photos) {
-		if (photo.view !== 'front' || !photo.sessionId || !STABLE_POINTS.every((id) => photo.points[id])) continue;
-		const key = `${photo.clientId} ${photo.sessionId} ${photo.when}`;
+		if (measuredView(photo.view) !== view || !photo.sessionId) continue;
+		if (!STABLE_POINTS[view].every((id) => photo.points[id])) continue;
+		const key = `${photo.clientId} ${photo.sessionId} ${photo.when} ${photo.view}`;
 		moments.set(key, [...(moments.get(key) ?? []), photo]);
 	}
 	const pairs = [...moments.values()].flatMap((set) =>
@@ -32,5 +60,5 @@ export function retakePairs(photos: readonly Photo[]): (readonly [PointedPhoto, 
 	return pairs
 		.toSorted(([a], [b]) => a.takenAt.localeCompare(b.takenAt))
 		.slice(-MOST_PAIRS)
-		.map(([a, b]) => [pointedOf(a), pointedOf(b)] as const);
+		.map(([a, b]) => [pointedOf(a, photos), pointedOf(b, photos)] as const);
 }

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { comparePair } from '../../core/measure/compare';
+import type { PointedPhoto } from '../../core/measure/photo.schema';
 import { CameraSchema } from './face.schema';
 import { someFaces } from './heads';
 import { studyHead } from './head';
@@ -35,4 +36,25 @@ test('a head that is turned or tilted by more than 6 degrees is refused, a strai
 			expect(turned.measures.every((m) => m.verdict === 'not-comparable' && m.why === 'pose')).toBe(true);
 		}
 	}
+}, 60_000);
+
+test('two profiles of an unchanged head are called changed no more often than they say', () => {
+	const normal = normalFrom(14);
+	const taking = { ...PRACTISED, poseSdDegrees: 1.75 };
+	let [asked, falsely, pairs] = [0, 0, 0];
+	for (const face of someFaces(12, 31)) {
+		const truth = truthOf(studyHead(face));
+		for (let i = 0; i < 4; i++, pairs++) {
+			const [before, after] = [0, 1].map(() => pointedPhoto(truth, normal, taking, 'profile')) as [
+				PointedPhoto,
+				PointedPhoto
+			];
+			for (const m of comparePair(before, after, { view: 'profile' }).measures) {
+				asked++;
+				if (m.p <= 0.05) falsely++;
+			}
+		}
+	}
+	expect(asked).toBeGreaterThan(6 * pairs * 0.9);
+	expect(falsely / asked).toBeLessThan(0.06 + slack(0.06, pairs));
 }, 60_000);

@@ -1,9 +1,9 @@
 import { randomNormal } from 'd3-random';
 import { comparePair, type OwnErrors } from '../../core/measure/compare';
-import { placementSdPx, type AnyPoint, type Pixel, type Points } from '../../core/measure/landmarks';
+import { placementSdPx, type AnyPoint, type MeasuredView, type Pixel, type Points } from '../../core/measure/landmarks';
 import { pairValues, type PairMeasureId } from '../../core/measure/pairMeasures';
 import type { PointedPhoto } from '../../core/measure/photo.schema';
-import { pxPerMmByEyes } from '../../core/measure/pose';
+import { pxPerMmOf } from '../../core/measure/pose';
 import { scaleOf } from '../../core/measure/scale';
 import { seededRandom } from '../../core/random';
 import { CameraSchema, StudyFaceSchema, type StudyFace } from './face.schema';
@@ -30,18 +30,20 @@ export const normalFrom = (seed: number): Normal => randomNormal.source(seededRa
 export function pointedPhoto(
 	truth: Truth,
 	normal: Normal,
-	{ poseSdDegrees, distanceSd, placementSd }: Taking
+	{ poseSdDegrees, distanceSd, placementSd }: Taking,
+	view: MeasuredView = 'front'
 ): PointedPhoto {
 	const camera = CameraSchema.parse({
 		widthPx: WIDTH_PX,
 		heightPx: HEIGHT_PX,
 		distanceMm: DISTANCE_MM * (1 + Math.max(-0.2, Math.min(0.2, distanceSd * normal()))),
-		yaw: poseSdDegrees * normal(),
+		yaw: poseSdDegrees * normal() - (view === 'front' ? 0 : 90),
 		pitch: poseSdDegrees * normal(),
-		roll: poseSdDegrees * normal()
+		roll: poseSdDegrees * normal(),
+		...(view === 'front' ? {} : { centreMm: [-22, 44] })
 	});
-	const exact = truth.front(camera);
-	const pxPerMm = pxPerMmByEyes(exact)!;
+	const exact: Points = truth.seen(camera);
+	const pxPerMm = pxPerMmOf(exact, view);
 	const points = Object.fromEntries(
 		(Object.entries(exact) as [AnyPoint, Pixel][]).map(([id, [x, y]]) => {
 			const [sx, sy] = placementSdPx(id, pxPerMm);
@@ -78,7 +80,8 @@ export const GRID: Truths = [
 /** What exact points of two straight photographs say. */
 function exactChange(before: PointedPhoto, after: PointedPhoto): Partial<Record<PairMeasureId, number>> {
 	const scale = scaleOf(before.scale)!;
-	return pairValues(before.points, after.points, scale.mmPerPx, 1 / scale.mmPerPx)!.change;
+	return pairValues(before.points, after.points, { mmPerPx: scale.mmPerPx, pxPerMm: 1 / scale.mmPerPx }, 'front')!
+		.change;
 }
 
 export interface Recovered {

@@ -54,3 +54,22 @@ export const farthest = (line: readonly Pixel[], from: Pixel, to: Pixel, sign: 1
 		(p) => sign * besideLine(from, to)(p),
 		0.3 * pxPerMm
 	);
+
+/** The silhouette between two of its points, by share of the directions from a middle behind it. */
+export function alongOutline(
+	line: readonly Pixel[],
+	from: Pixel,
+	to: Pixel,
+	[mx, my]: Pixel
+): (share: number) => Pixel {
+	const directionOf = ([x, y]: Pixel) => Math.atan2(y - my, mx - x);
+	const [first, last] = [directionOf(from), directionOf(to)];
+	const seen = line.filter((p) => p[1] >= from[1] && p[1] <= to[1]).map((p) => ({ p, direction: directionOf(p) }));
+	return (share) => {
+		const wished = first + (last - first) * share;
+		const after = seen.findIndex(({ direction }) => direction >= wished);
+		const [a, b] = [seen[Math.max(0, after - 1)]!, seen[Math.max(1, after)]!];
+		const t = Math.min(1, Math.max(0, (wished - a.direction) / (b.direction - a.direction || 1)));
+		return [a.p[0] + t * (b.p[0] - a.p[0]), a.p[1] + t * (b.p[1] - a.p[1])];
+	};
+}

@@ -1,5 +1,7 @@
 import {
+	CHIN_POINTS,
 	FRONT_POINTS,
+	type ChinPoint,
 	type FrontPoint,
 	type JawPoint,
 	type Pixel,
@@ -11,7 +13,7 @@ import { EYE } from './features';
 import { AXIS_Z, studyHead, type Point3, type StudyHead } from './head';
 import { frontOutline, outlineSamples } from './outline';
 import { projectorOf } from './projection';
-import { farthest, profileOutline, profileSamples } from './silhouette';
+import { alongOutline, farthest, profileOutline, profileSamples } from './silhouette';
 
 type SkinPoint = Exclude<FrontPoint, 'me' | `zy${FaceSide}` | `go${FaceSide}`> | 'g' | 'sl' | 'pg' | `t${FaceSide}`;
 
@@ -19,7 +21,7 @@ type SkinPoint = Exclude<FrontPoint, 'me' | `zy${FaceSide}` | `go${FaceSide}`> |
 export interface Truth {
 	readonly front: (camera: StudyCamera) => Points<FrontPoint | JawPoint>;
 	/** For a profile that faces left: the client’s left side is seen. */
-	readonly profile: (camera: StudyCamera) => Points<ProfilePoint>;
+	readonly profile: (camera: StudyCamera) => Points<ProfilePoint | ChinPoint>;
 	/** Front or either profile, by how far the head is turned. */
 	readonly seen: (camera: StudyCamera) => Points;
 }
@@ -76,6 +78,13 @@ const JAW_CORNER_ANGLE = (72 * Math.PI) / 180;
 const JAW_CORNER_Y = 73;
 const MIDLINE_OF_PROFILE = ['g', 'se', 'prn', 'sn', 'ls', 'li', 'sl', 'pg'] as const;
 
+/** The contour under the chin: evenly by direction from the corner of the jaw. */
+function underChin(line: readonly Pixel[], pg: Pixel, nk: Pixel, go: Pixel): Record<ChinPoint, Pixel> {
+	const at = alongOutline(line, pg, nk, go);
+	const placed = CHIN_POINTS.map((id, i) => [id, at((i + 1) / (CHIN_POINTS.length + 1))]);
+	return Object.fromEntries(placed) as Record<ChinPoint, Pixel>;
+}
+
 /** The landmarks of a head: what lies on its skin is found once, the outline anew for each view. */
 export function truthOf(head: StudyHead): Truth {
 	const points = onSkin(head);
@@ -98,7 +107,7 @@ export function truthOf(head: StudyHead): Truth {
 		const made = Object.fromEntries(placed) as Record<FrontPoint, Pixel>;
 		return { ...made, ...frontOutline(outline, project, made.exL, made.exR) };
 	};
-	const profile = (camera: StudyCamera): Points<ProfilePoint> => {
+	const profile = (camera: StudyCamera): Points<ProfilePoint | ChinPoint> => {
 		strips ??= profileSamples(head);
 		const project = projectorOf(camera);
 		const px = (p: Point3): Pixel => {
@@ -125,7 +134,8 @@ export function truthOf(head: StudyHead): Truth {
 			c = farthest(line, midline.pg, nk, 1, pxPerMm);
 		}
 		const me = farthest(line, midline.pg, c, -1, pxPerMm);
-		return { ...midline, ex: px(points.exL), t: px(points.tL), go: px(jawCorner), c, nk, me };
+		const go = px(jawCorner);
+		return { ...midline, ...underChin(line, midline.pg, nk, go), ex: px(points.exL), t: px(points.tL), go, c, nk, me };
 	};
 	return {
 		front,
@@ -141,7 +151,7 @@ export function truthOf(head: StudyHead): Truth {
 const ASIDE_DEGREES = 45;
 
 /** The client’s right, facing right: the left of the mirrored head, mirrored. */
-function mirroredProfile({ face }: StudyHead, camera: StudyCamera): Points<ProfilePoint> {
+function mirroredProfile({ face }: StudyHead, camera: StudyCamera): Points<ProfilePoint | ChinPoint> {
 	const swapped = Object.entries(face).map(([name, value]) => [
 		name.replace(/[LR]$/, (side) => (side === 'L' ? 'R' : 'L')),
 		value

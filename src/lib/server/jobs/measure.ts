@@ -11,7 +11,7 @@ export function measure(bytes: Uint8Array): Answer {
 	if (!body.ok) return body.answer;
 	const question = readPart(PairQuestionSchema, body.value, '', 'Not two photographs with points');
 	if (!question.ok) return question.answer;
-	const { before, after, primaries, retakes } = question.value;
-	const compared = comparePair(before, after, { primaries, own: ownErrors(retakes) });
+	const { view, before, after, primaries, retakes } = question.value;
+	const compared = comparePair(before, after, { primaries, own: ownErrors(retakes, view), view });
 	return answerOf({ ...compared, sentence: pairSentence(compared), caution: CAUTION_LINE });
 }

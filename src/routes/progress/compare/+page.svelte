@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { pointName } from '$lib/core/measure/faults';
 	import { pairSentence } from '$lib/core/measure/pairWording';
-	import type { PairMeasureId } from '$lib/core/measure/pairMeasures';
+	import { PAIR_MEASURES_OF, type PairMeasureId } from '$lib/core/measure/pairMeasures';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { PhotoPair } from '$lib/state/photoPair.svelte';
@@ -36,7 +36,9 @@
 	/** Declared for her; null: it was not said yet what it is about. */
 	let looked = $state.raw<readonly PairMeasureId[] | null>(null);
 	let choosing = $state(false);
-	const primaries = $derived(looked ?? (client?.primaries.length ? client.primaries : null));
+	const ofView = $derived<readonly PairMeasureId[]>(pair ? PAIR_MEASURES_OF[pair.view] : []);
+	const known = $derived((client?.primaries ?? []).filter((id) => ofView.includes(id)));
+	const primaries = $derived(looked ?? (known.length ? known : null));
 	$effect(() => {
 		if (pair && primaries) void app.run(() => pair.compare(primaries));
 	});
@@ -44,7 +46,8 @@
 		looked = chosen;
 		choosing = false;
 		const id = client?.id;
-		if (id) await app.run(() => app.repo.changeClient(id, { primaries: [...chosen] }));
+		const others = client?.primaries.filter((p) => !ofView.includes(p)) ?? [];
+		if (id) await app.run(() => app.repo.changeClient(id, { primaries: [...others, ...chosen] }));
 	}
 	const result = $derived(pair?.result ?? null);
 	const sentence = $derived(result ? pairSentence(result) : null);
@@ -108,7 +111,7 @@
 					</p>{/each}
 			</div>
 			<div class="space-y-5">
-				{#if primaries === null || choosing}<PrimariesForm chosen={client?.primaries ?? []} ondeclare={declare} />
+				{#if primaries === null || choosing}<PrimariesForm view={pair.view} chosen={known} ondeclare={declare} />
 				{:else if result}
 					<section>
 						<h2 class="flex items-baseline gap-2 pb-1 text-[13.5px] font-semibold">
@@ -127,6 +130,9 @@
 							{pair.retakes
 								? `From ${pair.retakes} ${pair.retakes === 1 ? 'pair' : 'pairs'} of retakes and working values.`
 								: 'From working values: no retakes yet. Take two photographs at one moment to learn your own.'}
+							{pair.view === 'profile'
+								? 'Lengths by her nose on a front photograph, a few % off, alike in both. A profile does not tell how the head is turned: the error holds a turn of 2° and a tilt of 1.5°.'
+								: ''}
 							{result.scale
 								? result.scale.systematic > 0.02
 									? `All lengths may be ${(100 * result.scale.systematic).toFixed(0)} % off, alike in both.`

@@ -2,8 +2,9 @@
 	import type { Pixel, Points } from '$lib/core/measure/landmarks';
 	import { alignment } from '$lib/core/measure/pairMeasures';
 	import type { Photo } from '$lib/core/records/photo';
+	import { measuredView } from '$lib/core/records/photoPairs';
 	import { dayAndHour } from '../../parts/dates';
-	import { faceFrame, jawPath, matrixOf } from './pairShapes';
+	import { contourPaths, faceFrame, matrixOf } from './pairShapes';
 
 	export type Mode = 'slider' | 'beside' | 'contours' | 'onion';
 	interface Props {
@@ -15,20 +16,15 @@
 	let { before, after, urls, mode }: Props = $props();
 	let at = $state(50);
 	const id = $props.id();
-	const aligned = $derived(alignment(before.points as Points, after.points as Points, 1));
+	const view = $derived(measuredView(before.view));
+	const aligned = $derived(alignment(before.points as Points, after.points as Points, 1, view));
 	const laid = $derived(aligned ? matrixOf(aligned) : undefined);
 	const move = (p: Pixel): Pixel => (aligned ? aligned.apply(p) : p);
 	const frame = $derived(faceFrame(before.points as Points, [before.widthPx, before.heightPx]));
 	const box = $derived(frame.join(' '));
 	const line = $derived(frame[2] / 260);
 	const split = $derived(frame[0] + (frame[2] * at) / 100);
-	const jaws = $derived(
-		(['L', 'R'] as const).map((side) => ({
-			side,
-			was: jawPath(before.points as Points, side),
-			is: jawPath(after.points as Points, side, move)
-		}))
-	);
+	const contoursOf = $derived([contourPaths(before.points as Points, view), contourPaths(after.points as Points, view, move)] as const);
 	const drawn = $derived(mode !== 'beside');
 	function onkeydown(event: KeyboardEvent) {
 		const step = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
@@ -46,8 +42,8 @@
 		{transform}
 	/>{/snippet}
 {#snippet contours()}
-	{#each jaws as { side, was, is } (side)}
-		{#each [was, is] as d, i (i)}{#if d}<path {d} fill="none" stroke="#fff" stroke-width={line * 2.6} stroke-opacity="0.85" />
+	{#each contoursOf as lines, i (i)}
+		{#each lines as d (d)}{#if d}<path {d} fill="none" stroke="#fff" stroke-width={line * 2.6} stroke-opacity="0.85" />
 				<path
 					{d}
 					fill="none"

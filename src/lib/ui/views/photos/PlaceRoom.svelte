@@ -58,6 +58,17 @@
 		else return;
 		event.preventDefault();
 	}
+	const SIZES = {
+		front: [
+			{ value: 'none', label: 'Nothing' },
+			{ value: 'iris', label: 'Irises' },
+			{ value: 'marker', label: 'A marker' }
+		],
+		profile: [
+			{ value: 'none', label: 'Nothing' },
+			{ value: 'marker', label: 'A marker' }
+		]
+	} as const;
 	const cross = (at: Pixel, r: number) => `M${at[0] - r} ${at[1]}H${at[0] + r}M${at[0]} ${at[1] - r}V${at[1] + r}`;
 </script>
 
@@ -136,37 +147,37 @@
 	</div>
 
 	<div class="space-y-3 md:col-span-2 xl:col-span-1">
-		{#if photo.view === 'front'}<div class="space-y-1.5">
-				<h2 class="text-[13.5px] font-semibold">What tells the size</h2>
-				<Segmented
-					label="What tells the size"
-					value={placing.scaleKind}
-					options={[
-						{ value: 'none', label: 'Nothing' },
-						{ value: 'iris', label: 'Irises' },
-						{ value: 'marker', label: 'A marker' }
-					]}
-					onchange={(kind) => placing.setScale(kind)}
-				/>
-				{#if placing.scaleKind === 'marker'}<label class="flex items-center gap-2 text-[12.5px]"
-						>Its length, mm
-						<input
-							type="number"
-							min="5"
-							max="200"
-							class="field w-20"
-							value={placing.lengthMm}
-							onchange={(e) => placing.setLength(Math.min(200, Math.max(5, e.currentTarget.valueAsNumber || 25)))}
-						/></label
-					>{/if}
-				<p class="text-ink2 text-[12px] leading-4">
-					{placing.scaleKind === 'none'
+		<div class="space-y-1.5">
+			<h2 class="text-[13.5px] font-semibold">What tells the size</h2>
+			<Segmented
+				label="What tells the size"
+				value={placing.scaleKind}
+				options={SIZES[placing.view]}
+				onchange={(kind) => placing.setScale(kind)}
+			/>
+			{#if placing.scaleKind === 'marker'}<label class="flex items-center gap-2 text-[12.5px]"
+					>Its length, mm
+					<input
+						type="number"
+						min="5"
+						max="200"
+						class="field w-20"
+						value={placing.lengthMm}
+						onchange={(e) => placing.setLength(Math.min(200, Math.max(5, e.currentTarget.valueAsNumber || 25)))}
+					/></label
+				>{/if}
+			<p class="text-ink2 text-[12px] leading-4">
+				{placing.scaleKind === 'none'
+					? placing.view === 'front'
 						? 'Without it there are angles and ratios, no lengths.'
-						: placing.scaleKind === 'iris'
-							? 'An iris is 11.7 mm across, 0.5 more or less: all lengths may be 4 % off, alike in all of her photographs.'
-							: 'It lies on the forehead, just above the brows, flat to the camera.'}
-				</p>
-			</div>{/if}
+						: 'Her nose on the nearest front photograph tells the size, where that one tells its own.'
+					: placing.scaleKind === 'iris'
+						? 'An iris is 11.7 mm across, 0.5 more or less: all lengths may be 4 % off, alike in all of her photographs.'
+						: placing.view === 'front'
+							? 'It lies on the forehead, just above the brows, flat to the camera.'
+							: 'It lies in the midline, such as a strip along the nose: nearer to the camera it looks longer.'}
+			</p>
+		</div>
 		{#each placing.faults as fault (fault.words)}<p role="alert" class="text-flag text-[12.5px] leading-4">{fault.words}</p>{/each}
 		<div>
 			<h2 class="pb-1 text-[13.5px] font-semibold">{done} of {placing.targets.length} placed</h2>

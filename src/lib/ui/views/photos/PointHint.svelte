@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { AnyPoint, Pixel } from '$lib/core/measure/landmarks';
+	import { UNDER_CHIN } from '$lib/core/measure/underChin';
 	import { GENERIC, genericPoints } from '$lib/core/measure/predict';
 	import type { PhotoView } from '$lib/core/records/photo';
 
@@ -19,7 +20,7 @@
 		['zyR', 'jaw1R', 'jaw3R', 'goR', 'jaw7R', 'jaw9R', 'me', 'jaw9L', 'jaw7L', 'goL', 'jaw3L', 'jaw1L', 'zyL', 'tr', 'zyR']
 	];
 	const PROFILE: readonly (readonly AnyPoint[])[] = [
-		['g', 'se', 'prn', 'sn', 'ls', 'li', 'sl', 'pg', 'me', 'c', 'nk'],
+		['g', 'se', 'prn', 'sn', 'ls', 'li', 'sl', ...UNDER_CHIN],
 		['me', 'go', 't']
 	];
 	const lines = $derived((view === 'front' ? FRONT : PROFILE).map((ids) => ids.flatMap((id) => (known[id] ? [known[id]] : []))));

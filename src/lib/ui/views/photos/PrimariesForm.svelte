@@ -1,11 +1,13 @@
 <script lang="ts">
-	import { PAIR_MEASURE_IDS, pairMeasure, type PairMeasureId } from '$lib/core/measure/pairMeasures';
+	import type { MeasuredView } from '$lib/core/measure/landmarks';
+	import { PAIR_MEASURES_OF, pairMeasure, type PairMeasureId } from '$lib/core/measure/pairMeasures';
 
 	interface Props {
+		view: MeasuredView;
 		chosen: readonly PairMeasureId[];
 		ondeclare: (ids: readonly PairMeasureId[]) => void;
 	}
-	let { chosen, ondeclare }: Props = $props();
+	let { view, chosen, ondeclare }: Props = $props();
 	const MOST = 4;
 	let wished = $state.raw<readonly PairMeasureId[] | null>(null);
 	const now = $derived(wished ?? chosen);
@@ -25,7 +27,7 @@
 		Choose one to four before you look. They are held against chance among themselves; all others only together, which asks for more.
 	</p>
 	<div class="columns-1 gap-x-4 text-[12.5px] sm:columns-2">
-		{#each PAIR_MEASURE_IDS as id (id)}<label class="flex min-h-7 items-center gap-2"
+		{#each PAIR_MEASURES_OF[view] as id (id)}<label class="flex min-h-7 items-center gap-2"
 				><input type="checkbox" checked={now.includes(id)} onchange={() => toggle(id)} />{pairMeasure(id).label}</label
 			>{/each}
 	</div>

@@ -1,5 +1,6 @@
 import { curveBasis, line as lineOf } from 'd3-shape';
-import { JAW_POINTS, type Pixel, type Points } from '$lib/core/measure/landmarks';
+import { JAW_POINTS, type AnyPoint, type MeasuredView, type Pixel, type Points } from '$lib/core/measure/landmarks';
+import { UNDER_CHIN } from '$lib/core/measure/underChin';
 import type { Similarity } from '$lib/core/measure/similarity';
 
 /** The second photograph laid onto the first, as SVG takes it. */
@@ -7,11 +8,16 @@ export const matrixOf = ({ a, b, move }: Similarity): string => `matrix(${a} ${b
 
 /** As smooth as it is judged: single points lie a little beside it. */
 const smooth = lineOf().curve(curveBasis).digits(1);
-/** The jaw’s contour of one side as a path, through a move of its points; empty where points are missing. */
-export function jawPath(points: Points, side: 'L' | 'R', move: (p: Pixel) => Pixel = (p) => p): string {
-	const line = JAW_POINTS.filter((id) => id.endsWith(side)).flatMap((id) => (points[id] ? [move(points[id])] : []));
-	return line.length < 3 ? '' : (smooth([...line] as [number, number][]) ?? '');
-}
+const CONTOURS: Readonly<Record<MeasuredView, readonly (readonly AnyPoint[])[]>> = {
+	front: (['L', 'R'] as const).map((side) => JAW_POINTS.filter((id) => id.endsWith(side))),
+	profile: [UNDER_CHIN]
+};
+/** The contours that are judged as paths, through a move of their points; empty where points are missing. */
+export const contourPaths = (points: Points, view: MeasuredView, move: (p: Pixel) => Pixel = (p) => p): string[] =>
+	CONTOURS[view].map((ids) => {
+		const line = ids.flatMap((id) => (points[id] ? [move(points[id])] : []));
+		return line.length < 3 ? '' : (smooth([...line] as [number, number][]) ?? '');
+	});
 
 /** The part of a picture that holds the face and a little around: x, y, width, height in px. */
 export function faceFrame(points: Points, size: Pixel): readonly [number, number, number, number] {
