@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { photosOf, progressOf, reportOn, sessionAt } from '$lib/ui/parts/shell/addresses';
+	import { photosOf, progressOf, reportOn, sessionAt, weeksOf } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
@@ -27,6 +27,13 @@
 	const sessions = liveRows(
 		() => clientId,
 		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
+		[]
+	);
+	/** So many of the latest sessions tell how exactly the practitioner measures, whoever the client was. */
+	const MOST_FOR_ERROR = 300;
+	const latest = liveRows(
+		() => null,
+		() => app.repo.latestSessions(MOST_FOR_ERROR),
 		[]
 	);
 
@@ -60,10 +67,10 @@
 	);
 	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
 	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
-	/** How exactly she is measured, from readings that were taken anew. */
+	/** How exactly is measured, from readings that were taken anew. */
 	const own = $derived(
 		ownTapeErrors(
-			sessions.current.flatMap((s) => (s.after ? [s.before, s.after] : [s.before])),
+			latest.current.flatMap((s) => (s.after ? [s.before, s.after] : [s.before])),
 			app.working
 		)
 	);
@@ -89,7 +96,8 @@
 				{client.note}{client.note ? ' ' : ''}{sessions.current.length}
 				{sessions.current.length === 1 ? 'session' : 'sessions'}
 			</p>{/if}
-		{#if client}<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
+		{#if client}<a class="dotted text-[13px]" href={weeksOf(client.id)}>Over the weeks</a>
+			<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
 			<a class="dotted text-[13px]" href={reportOn(client.id)}>Report</a>{/if}
 		<a class="dotted text-[13px]" href="/progress/practice">The practice</a>
 		{#if app.current.all.length}

@@ -1,19 +1,39 @@
 import { mean, median, sampleStandardDeviation } from 'simple-statistics';
 import { tQuantile } from '../statistics/distributions';
 import { lagOne, trendOf, type Point } from '../statistics/trend';
-import type { Side } from '../atlas/places';
+import { SIDES, type Side } from '../atlas/places';
 import type { Assessment } from './assessment.schema';
 import { valueAt } from './assessment';
 import { LEAST_SESSIONS } from './overSessions';
 import type { ObservationId } from './registry';
 import { minuteOfDay } from './sessions';
 
-interface Visit {
+export interface Visit {
 	readonly startedAt: string;
 	readonly zoneOffsetMinutes: number;
 	readonly before: Assessment;
 	readonly after: Assessment | null;
 }
+/** What is followed over visits, of what was found at one moment; null where it was not taken. */
+export type ValueOf = (assessment: Assessment | null) => number | null;
+/** A distance on one side, or one without sides. */
+export const onSide =
+	(id: ObservationId, side?: Side): ValueOf =>
+	(assessment) =>
+		valueAt(assessment, id, side ? { side } : {});
+const both = (id: ObservationId, of: (left: number, right: number) => number): ValueOf => {
+	const sides = SIDES.map((side) => onSide(id, side));
+	return (assessment) => {
+		const [left, right] = sides.map((value) => value(assessment));
+		return left == null || right == null ? null : of(left, right);
+	};
+};
+/** > 0: more on the client’s left. */
+export const leftLessRight = (id: ObservationId): ValueOf => both(id, (left, right) => left - right);
+/** The mean of both sides; of what has no sides, itself. */
+export const meanOfSides = (id: ObservationId, sided: boolean): ValueOf =>
+	sided ? both(id, (left, right) => (left + right) / 2) : onSide(id);
+
 /** A figure with its 95 % interval, in the unit of the observation. */
 interface Estimate {
 	readonly middle: number;
@@ -36,13 +56,13 @@ const DAY_MS = 86_400_000;
 /** Hours within which a face is alike: visits are only compared within one of them. Minutes of the day, working values. */
 const MORNING_TO = 11 * 60;
 const MIDDAY_TO = 16 * 60;
-const hourBin = (minute: number): string =>
+export const hourBin = (minute: number): 'morning' | 'midday' | 'evening' =>
 	minute < MORNING_TO ? 'morning' : minute < MIDDAY_TO ? 'midday' : 'evening';
 
 /** Mean of after less before over sessions, with its t interval. */
-export function atOnceOf(visits: readonly Visit[], id: ObservationId, side: Side): AtOnce {
+export function atOnceOf(visits: readonly Visit[], value: ValueOf): AtOnce {
 	const changes = visits.flatMap(({ before, after }) => {
-		const [a, b] = [valueAt(before, id, { side }), valueAt(after, id, { side })];
+		const [a, b] = [value(before), value(after)];
 		return a === null || b === null ? [] : [b - a];
 	});
 	const n = changes.length;
@@ -62,12 +82,12 @@ const LEAST_ALIKE = 0.1;
  * alike; Kendall’s test.
  * @source Hirsch, Slack and Smith 1982, as in statistics/trend.ts; the correction for autocorrelation is a working value
  */
-export function lastingOf(visits: readonly Visit[], id: ObservationId, side: Side): Lasting {
+export function lastingOf(visits: readonly Visit[], value: ValueOf): Lasting {
 	const all = visits
 		.flatMap((visit) => {
-			const value = valueAt(visit.before, id, { side });
+			const found = value(visit.before);
 			const week = Date.parse(visit.startedAt) / DAY_MS / 7;
-			return value === null ? [] : [{ point: [week, value] as Point, bin: hourBin(minuteOfDay(visit)) }];
+			return found === null ? [] : [{ point: [week, found] as Point, bin: hourBin(minuteOfDay(visit)) }];
 		})
 		.sort((a, b) => a.point[0] - b.point[0]);
 	// An hour at which she came once compares with nothing.

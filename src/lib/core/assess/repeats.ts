@@ -43,6 +43,17 @@ function sumsAt(assessment: Entries, parts: readonly ObservationId[], spot: Spot
 	return takes.map((take) => all.reduce((sum, readings) => sum + readings.get(take)!, 0));
 }
 
+/** Readings of one moment that were taken more than once, each spot a set. */
+function repeatedAt(assessment: Entries, id: ObservationId): number[][] {
+	const { sides, sumOf } = measuredRow(id);
+	const spots: readonly { side?: Side }[] = sides ? SIDES.map((side) => ({ side })) : [{}];
+	return spots
+		.map((spot) =>
+			sumOf ? sumsAt(assessment, sumOf as ObservationId[], spot) : [...readingsAt(assessment, id, spot).values()]
+		)
+		.filter((set) => set.length > 1);
+}
+
 /** What is known beforehand counts as so many repeats. Working value. */
 const PRIOR_DF = 6;
 /** A practitioner’s own typical errors, by what is measured; absent where nothing was measured twice. */
@@ -56,15 +67,23 @@ export type OwnTapeErrors = Partial<Record<ObservationId, TypicalError>>;
 export function ownTapeErrors(assessments: readonly Entries[], working: Working): OwnTapeErrors {
 	const made: OwnTapeErrors = {};
 	for (const id of MEASURED_IDS) {
-		const { sides, sumOf, error } = measuredRow(id);
-		const spots: readonly { side?: Side }[] = sides ? SIDES.map((side) => ({ side })) : [{}];
-		const sets = assessments.flatMap((assessment) =>
-			spots.map((spot) =>
-				sumOf ? sumsAt(assessment, sumOf as ObservationId[], spot) : [...readingsAt(assessment, id, spot).values()]
-			)
-		);
-		const repeated = sets.filter((set) => set.length > 1);
-		if (repeated.length) made[id] = typicalError(repeated, { te: working[error], df: PRIOR_DF });
+		const repeated = assessments.flatMap((assessment) => repeatedAt(assessment, id));
+		if (repeated.length) made[id] = typicalError(repeated, { te: working[measuredRow(id).error], df: PRIOR_DF });
 	}
 	return made;
+}
+
+/**
+ * How a practitioner’s typical error became surer: after each moment at which something was measured twice.
+ * @param assessments in the order in which they were taken
+ */
+export function errorFunnel(assessments: readonly Entries[], id: ObservationId, working: Working): TypicalError[] {
+	const prior = { te: working[measuredRow(id).error], df: PRIOR_DF };
+	const sets: number[][] = [];
+	return assessments.flatMap((assessment) => {
+		const more = repeatedAt(assessment, id);
+		if (!more.length) return [];
+		sets.push(...more);
+		return [typicalError(sets, prior)];
+	});
 }

@@ -1,5 +1,5 @@
 import { SIDES } from '../atlas/places';
-import { atOnceOf, lastingOf, type AtOnce, type Lasting } from '../assess/lasting';
+import { atOnceOf, lastingOf, onSide, type AtOnce, type Lasting } from '../assess/lasting';
 import { overSentence, overSessions } from '../assess/overSessions';
 import { gradeRow, GRADE_IDS, HEADLINE_MEASURED } from '../assess/registry';
 import { lengthText, type LengthUnit } from '../assess/units';
@@ -35,7 +35,8 @@ export function reportOf(sessions: readonly Session[], unit: LengthUnit): Report
 	const real: string[] = [];
 	const unsure: string[] = [];
 	for (const side of SIDES) {
-		const [once, lasting] = [atOnceOf(sessions, HEADLINE_MEASURED, side), lastingOf(sessions, HEADLINE_MEASURED, side)];
+		const value = onSide(HEADLINE_MEASURED, side);
+		const [once, lasting] = [atOnceOf(sessions, value), lastingOf(sessions, value)];
 		const size = ({ middle }: AtOnce | Lasting) => `${lengthText(Math.abs(middle), unit)} ${unit}`;
 		if (once.verdict === 'less' || once.verdict === 'more')
 			real.push(

@@ -34,6 +34,7 @@ export const cameraFor = (query: {
 	view: string;
 	of: string;
 }): string => withQuery('/progress/camera', query);
+export const weeksOf = (client: string): string => withQuery('/progress/weeks', { client });
 export const reportOn = (client: string): string => withQuery('/progress/report', { client });
 export const practiseAt = (drill: string): string => withQuery('/practise', { drill });
 export const moveAt = (id: string): string => withQuery('/library', { move: id });

@@ -27,7 +27,9 @@ export function faceFrame(points: Points, size: Pixel): readonly [number, number
 	const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
 	const [w, h] = [right - left, bottom - top];
 	// Three to four, as photographs are, with room for hair and neck.
-	const height = Math.max(h * 1.35, (w * 1.3 * 4) / 3);
+	const height = Math.min(size[1], (size[0] * 4) / 3, Math.max(h * 1.35, (w * 1.3 * 4) / 3));
 	const width = (height * 3) / 4;
-	return [(left + right) / 2 - width / 2, (top + bottom) / 2 - height * 0.48, width, height];
+	const within = (at: number, length: number, whole: number) => Math.min(whole - length, Math.max(0, at));
+	const x = within((left + right) / 2 - width / 2, width, size[0]);
+	return [x, within((top + bottom) / 2 - height * 0.48, height, size[1]), width, height];
 }

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { atOnceOf, lastingOf, type AtOnce, type Lasting } from '$lib/core/assess/lasting';
+	import { atOnceOf, lastingOf, leftLessRight, onSide, type AtOnce, type Lasting } from '$lib/core/assess/lasting';
 	import { measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import type { Session } from '$lib/core/records/session';
@@ -10,10 +10,15 @@
 		sessions: readonly Session[];
 		observed: ObservationId;
 		unit: LengthUnit;
+		/** Also what lies between the sides. */
+		uneven?: boolean;
 	}
-	let { sessions, observed, unit }: Props = $props();
+	let { sessions, observed, unit, uneven = false }: Props = $props();
 	const rows = $derived(
-		sidesAsSeen().map((side) => ({ side, atOnce: atOnceOf(sessions, observed, side), lasting: lastingOf(sessions, observed, side) }))
+		[
+			...sidesAsSeen().map((side) => ({ name: `client’s ${side}`, value: onSide(observed, side) })),
+			...(uneven ? [{ name: 'left less right', value: leftLessRight(observed) }] : [])
+		].map(({ name, value }) => ({ name, atOnce: atOnceOf(sessions, value), lasting: lastingOf(sessions, value) }))
 	);
 	const signed = (mm: number) => {
 		const text = lengthText(Math.abs(mm), unit);
@@ -51,9 +56,9 @@
 		></thead
 	>
 	<tbody>
-		{#each rows as { side, atOnce, lasting } (side)}
+		{#each rows as { name, atOnce, lasting } (name)}
 			<tr class="border-hair border-t align-top">
-				<th scope="row" class="py-1 pr-2 text-left font-normal">client’s {side}</th>
+				<th scope="row" class="py-1 pr-2 text-left font-normal">{name}</th>
 				{@render figure(atOnce, 'sessions')}
 				{@render figure(lasting, 'visits at like hours')}
 			</tr>
