@@ -1,3 +1,4 @@
+import { withEarlier } from '../core/records/earlier';
 import type { Session } from '../core/records/session';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
@@ -7,7 +8,10 @@ export class SessionDraft {
 	current = $state.raw() as Session;
 	readonly saving: SaveLoop;
 
+	readonly #now: () => string;
+
 	constructor(initial: Session, repo: Repository) {
+		this.#now = () => repo.stamp().now;
 		this.current = initial;
 		this.saving = new SaveLoop(async () => {
 			const { record, second } = await repo.saveSession(this.current);
@@ -22,9 +26,9 @@ export class SessionDraft {
 		void this.saving.resume();
 	}
 
-	/** Changes fields; resolves when they are saved. */
+	/** Changes fields, and keeps what stood there where the session is long over; resolves when they are saved. */
 	change(fields: Partial<Session>): Promise<void> {
-		this.current = { ...this.current, ...fields };
+		this.current = { ...this.current, ...withEarlier(this.current, fields, this.#now()) };
 		return this.saving.changed();
 	}
 }

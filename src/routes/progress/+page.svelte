@@ -151,7 +151,11 @@
 						/>
 					</div>{/if}
 				{#if parts.current > 1}<ZoneChangeMap {observed} changes={zones}>
-						{#snippet under()}{#if over}<OverSessions {over} label={gradeRow(observed).label} />{/if}{/snippet}
+						{#snippet under()}{#if over}<OverSessions
+									{over}
+									label={gradeRow(observed).label}
+									blind={sessions.current.filter((s) => s.blind).length}
+								/>{/if}{/snippet}
 					</ZoneChangeMap>{/if}
 			</section>
 			<section>

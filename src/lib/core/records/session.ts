@@ -35,6 +35,16 @@ export const CorrectionSchema = z.strictObject({
 });
 export type Correction = z.infer<typeof CorrectionSchema>;
 
+/** What was entered before a closed session was changed. */
+export const EarlierSchema = z.strictObject({
+	/** When it was changed. */
+	at: z.iso.datetime(),
+	before: AssessmentSchema,
+	after: AssessmentSchema.nullable()
+});
+export type Earlier = z.infer<typeof EarlierSchema>;
+export const MOST_EARLIER = 20;
+
 /** The screening as it stood when a session began. */
 export const ScreenedSchema = z.strictObject({
 	/** What today allowed, a line each. */
@@ -68,6 +78,10 @@ export const SessionSchema = z.strictObject({
 	guided: z.boolean().default(true),
 	before: AssessmentSchema,
 	after: AssessmentSchema.nullable().default(null),
+	/** Grades after it were given without seeing those before. */
+	blind: z.boolean().default(false),
+	/** What stood here before it was changed later, the latest last. */
+	earlier: z.array(EarlierSchema).max(MOST_EARLIER).default([]),
 	/** What she said before it, in her own words. */
 	told: TextSchema.default(''),
 	/** What was told of the day: sleep, salt and the like. */
@@ -90,6 +104,8 @@ export const AS_PLANNED = {
 	guided: true,
 	happened: [],
 	corrections: [],
+	earlier: [],
+	blind: false,
 	told: ''
 } satisfies Partial<Session>;
 

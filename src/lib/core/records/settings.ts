@@ -28,6 +28,8 @@ export const SettingsSchema = z.strictObject({
 	waits: z.enum(WAITS).default('signs'),
 	/** Spoken words lead the stage, where they are recognised on this machine. */
 	listens: z.boolean().default(false),
+	/** Grades after a session are given without seeing those before. */
+	gradesBlind: z.boolean().default(false),
 	cautionSeenAt: z.iso.datetime().nullable().default(null),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(null),

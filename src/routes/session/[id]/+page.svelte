@@ -169,6 +169,8 @@
 		onchange={(fields) => draft?.change(fields)}
 		onclose={close}
 		onresume={resumable ? resume : null}
+		blind={app.settings?.gradesBlind ?? false}
+		onblind={(gradesBlind) => app.save({ gradesBlind })}
 		{parts}
 		now={() => new Date().toISOString()}
 	/>

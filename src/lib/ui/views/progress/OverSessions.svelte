@@ -9,8 +9,10 @@
 		over: OverSessions;
 		/** What is graded. */
 		label: string;
+		/** In how many of the sessions grades were given blind. */
+		blind: number;
 	}
-	let { over, label }: Props = $props();
+	let { over, label, blind }: Props = $props();
 	const ORDER = sidesAsSeen();
 	const zones = $derived(ZONE_IDS.filter((z) => over.places.some((p) => p.place === z)));
 	const sign = ({ verdict }: PlaceOverSessions) =>
@@ -50,5 +52,5 @@
 	{over.sessions < LEAST_SESSIONS
 		? `Grades are judged from ${LEAST_SESSIONS} sessions on.`
 		: 'An arrow: so much of one sign comes by chance in at most 5 of 100, for all places together.'} Grades by the hands that worked also carry
-	what these expect.
+	what these expect{blind ? `; in ${blind} of ${over.sessions} they were given without seeing those before` : ''}.
 </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { MAX_TEXT } from '$lib/core/step/common.schema';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import { allChanges } from '$lib/core/assess/change';
@@ -14,6 +15,7 @@
 	import WrittenDown from './WrittenDown.svelte';
 	import MeasureTable from './MeasureTable.svelte';
 	import SessionLine from './SessionLine.svelte';
+	import EarlierEntries from './EarlierEntries.svelte';
 	import GradeBoard from './GradeBoard.svelte';
 
 	interface Props {
@@ -27,6 +29,9 @@
 		unit: LengthUnit;
 		/** ISO time, asked when the first after-grade is given. */
 		now: () => string;
+		/** Grades are given without seeing those before. */
+		blind: boolean;
+		onblind: (blind: boolean) => void;
 		onchange: (fields: Partial<Session>) => void;
 		onclose: (fields: Partial<Session>) => void;
 		/** Back on the stage, where it was ended; null where it was performed to its end, or is closed. */
@@ -34,14 +39,17 @@
 		/** Where the other parts of the session lie. */
 		parts: Partial<Record<'screening' | 'before', string>>;
 	}
-	let { session, sequence, planned, clientName, context, unit, now, onchange, onclose, onresume, parts }: Props = $props();
+	let { session, sequence, planned, clientName, context, unit, now, blind, onblind, onchange, onclose, onresume, parts }: Props = $props();
 
 	const after = $derived<Assessment>(session.after ?? emptyAssessment(session.endedAt ?? session.startedAt));
 	const sentence = $derived(changeSentence(allChanges(session.before, session.after, context.working)));
 	const asked = $derived([
 		...new Set(session.before.entries.flatMap((e) => (e.place && GRADE_IDS.includes(e.observation) ? [e.place] : [])))
 	]);
-	const set = (assessment: Assessment) => onchange({ after: { ...assessment, takenAt: now() } });
+	/** What was found before has been seen: by a look, or since it was graded already when this was opened. */
+	let seen = $state(untrack(() => session.after !== null));
+	const hidden = $derived(blind && !seen);
+	const set = (assessment: Assessment) => onchange({ after: { ...assessment, takenAt: now() }, blind: hidden });
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
 
@@ -52,21 +60,32 @@
 	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
-	{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
-		>{session.after ? sentence.rest : 'Grade again: each tap adds one grade. Take the tape if you took it before.'}</span
+	{#if sentence.real && !hidden}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2"
+		>{hidden
+			? 'Grade as the hands find it: what was before is hidden until you ask for it.'
+			: session.after
+				? sentence.rest
+				: 'Grade again: each tap adds one grade. Take the tape if you took it before.'}</span
 	>
 </p>
+<div class="flex flex-wrap items-center gap-3 px-5 pt-1.5">
+	<label class="flex min-h-8 items-center gap-2"
+		><input type="checkbox" checked={blind} onchange={(e) => onblind(e.currentTarget.checked)} /> Grade blind to what was before</label
+	>
+	{#if hidden}<button type="button" class="btn min-h-9" onclick={() => (seen = true)}>Show what was before</button>
+	{:else if session.blind}<span class="text-ink2">Graded blind.</span>{/if}
+</div>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px]">
 	<GradeBoard
 		assessment={after}
-		ghost={session.before}
+		ghost={hidden ? null : session.before}
 		{asked}
 		orientation={sequence?.orientation ?? 'facing'}
 		title="And now"
 		onchange={set}
 	/>
 	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
-		<MeasureTable assessment={after} ghost={session.before} {unit} onchange={set} />
+		<MeasureTable assessment={after} ghost={hidden ? null : session.before} {unit} onchange={set} />
 		{#if sequence && !session.guided}<WrittenDown {session} {sequence} {context} {onchange} />{/if}
 		{#if sequence && planned}
 			<Account {session} {planned} performed={sequence} {context} oncorrect={(corrections) => onchange({ corrections })} {now} />
@@ -87,6 +106,7 @@
 			value={session.note}
 			onkeep={(note) => onchange({ note })}
 		/>
+		<EarlierEntries {session} />
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">

@@ -7,6 +7,7 @@
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { MAX_TEXT } from '$lib/core/step/common.schema';
 	import KeptField from '../../parts/controls/KeptField.svelte';
+	import EarlierEntries from './EarlierEntries.svelte';
 	import GradeBoard from './GradeBoard.svelte';
 	import MeasureTable from './MeasureTable.svelte';
 
@@ -39,6 +40,7 @@
 			value={session.told}
 			onkeep={(told) => onchange({ told })}
 		/>
+		<EarlierEntries {session} />
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">
