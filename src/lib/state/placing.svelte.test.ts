@@ -73,4 +73,48 @@ describe('placing by keys alone', () => {
 		expect(p.faults.map((f) => f.points)).toContainEqual(['psL', 'pL']);
 		expect(p.missing).toEqual([]);
 	});
+
+	test('what is not placed is suggested once two points are, and an offer comes first; nothing of it is kept', () => {
+		const { p, told } = placing();
+		expect(p.suggestions).toEqual([]);
+		p.confirm();
+		p.confirm();
+		expect(p.suggestions).toHaveLength(p.targets.length - 2);
+		expect(p.suggestions.map((s) => s.target)).not.toContain('exR');
+		const kept = told.length;
+		p.offer({ prn: [601, 702] });
+		expect(p.suggestions.find((s) => s.target === 'prn')!.at).toEqual([601, 702]);
+		p.choose(p.targets.indexOf('prn'));
+		expect([p.here, p.confirmed, told.length]).toEqual([[601, 702], false, kept]);
+	});
+
+	test('a marker is checked against irises of 11.7 mm: 12 in 100 are minded, and the irises are not kept', () => {
+		const { p, told } = placing(null, { points: GENERIC.front });
+		p.setScale('marker');
+		for (const x of [100, 350]) {
+			p.move([x, 300]);
+			p.confirm();
+		}
+		// 25 mm are 250 px, so an iris is 117 px across.
+		p.check(true);
+		const put = (across: number) => {
+			p.choose(p.targets.indexOf('check0'));
+			for (const [x, eye] of [
+				[0, 400],
+				[across, 400],
+				[0, 800],
+				[across, 800]
+			] as const) {
+				p.move([eye + x, 500]);
+				p.confirm();
+			}
+		};
+		put(117);
+		expect(p.markerOff).toBeNull();
+		put(140);
+		expect(p.markerOff).toBeCloseTo(140 / 117 - 1, 6);
+		expect(told.at(-1)!.scale).toMatchObject({ kind: 'marker', lengthMm: 25 });
+		p.check(false);
+		expect([p.checking, p.markerOff, p.targets.some((t) => t.startsWith('check'))]).toEqual([false, null, false]);
+	});
 });

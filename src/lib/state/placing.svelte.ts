@@ -1,12 +1,18 @@
 import { landmarkFaults, missingPoints } from '../core/measure/faults';
 import { POINTS_OF_VIEW, type AnyPoint, type MeasuredView, type Pixel, type Points } from '../core/measure/landmarks';
 import { genericPoints, predicted } from '../core/measure/predict';
+import { scalesApart } from '../core/measure/scale';
 import type { Photo } from '../core/records/photo';
 import { measuredView } from '../core/records/photoPairs';
 
+type End = `end${0 | 1 | 2 | 3}`;
+/** An end of an iris against which a marker is checked: it is not stored. */
+type Check = `check${0 | 1 | 2 | 3}`;
 /** What is placed on a photograph: a landmark, or an end of what tells its size. */
-export type Target = AnyPoint | `end${0 | 1 | 2 | 3}`;
-const isEnd = (target: Target): target is `end${0 | 1 | 2 | 3}` => target.startsWith('end');
+export type Target = AnyPoint | End | Check;
+const isEnd = (target: Target): target is End => target.startsWith('end');
+const isCheck = (target: Target): target is Check => target.startsWith('check');
+const numberOf = (target: End | Check): number => Number(target.at(-1));
 const END_NAMES = {
 	iris: [
 		'right iris, its right edge',
@@ -16,6 +22,8 @@ const END_NAMES = {
 	],
 	marker: ['one end of the marker', 'the other end of the marker']
 } as const;
+/** So many points tell how a face lies. */
+const FEWEST_TOLD = 2;
 /** Steps of the arrows, px of the picture: usual, with Shift, with Alt. */
 const NUDGE_PX = { usual: 1, far: 10, fine: 0.25 } as const;
 export type NudgeSize = keyof typeof NUDGE_PX;
@@ -26,6 +34,10 @@ type Placeable = Pick<Photo, 'points' | 'scale' | 'view' | 'widthPx' | 'heightPx
 export class Placing {
 	points = $state.raw<Points>({});
 	#ends = $state.raw<readonly (Pixel | null)[]>([]);
+	/** Irises placed beside a marker, to see whether both say the same; null: not asked. */
+	#checks = $state.raw<readonly (Pixel | null)[] | null>(null);
+	/** Where a detector saw points: suggestions only. */
+	#offered = $state.raw<Points>({});
 	scaleKind = $state<'none' | 'iris' | 'marker'>('none');
 	lengthMm = $state(25);
 	at = $state(0);
@@ -57,33 +69,70 @@ export class Placing {
 
 	targets = $derived.by((): readonly Target[] => [
 		...POINTS_OF_VIEW[this.view],
-		...(this.scaleKind === 'none' ? [] : END_NAMES[this.scaleKind].map((_, i) => `end${i}` as Target))
+		...(this.scaleKind === 'none' ? [] : END_NAMES[this.scaleKind].map((_, i) => `end${i}` as Target)),
+		...(this.#checks ? END_NAMES.iris.map((_, i) => `check${i}` as Target) : [])
 	]);
 	target = $derived.by((): Target => this.targets[Math.min(this.at, this.targets.length - 1)]!);
 	faults = $derived.by(() => landmarkFaults(this.points, this.view));
 	missing = $derived.by(() => missingPoints(this.points, this.view));
 	/** The name of an end; landmarks have names of their own. */
-	endName = (target: Target): string | null =>
-		isEnd(target) && this.scaleKind !== 'none' ? (END_NAMES[this.scaleKind][Number(target.at(-1))] ?? null) : null;
+	endName = (target: Target): string | null => {
+		if (isCheck(target)) return END_NAMES.iris[numberOf(target)] ?? null;
+		return isEnd(target) && this.scaleKind !== 'none' ? (END_NAMES[this.scaleKind][numberOf(target)] ?? null) : null;
+	};
+	/** A marker and irises that do not both say the truth: by what share; null where they agree, or are not all placed. */
+	markerOff = $derived.by((): number | null => {
+		const [marker, checks] = [this.#scale(), this.#checks];
+		if (marker.kind !== 'marker' || !checks?.every((c) => c)) return null;
+		return scalesApart(marker, { kind: 'iris', ends: checks as [Pixel, Pixel, Pixel, Pixel] });
+	});
+	checking = $derived.by(() => this.#checks !== null);
 
 	/** Where something was placed; null where it was not. */
 	placed = (target: Target): Pixel | null =>
-		isEnd(target) ? (this.#ends[Number(target.at(-1))] ?? null) : (this.points[target] ?? null);
+		isCheck(target)
+			? (this.#checks?.[numberOf(target)] ?? null)
+			: isEnd(target)
+				? (this.#ends[numberOf(target)] ?? null)
+				: (this.points[target] ?? null);
 	/** Where the point at hand is: placed, moved, or where it probably lies. */
 	here = $derived.by((): Pixel => this.#moved ?? this.placed(this.target) ?? this.#guess(this.target));
 	confirmed = $derived.by(() => this.placed(this.target) !== null && this.#moved === null);
 
 	#guess(target: Target): Pixel {
 		const middle: Pixel = [this.#frame[0] / 2, this.#frame[1] / 2];
-		if (!isEnd(target)) return predicted(target, this.points, this.#known, this.#frame) ?? middle;
+		if (!isEnd(target) && !isCheck(target))
+			return (
+				this.#offered[target] ??
+				predicted(target, { ...this.#offered, ...this.points }, this.#known, this.#frame) ??
+				middle
+			);
 		const { pR, pL, exL, exR } = this.points;
-		const end = Number(target.at(-1));
-		const pupil = this.scaleKind === 'iris' ? (end < 2 ? pR : pL) : null;
+		const end = numberOf(target);
+		const pupil = this.scaleKind === 'iris' || isCheck(target) ? (end < 2 ? pR : pL) : null;
 		if (!pupil || !exL || !exR) return middle;
 		const reach = 0.063 * Math.hypot(exL[0] - exR[0], exL[1] - exR[1]) * (end % 2 ? 1 : -1);
 		return [pupil[0] + reach, pupil[1]];
 	}
 
+	/** Where all that is not placed probably lies; empty before anything tells how the face lies. */
+	suggestions = $derived.by((): readonly { readonly target: Target; readonly at: Pixel }[] => {
+		const told = Object.keys({ ...this.#offered, ...this.points }).length;
+		if (told < FEWEST_TOLD) return [];
+		return this.targets.flatMap((target) =>
+			this.placed(target) || isEnd(target) || isCheck(target) ? [] : [{ target, at: this.#guess(target) }]
+		);
+	});
+	/** Points that were seen on the picture: where they are suggested, until they are placed. */
+	offer(points: Points): void {
+		this.#offered = points;
+	}
+	/** Irises beside a marker, or no more. */
+	check(on: boolean): void {
+		this.#checks = on ? [null, null, null, null] : null;
+		if (on) this.choose(this.targets.length - END_NAMES.iris.length);
+		else this.choose(Math.min(this.at, this.targets.length - 1));
+	}
 	choose(at: number): void {
 		this.#moved = null;
 		this.at = Math.min(this.targets.length - 1, Math.max(0, at));
@@ -104,7 +153,10 @@ export class Placing {
 	}
 	/** Takes the point at hand away. */
 	take(): void {
-		if (isEnd(this.target)) this.#ends = this.#ends.map((end, i) => (i === Number(this.target.at(-1)) ? null : end));
+		const target = this.target;
+		if (isCheck(target)) this.#checks = this.#checks!.map((c, i) => (i === numberOf(target) ? null : c));
+		else if (isEnd(this.target))
+			this.#ends = this.#ends.map((end, i) => (i === numberOf(this.target as End) ? null : end));
 		else this.points = Object.fromEntries(Object.entries(this.points).filter(([id]) => id !== this.target));
 		this.#moved = null;
 		this.#tell();
@@ -118,6 +170,7 @@ export class Placing {
 	setScale(kind: 'none' | 'iris' | 'marker'): void {
 		this.scaleKind = kind;
 		this.#ends = [];
+		this.#checks = null;
 		this.choose(kind === 'none' ? this.at : this.targets.length - END_NAMES[kind].length);
 		this.#tell();
 	}
@@ -126,9 +179,13 @@ export class Placing {
 		this.#tell();
 	}
 	#put(target: Target, to: Pixel): void {
+		if (isCheck(target)) {
+			this.#checks = this.#checks!.map((c, i) => (i === numberOf(target) ? to : c));
+			return;
+		}
 		if (isEnd(target)) {
 			const ends = [...this.#ends];
-			ends[Number(target.at(-1))] = to;
+			ends[numberOf(target)] = to;
 			this.#ends = ends;
 		} else this.points = { ...this.points, [target]: to };
 		this.#tell();

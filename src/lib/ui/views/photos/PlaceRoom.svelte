@@ -31,10 +31,26 @@
 		return [x, y];
 	}
 	let dragging = false;
+	const apart = (a: Pixel, b: Pixel) => Math.hypot(a[0] - b[0], a[1] - b[1]);
+	/** Chooses the point whose mark lies nearest. */
+	function chooseNear(at: Pixel) {
+		const marks = [
+			...placing.suggestions,
+			...placing.targets.flatMap((target) => {
+				const placed = placing.placed(target);
+				return placed ? [{ target, at: placed }] : [];
+			})
+		];
+		if (!marks.length) return;
+		const nearest = marks.reduce((a, b) => (apart(at, b.at) < apart(at, a.at) ? b : a));
+		placing.choose(placing.targets.indexOf(nearest.target));
+	}
 	function down(event: PointerEvent) {
+		const at = pixelAt(event);
+		if (event.shiftKey) return chooseNear(at);
 		dragging = true;
 		(event.currentTarget as Element).setPointerCapture(event.pointerId);
-		placing.move(pixelAt(event));
+		placing.move(at);
 	}
 	const move = (event: PointerEvent) => dragging && placing.move(pixelAt(event));
 	function up() {
@@ -57,6 +73,14 @@
 		else if (event.key === 'Delete') placing.take();
 		else return;
 		event.preventDefault();
+	}
+	let lengthTrouble = $state('');
+	function setLength(input: HTMLInputElement) {
+		const mm = input.valueAsNumber;
+		const fits = mm >= 5 && mm <= 200;
+		lengthTrouble = fits ? '' : `The length of the marker is 5 to 200 mm; it stays at ${placing.lengthMm} mm.`;
+		if (fits) placing.setLength(mm);
+		else input.value = String(placing.lengthMm);
 	}
 	const SIZES = {
 		front: [
@@ -98,6 +122,18 @@
 			{#each placing.targets as t (t)}
 				{@const at = placing.placed(t)}
 				{#if at && t !== target}<circle cx={at[0]} cy={at[1]} r={3.4 * unit} fill="#fff" stroke="#10263d" stroke-width={1.4 * unit} />{/if}
+			{/each}
+			{#each placing.suggestions as { target: t, at } (t)}
+				{#if t !== target}<circle
+						cx={at[0]}
+						cy={at[1]}
+						r={3 * unit}
+						fill="none"
+						stroke="#10263d"
+						stroke-opacity="0.65"
+						stroke-width={unit}
+						stroke-dasharray="{1.6 * unit} {1.4 * unit}"
+					/>{/if}
 			{/each}
 			<circle cx={here[0]} cy={here[1]} r={13 * unit} fill="none" stroke="#fff" stroke-width={5 * unit} stroke-opacity="0.85" />
 			<circle
@@ -141,7 +177,8 @@
 			<button class="btn" onclick={() => placing.take()} disabled={!placing.placed(target)}>Take away</button>
 		</div>
 		<p class="text-ink2 text-[12px] leading-4">
-			Arrows: one px. Shift: ten. Alt: a quarter. Enter places it and goes on. What a treatment moves is never placed for you.
+			Arrows: one px. Shift: ten. Alt: a quarter. Enter places it and goes on. Shift and a click choose the nearest point. A dotted ring is
+			where a point probably lies: what a treatment moves is never placed for you.
 		</p>
 		<PointHint view={photo.view} point={landmark} />
 	</div>
@@ -163,9 +200,18 @@
 						max="200"
 						class="field w-20"
 						value={placing.lengthMm}
-						onchange={(e) => placing.setLength(Math.min(200, Math.max(5, e.currentTarget.valueAsNumber || 25)))}
+						onchange={(e) => setLength(e.currentTarget)}
 					/></label
 				>{/if}
+			{#if placing.scaleKind === 'marker' && placing.view === 'front'}<label class="flex items-center gap-2 text-[12.5px]"
+					><input type="checkbox" checked={placing.checking} onchange={(e) => placing.check(e.currentTarget.checked)} /> Check it against the
+					irises</label
+				>{/if}
+			{#if lengthTrouble}<p role="alert" class="text-flag text-[12.5px] leading-4">{lengthTrouble}</p>{/if}
+			{#if placing.markerOff !== null}<p role="alert" class="text-flag text-[12.5px] leading-4">
+					By this marker the irises would be {Math.abs(100 * placing.markerOff).toFixed(0)} % {placing.markerOff > 0 ? 'larger' : 'smaller'} than
+					irises are. Check its length and its ends: one of them does not say the truth.
+				</p>{/if}
 			<p class="text-ink2 text-[12px] leading-4">
 				{placing.scaleKind === 'none'
 					? placing.view === 'front'
