@@ -2,11 +2,12 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 import { licencesPlugin } from './scripts/licencesPlugin.ts';
+import { detectorPlugin } from './scripts/detectorPlugin.ts';
 import { flowKernelPlugin } from './scripts/flowKernelPlugin.ts';
 import { jobWorkerPlugin } from './scripts/jobWorkerPlugin.ts';
 
 export default defineConfig({
-	plugins: [flowKernelPlugin(), jobWorkerPlugin(), tailwindcss(), sveltekit(), licencesPlugin()],
+	plugins: [detectorPlugin(), flowKernelPlugin(), jobWorkerPlugin(), tailwindcss(), sveltekit(), licencesPlugin()],
 	worker: { format: 'es', plugins: () => [flowKernelPlugin(), licencesPlugin()] },
 	environments: {
 		client: {

@@ -11,7 +11,9 @@ const worker = self as unknown as ServiceWorkerGlobalScope;
 const PREFIX = 'soft-tide-';
 const CACHE = PREFIX + version;
 const SHELL = '/';
-const ASSETS = new Set([...build, ...files]);
+/** The face detector is large and not everybody’s: it is kept once it was used. */
+const SELDOM = /detector/;
+const ASSETS = new Set([...build, ...files].filter((path) => !SELDOM.test(path)));
 /** A server that has not answered by then is as good as none, ms. */
 const PATIENCE_MS = 3000;
 /** A page that does not say by then which version it is: nothing is thrown away, ms. */
@@ -76,6 +78,14 @@ async function workerScript(request: Request, url: URL): Promise<Response> {
 	}
 }
 
+async function keptOnceUsed(request: Request): Promise<Response> {
+	const known = await caches.match(request);
+	if (known) return known;
+	const fresh = await fetch(request);
+	if (fresh.ok) await (await caches.open(CACHE)).put(request, fresh.clone());
+	return fresh;
+}
+
 worker.addEventListener('fetch', (event) => {
 	const { request } = event;
 	const url = new URL(request.url);
@@ -83,6 +93,7 @@ worker.addEventListener('fetch', (event) => {
 	if (url.pathname.startsWith('/api/') || url.pathname === '/healthz') return;
 	if (request.mode === 'navigate') event.respondWith(pageAnswer(request));
 	else if (url.pathname.startsWith('/workers/')) event.respondWith(workerScript(request, url));
+	else if (SELDOM.test(url.pathname)) event.respondWith(keptOnceUsed(request));
 	else if (ASSETS.has(url.pathname) || url.pathname.startsWith('/_app/immutable/'))
 		// Older caches too: a page of an older version finds its parts there.
 		event.respondWith(caches.match(request).then((known) => known ?? fetch(request)));

@@ -2,6 +2,7 @@ import type { FrontPoint, Points } from '../core/measure/landmarks';
 import type { Light } from '../core/measure/light';
 import type { Photo } from '../core/records/photo';
 import type { NewPhoto, Photos } from '../store/photos';
+import { FaceFinder } from './faceFinder.svelte';
 import { storageTrouble } from '../store/plainWords';
 import { PhotoClient } from '../workers/photoClient';
 import type { ComparePhotos, Simulation, TakenPicture } from '../workers/protocol';
@@ -19,18 +20,22 @@ export class PhotoBook {
 	share = $state<number | null>(null);
 	/** What went wrong with the last picture, and what to do. */
 	trouble = $state('');
+	/** A picture that may be no front photograph of one person, why, and how it is brought in all the same. */
+	doubt = $state.raw<{ readonly words: string; readonly accept: () => Promise<Photo | null> } | null>(null);
 	/** Addresses of pictures that are shown, by their file. */
 	#urls = new Map<string, string>();
 
 	constructor(
 		private readonly photos: Photos,
-		private readonly source: PhotoSource = new PhotoClient()
+		private readonly source: PhotoSource = new PhotoClient(),
+		readonly finder: FaceFinder = new FaceFinder()
 	) {}
 
 	async #run<T>(doing: string, work: () => Promise<T | null>): Promise<T | null> {
 		if (this.doing) return null;
 		this.doing = doing;
 		this.trouble = '';
+		this.doubt = null;
 		this.share = null;
 		try {
 			return await work();
@@ -49,17 +54,30 @@ export class PhotoBook {
 		more: Pick<NewPhoto, 'source' | 'truth' | 'distanceMm'>
 	) =>
 		this.photos.add(
-			{ ...taking, ...more, widthPx, heightPx, points: {}, scale: { kind: 'none' }, note: '' },
+			{ ...taking, ...more, widthPx, heightPx, points: {}, suggested: {}, scale: { kind: 'none' }, note: '' },
 			picture,
 			thumb
 		);
 
+	/** Whether it shows one face from the front; empty where nothing speaks against it. */
+	async #doubtOf({ picture }: TakenPicture, { view }: Taking): Promise<string> {
+		if (view !== 'front') return '';
+		const look = await this.finder.look(new Blob([picture.bytes], { type: picture.type }), false);
+		return look && 'doubt' in look ? look.doubt : '';
+	}
 	/** Brings a picture in; says why where it cannot be used. Nothing is stored then. */
 	addFile = (file: Blob, taking: Taking, source: 'camera' | 'file' = 'file'): Promise<Photo | null> =>
 		this.#run('Opening the picture …', async () => {
 			const read = await this.source.read(file);
-			if (read.ok) return this.#keep(read.taken, taking, { source, truth: null, distanceMm: null });
-			this.trouble = read.sentence;
+			if (!read.ok) {
+				this.trouble = read.sentence;
+				return null;
+			}
+			const { taken } = read;
+			const keep = () => this.#keep(taken, taking, { source, truth: null, distanceMm: null });
+			const words = await this.#doubtOf(taken, taking);
+			if (!words) return keep();
+			this.doubt = { words, accept: () => this.#run('Opening the picture …', keep) };
 			return null;
 		});
 	/** Takes a picture with the simulated camera; it knows where the points are. */
@@ -79,18 +97,28 @@ export class PhotoBook {
 	async urlOf(fileId: string): Promise<string> {
 		const known = this.#urls.get(fileId);
 		if (known) return known;
-		const file = await this.photos.file(fileId);
-		if (!file) return '';
-		const url = URL.createObjectURL(new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type }));
+		const blob = await this.blobOf(fileId);
+		if (!blob) return '';
+		const url = URL.createObjectURL(blob);
 		this.#urls.set(fileId, url);
 		return url;
 	}
+	/** The picture itself; null where its file is not there. */
+	async blobOf(fileId: string): Promise<Blob | null> {
+		const file = await this.photos.file(fileId);
+		return file ? new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type }) : null;
+	}
+	/** Points that may be suggested on a front photograph, or why there are none. */
+	async suggest(photo: Photo): Promise<Points<FrontPoint> | string> {
+		const blob = await this.blobOf(photo.fileId);
+		const look = blob ? await this.finder.look(blob, true) : null;
+		if (!look) return 'Points cannot be suggested in this browser. Place them by hand: all else works.';
+		return 'doubt' in look ? look.doubt : look.points;
+	}
 	/** How a photograph is lit, by the points on it; null where they do not suffice. */
 	async lightOf(photo: Photo): Promise<Light | null> {
-		const file = await this.photos.file(photo.fileId);
-		if (!file || photo.view !== 'front') return null;
-		const blob = new Blob([file.bytes as Uint8Array<ArrayBuffer>], { type: file.type });
-		return this.source.light(blob, photo.points as Points<FrontPoint>);
+		const blob = photo.view === 'front' ? await this.blobOf(photo.fileId) : null;
+		return blob && this.source.light(blob, photo.points as Points<FrontPoint>);
 	}
 
 	/** Ends what is being done, at once. */
@@ -99,6 +127,7 @@ export class PhotoBook {
 	}
 	close(): void {
 		this.source.close();
+		this.finder.close();
 		for (const url of this.#urls.values()) URL.revokeObjectURL(url);
 		this.#urls.clear();
 	}

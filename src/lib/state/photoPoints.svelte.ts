@@ -1,4 +1,5 @@
-import type { Points } from '../core/measure/landmarks';
+import type { FrontPoint, Points } from '../core/measure/landmarks';
+import { learntOffsets, withLearnt, type Corrected, type LearntOffsets } from '../core/measure/learnt';
 import type { Photo } from '../core/records/photo';
 import type { Photos } from '../store/photos';
 import type { PhotoBook } from './photoBook.svelte';
@@ -11,35 +12,54 @@ type Run = <T>(work: () => Promise<T>) => Promise<T | null>;
 export class PhotoPoints {
 	photo: Photo;
 	saving = $state(false);
+	/** Why nothing is suggested, or that it is being looked for; empty otherwise. */
+	suggesting = $state('');
 	readonly placing: Placing;
-	#waiting: Pick<Photo, 'points' | 'scale'> | null = null;
+	#waiting: Partial<Photo> | null = null;
+	/** Where she usually has points beside where they are suggested. */
+	readonly #offsets: LearntOffsets;
 	#running: Promise<void> | null = null;
 
 	private constructor(
 		private readonly photos: Photos,
+		private readonly book: PhotoBook,
 		photo: Photo,
 		readonly url: string,
-		earlier: Points | null,
+		others: readonly Photo[],
 		private readonly run: Run
 	) {
 		this.photo = $state.raw(photo);
-		this.placing = new Placing(photo, earlier, (change) => {
-			this.#waiting = change;
-			this.#running ??= this.#save().finally(() => (this.#running = null));
+		const earlier = others.findLast(
+			(p) => p.view === photo.view && p.takenAt <= photo.takenAt && Object.keys(p.points).length > 0
+		);
+		this.#offsets = learntOffsets(others as readonly Corrected[]);
+		this.placing = new Placing(photo, (earlier?.points as Points | undefined) ?? null, (change) => {
+			this.#keep(change);
 		});
+		this.placing.offer(withLearnt(photo.suggested as Points<FrontPoint>, this.#offsets));
 	}
 
 	/** @returns null where there is no such photograph */
 	static async open(photos: Photos, book: PhotoBook, id: string, run: Run): Promise<PhotoPoints | null> {
 		const photo = await photos.get(id);
 		if (!photo) return null;
-		const others = await photos.of(photo.clientId);
-		const earlier = others.findLast(
-			(p) => p.id !== id && p.view === photo.view && p.takenAt <= photo.takenAt && Object.keys(p.points).length > 0
-		);
-		return new PhotoPoints(photos, photo, await book.urlOf(photo.fileId), earlier?.points ?? null, run);
+		const others = (await photos.of(photo.clientId)).filter((p) => p.id !== id);
+		return new PhotoPoints(photos, book, photo, await book.urlOf(photo.fileId), others, run);
 	}
 
+	/** Looks for the points that align and scale; what is found is suggested, and placed by nobody but her. */
+	async suggest(): Promise<void> {
+		this.suggesting = 'Looking for points …';
+		const found = await this.book.suggest(this.photo);
+		this.suggesting = typeof found === 'string' ? found : '';
+		if (typeof found === 'string') return;
+		this.placing.offer(withLearnt(found, this.#offsets));
+		this.#keep({ suggested: found as Photo['suggested'] });
+	}
+	#keep(change: Partial<Photo>): void {
+		this.#waiting = { ...this.#waiting, ...change };
+		this.#running ??= this.#save().finally(() => (this.#running = null));
+	}
 	async #save(): Promise<void> {
 		this.saving = true;
 		while (this.#waiting) {

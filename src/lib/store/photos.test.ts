@@ -31,6 +31,7 @@ const taken = (change: Partial<NewPhoto> = {}): NewPhoto => ({
 	widthPx: 600,
 	heightPx: 800,
 	points: {},
+	suggested: {},
 	truth: null,
 	scale: { kind: 'none' },
 	distanceMm: null,

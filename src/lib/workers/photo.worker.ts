@@ -4,6 +4,7 @@ import { lightOf } from '../core/measure/light';
 import { photograph, sitterOf, type Picture, type Sitter } from '../demo/camera/picture';
 import { truthOf } from '../demo/camera/truth';
 import { BROKEN_SENTENCE, HEIC_SENTENCE, lookAtPicture } from '../formats/picture';
+import { luminanceOf } from './luminance';
 import type { PhotoWorker, ReadPicture, Simulation, TakenPicture } from './protocol';
 
 /** The longer side of a picture that is kept, and of a small one: points are placed to a few tenths of a mm on it. */
@@ -45,12 +46,6 @@ function canvasOf({ widthPx, heightPx, data }: Picture): OffscreenCanvas {
 	return canvas;
 }
 
-/** From the screen’s values to light. */
-const LINEAR = Float64Array.from({ length: 256 }, (_, i) => {
-	const v = i / 255;
-	return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-});
-
 const worker: PhotoWorker = {
 	async read(file): Promise<ReadPicture> {
 		const looked = lookAtPicture(new Uint8Array(await file.arrayBuffer()));
@@ -73,12 +68,7 @@ const worker: PhotoWorker = {
 		const context = canvas.getContext('2d', { willReadFrequently: true })!;
 		context.drawImage(bitmap, 0, 0);
 		bitmap.close();
-		const { width, height, data } = context.getImageData(0, 0, canvas.width, canvas.height);
-		return lightOf(points, (x, y) => {
-			if (x < 0 || y < 0 || x >= width || y >= height) return null;
-			const o = 4 * (y * width + x);
-			return 0.2126 * LINEAR[data[o]!]! + 0.7152 * LINEAR[data[o + 1]!]! + 0.0722 * LINEAR[data[o + 2]!]!;
-		});
+		return lightOf(points, luminanceOf(canvas));
 	},
 	async simulate(asked, progress) {
 		progress(0);

@@ -10,6 +10,7 @@ import type { Hold } from '../store/lock/vault';
 import type { Working } from '../core/working/working.schema';
 import type { PairComparison } from '../core/measure/compare';
 import type { FrontPoint, MeasuredView, Points } from '../core/measure/landmarks';
+import type { Stance } from '../core/measure/hints';
 import type { Light } from '../core/measure/light';
 import type { PairMeasureId } from '../core/measure/pairMeasures';
 import type { PointedPhoto } from '../core/measure/photo.schema';
@@ -117,4 +118,14 @@ export interface PhotoWorker {
 	/** A quick look, as a canvas takes it. */
 	preview(asked: Simulation): Picture;
 	compare(asked: ComparePhotos): PairComparison;
+}
+
+/** One face on a picture. */
+export interface SeenFace {
+	/** That may be suggested, px of the picture. */
+	readonly points: Points<FrontPoint>;
+	readonly stance: Stance;
+}
+export interface DetectorWorker {
+	look(bitmap: ImageBitmap, fine: boolean): Promise<SeenFace | { readonly doubt: string }>;
 }

@@ -29,6 +29,8 @@ export const PhotoSchema = z.strictObject({
 	thumbId: IdSchema,
 	/** Where landmarks were placed. */
 	points: AnyPointsSchema.default({}),
+	/** Where a detector suggested them: what is learnt of her corrections comes from these. */
+	suggested: AnyPointsSchema.default({}),
 	/** Where they are: only a simulated camera knows. */
 	truth: AnyPointsSchema.nullable().default(null),
 	scale: ScaleSchema.default({ kind: 'none' }),

@@ -202,6 +202,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					fileId: hashOfBytes(bytes),
 					thumbId: hashOfBytes(bytes),
 					points: { exL: [401.5, 300] as [number, number], exR: [201, 301] as [number, number] },
+					suggested: { prn: [4, 5] as [number, number] },
 					truth: null,
 					scale: { kind: 'none' as const },
 					distanceMm: 900,

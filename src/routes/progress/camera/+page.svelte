@@ -39,6 +39,7 @@
 				taking={{ clientId: client.id, sessionId: asked.get('session'), when, view }}
 				{simulated}
 				{ghost}
+				listens={app.settings?.listens ?? false}
 				now={() => app.repo.stamp().now}
 				ontaken={(photo) => goto(photoAt(photo.id))}
 			/>{/key}

@@ -1,7 +1,9 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import type { Photo } from '$lib/core/records/photo';
 	import { DeviceCamera } from '$lib/state/cameraSource.svelte';
+	import { LiveHints } from '$lib/state/liveHints.svelte';
+	import { kindHere, Listening } from '$lib/state/listening.svelte';
 	import { Countdown } from '$lib/state/countdown.svelte';
 	import { Pedals } from '$lib/state/pedals';
 	import type { PhotoBook, Taking } from '$lib/state/photoBook.svelte';
@@ -16,9 +18,11 @@
 		/** An earlier one from the same side: it shows through, so that the head comes to stand as it stood. */
 		ghost: Photo | null;
 		now: () => string;
+		/** Spoken words release it, where they are recognised on this machine. */
+		listens: boolean;
 		ontaken: (photo: Photo) => void;
 	}
-	let { book, taking, simulated, ghost, now, ontaken }: Props = $props();
+	let { book, taking, simulated, ghost, now, listens, ontaken }: Props = $props();
 	/** Time to step back from the screen. */
 	const COUNT_SECONDS = 3;
 	const LOOK = { widthPx: 300, heightPx: 400, quality: 0.35 };
@@ -26,6 +30,8 @@
 
 	const device = new DeviceCamera();
 	const countdown = new Countdown();
+	const hints = new LiveHints(untrack(() => book).finder);
+	const listening = new Listening((id) => id === 'go' && release());
 	let video = $state<HTMLVideoElement>();
 	let canvas = $state<HTMLCanvasElement>();
 	let through = $state(0.35);
@@ -62,13 +68,26 @@
 		seed++;
 		if (photo) ontaken(photo);
 	}
+	async function keepDoubtful() {
+		const photo = await book.doubt?.accept();
+		if (photo) ontaken(photo);
+	}
 	const release = () => countdown.begin(COUNT_SECONDS, () => void take());
+	$effect(() => {
+		const file = taking.view === 'front' ? ghost?.fileId : undefined;
+		void (file ? book.blobOf(file) : Promise.resolve(null)).then((picture) => hints.match(picture));
+	});
 	onMount(() => {
 		if (!simulated && video) void device.start(video);
 		const pedals = new Pedals({ onsignal: (signal) => signal === 'toggle' && release() });
 		const stop = pedals.followAlone();
+		const deaf = listens ? listening.follow(kindHere()) : () => {};
+		const seen = () => (simulated ? (canvas ?? null) : video?.videoWidth ? video : null);
+		if (taking.view === 'front') void hints.follow(seen);
 		return () => {
 			stop();
+			deaf();
+			hints.stop();
 			countdown.stop();
 			device.stop();
 		};
@@ -114,10 +133,17 @@
 			{countdown.left === null ? `Take it in ${COUNT_SECONDS} seconds` : 'Not yet'}
 		</button>
 		<p class="text-ink2 text-[12.5px] leading-4">
-			Space, page down or the left pedal do the same. Eyes on the dotted line, nose on the upright one; the same place, distance and light
-			as before; face at rest, lips closed.
+			Space, page down{listens ? ', the word “begin”' : ''} or the left pedal do the same. Eyes on the dotted line, nose on the upright one; the
+			same place, distance and light as before; face at rest, lips closed.
 		</p>
+		{#if hints.hints}<div role="status" class="border-hair min-h-[52px] rounded-lg border px-3 py-2 text-[15px] leading-5 font-semibold">
+				{#each hints.hints as hint (hint)}<p>{hint}</p>{:else}<p>{hints.matching ? 'Held and lit as before.' : 'Held straight.'}</p>{/each}
+			</div>{/if}
 		<p role="status" class="text-[13px]">{book.doing}{book.share === null ? '' : ` ${Math.round(100 * book.share)} %`}</p>
+		{#if book.doubt}<div role="alert" class="text-[13px] leading-4">
+				<p class="text-flag">{book.doubt.words}</p>
+				<button class="btn mt-1" onclick={keepDoubtful}>Keep it all the same</button>
+			</div>{/if}
 		{#if device.trouble || book.trouble}<p role="alert" class="text-flag text-[13px] leading-4">{device.trouble || book.trouble}</p>{/if}
 		{#if ghost}<label class="flex items-center gap-3 text-[12.5px]"
 				>The earlier one shows through

@@ -10,8 +10,12 @@
 		photo: Photo;
 		url: string;
 		placing: Placing;
+		/** Looks for points to suggest; absent where none may be. */
+		onsuggest?: (() => void) | undefined;
+		/** What is said of that. */
+		suggesting?: string;
 	}
-	let { photo, url, placing }: Props = $props();
+	let { photo, url, placing, onsuggest, suggesting = '' }: Props = $props();
 	const ZOOM = 4;
 	const LOUPE_PX = 250;
 	let svg = $state<SVGSVGElement>();
@@ -180,6 +184,12 @@
 			Arrows: one px. Shift: ten. Alt: a quarter. Enter places it and goes on. Shift and a click choose the nearest point. A dotted ring is
 			where a point probably lies: what a treatment moves is never placed for you.
 		</p>
+		{#if onsuggest}<div class="space-y-1">
+				<button class="btn" onclick={onsuggest}>Suggest points</button>
+				<p class="text-ink2 text-[12px] leading-4" role="status">
+					{suggesting || 'Looks for nose, lips, inner corners and pupils: they lay two pictures onto one another. You confirm each.'}
+				</p>
+			</div>{/if}
 		<PointHint view={photo.view} point={landmark} />
 	</div>
 

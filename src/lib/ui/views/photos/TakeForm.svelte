@@ -78,5 +78,9 @@
 	<p role="status" class="text-[12.5px] leading-4">
 		{book.doing}{book.share === null ? '' : ` ${Math.round(100 * book.share)} %`}
 	</p>
+	{#if book.doubt}<div role="alert" class="text-[12.5px] leading-4">
+			<p class="text-flag">{book.doubt.words}</p>
+			<button class="btn mt-1" onclick={() => book.doubt?.accept()}>Keep it all the same</button>
+		</div>{/if}
 	{#if book.trouble}<p role="alert" class="text-flag text-[12.5px] leading-4">{book.trouble}</p>{/if}
 </section>

@@ -41,7 +41,13 @@
 			<p class="text-ink2 text-[12.5px]" role="status">{opened.saving ? 'Saving' : 'Each point is kept at once'}</p>
 			<a class="btn" href={photosOf(photo.clientId)}>Photographs</a>
 		</div>
-		{#key photo.id}<PlaceRoom {photo} url={opened.url} placing={opened.placing} />{/key}
+		{#key photo.id}<PlaceRoom
+				{photo}
+				url={opened.url}
+				placing={opened.placing}
+				suggesting={opened.suggesting}
+				onsuggest={photo.view === 'front' ? () => opened?.suggest() : undefined}
+			/>{/key}
 	</div>
 {:else}<p class="text-ink2 p-6 text-[13.5px]" role="status">
 		{#if at === 'missing'}This photograph is not here: it was removed, or belongs to another browser.
