@@ -143,9 +143,9 @@ export class Repository {
 	/** The sessions since a moment, latest first. @param since ISO date and time */
 	sessionsSince = (since: string): Promise<Session[]> =>
 		this.#table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('order');
-	/** The latest sessions of all clients, latest first. */
-	latestSessions = (most: number): Promise<Session[]> =>
-		this.#table('session').orderBy('order').reverse().limit(most).toArray();
+	/** The latest sessions of all clients, latest first. @param skip so many of them are left out */
+	latestSessions = (most: number, skip = 0): Promise<Session[]> =>
+		this.#table('session').orderBy('order').reverse().offset(skip).limit(most).toArray();
 	/** How often each client was here, and when last, by her id. A session that was interrupted is none yet. Reads keys, and the few that are open. */
 	async visits(): Promise<Map<string, Visits>> {
 		const open = new Set((await this.openSessions()).map((s) => `${s.clientId} ${s.order}`));

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { photosOf, progressOf, reportOn, sessionAt, weeksOf } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -6,9 +7,9 @@
 	import { changeSentence } from '$lib/core/assess/wording';
 	import { comparableSessions, contextWords } from '$lib/core/assess/sessions';
 	import { allChanges, changesOf } from '$lib/core/assess/change';
-	import { ownTapeErrors } from '$lib/core/assess/repeats';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
 	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
+	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -29,13 +30,11 @@
 		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
 		[]
 	);
-	/** So many of the latest sessions tell how exactly the practitioner measures, whoever the client was. */
-	const MOST_FOR_ERROR = 300;
-	const latest = liveRows(
-		() => null,
-		() => app.repo.latestSessions(MOST_FOR_ERROR),
-		[]
-	);
+	const tape = new TapeErrors(app.repo, () => app.working);
+	onMount(() => {
+		void app.run(() => tape.read());
+		return tape.stop;
+	});
 
 	let wished = $state<string | null>(null);
 	let scope = $state<'session' | 'since'>('session');
@@ -67,13 +66,7 @@
 	);
 	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
 	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
-	/** How exactly is measured, from readings that were taken anew. */
-	const own = $derived(
-		ownTapeErrors(
-			latest.current.flatMap((s) => (s.after ? [s.before, s.after] : [s.before])),
-			app.working
-		)
-	);
+	const own = $derived(tape.own);
 	const repeats = $derived(own[HEADLINE_MEASURED] ?? null);
 	const errorSaid = $derived(
 		repeats

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { NOW } from '../testing';
 import { DEFAULT_WORKING } from '../working/working.schema';
-import { emptyAssessment, valueAt } from './assessment';
+import { emptyAssessment, withValue, valueAt } from './assessment';
 import { changeAt, errorOf } from './change';
-import { ownTapeErrors, readingsAt, withReading } from './repeats';
+import { errorFunnel, ownTapeErrors, readingsAt, repeatedOnly, withReading } from './repeats';
 import { TAPE_GUIDES } from './tapeGuides';
 import { ENTERED_MEASURED_IDS } from './registry';
 
@@ -66,5 +66,23 @@ describe('repeats', () => {
 
 	test('every distance that is entered has its guide', () => {
 		expect(Object.keys(TAPE_GUIDES).sort()).toEqual([...ENTERED_MEASURED_IDS].sort());
+	});
+
+	test('the error grows surer with each moment of repeats: the last one is what counts, its interval the narrowest', () => {
+		const moments = [taken(80, 82), taken(90), taken(81, 80), taken(79, 80, 81)];
+		const funnel = errorFunnel(moments, 'jaw-angle-nose-wing', DEFAULT_WORKING);
+		expect(funnel.map((f) => f.ownDf)).toEqual([1, 2, 4]);
+		expect(funnel.at(-1)).toEqual(ownTapeErrors(moments, DEFAULT_WORKING)['jaw-angle-nose-wing']);
+		const width = ({ interval: [low, high] }: { interval: readonly [number, number] }) => high / low;
+		expect(width(funnel[2]!)).toBeLessThan(width(funnel[0]!));
+	});
+
+	test('what was measured once says nothing of the error, and is left out; of the rest the distances alone', () => {
+		expect(repeatedOnly(taken(80))).toEqual([]);
+		const graded = withValue(taken(80, 82), 'puffiness', { place: 'malar', side: 'left' }, 2);
+		expect(repeatedOnly(graded)[0]!.entries.map((e) => e.observation)).toEqual([
+			'jaw-angle-nose-wing',
+			'jaw-angle-nose-wing'
+		]);
 	});
 });

@@ -4,7 +4,7 @@ import { typicalError, type TypicalError } from '../statistics/typicalError';
 import type { Working } from '../working/working.schema';
 import type { Assessment } from './assessment.schema';
 import { isAt, type Spot } from './assessment';
-import { MEASURED_IDS, measuredRow, type ObservationId } from './registry';
+import { isMeasured, MEASURED_IDS, measuredRow, observation, type ObservationId } from './registry';
 
 type Entries = Pick<Assessment, 'entries'>;
 
@@ -52,6 +52,12 @@ function repeatedAt(assessment: Entries, id: ObservationId): number[][] {
 			sumOf ? sumsAt(assessment, sumOf as ObservationId[], spot) : [...readingsAt(assessment, id, spot).values()]
 		)
 		.filter((set) => set.length > 1);
+}
+
+/** An assessment’s distances alone, where one of them was taken more than once; nothing otherwise. */
+export function repeatedOnly({ entries }: Entries): Entries[] {
+	if (!entries.some((e) => e.retake)) return [];
+	return [{ entries: entries.filter((e) => isMeasured(observation(e.observation))) }];
 }
 
 /** What is known beforehand counts as so many repeats. Working value. */

@@ -1,12 +1,21 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { subDays } from 'date-fns';
 	import { practiceOf, type Of, type PracticeRow } from '$lib/core/perform/practice';
+	import { HEADLINE_MEASURED } from '$lib/core/assess/registry';
+	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import ErrorFunnel from '$lib/ui/views/progress/ErrorFunnel.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { composeAt } from '$lib/ui/parts/shell/addresses';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 
 	const app = useApp();
+	const tape = new TapeErrors(app.repo, () => app.working);
+	onMount(() => {
+		void app.run(() => tape.read());
+		return tape.stop;
+	});
 	const SPANS = { weeks: { label: 'Eight weeks', days: 56 }, year: { label: 'A year', days: 365 } } as const;
 	type Span = keyof typeof SPANS;
 	let span = $state<Span>('weeks');
@@ -73,4 +82,8 @@
 	{:else if found.loaded}<p class="text-ink2 max-w-[56ch] py-6 text-[13.5px] leading-5">
 			No session ended in this time. <a class="dotted" href="/session">Begin a session</a>
 		</p>{/if}
+	<section class="border-hair mt-5 max-w-[1000px] border-t pt-3">
+		<h2 class="pb-1 text-[13.5px] font-semibold">How exactly you measure by tape</h2>
+		<ErrorFunnel repeated={tape.repeated} observed={HEADLINE_MEASURED} working={app.working} />
+	</section>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { goesWith } from '$lib/core/assess/goesWith';
@@ -13,12 +14,12 @@
 		type ObservationId
 	} from '$lib/core/assess/registry';
 	import { gradesByZone } from '$lib/core/assess/assessment';
-	import { ownTapeErrors } from '$lib/core/assess/repeats';
 	import { lanesOf, meanError, stretchesOf, type SeriesPoint } from '$lib/core/assess/series';
 	import { contextWords } from '$lib/core/assess/sessions';
 	import { lengthText } from '$lib/core/assess/units';
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -36,32 +37,26 @@
 
 	interface Found {
 		readonly sessions: readonly Session[];
-		/** The latest of all clients: they tell how exactly is measured. */
-		readonly all: readonly Session[];
 		readonly performed: ReadonlyMap<string, Sequence>;
 	}
-	const MOST_FOR_ERROR = 300;
 	const app = useApp();
 	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
 	const client = $derived(app.current.byId(clientId));
 	const found = liveRows(
 		() => clientId,
 		async (id) => {
-			const [sessions, all] = await Promise.all([
-				id ? app.repo.sessionsOf(id) : Promise.resolve<Session[]>([]),
-				app.repo.latestSessions(MOST_FOR_ERROR)
-			]);
-			return { sessions, all, performed: await app.repo.performedIn(sessions) };
+			const sessions = id ? await app.repo.sessionsOf(id) : [];
+			return { sessions, performed: await app.repo.performedIn(sessions) };
 		},
-		{ sessions: [], all: [], performed: new Map() } as Found
+		{ sessions: [], performed: new Map() } as Found
 	);
 	const sessions = $derived(found.current.sessions);
-	const own = $derived(
-		ownTapeErrors(
-			found.current.all.flatMap((s) => (s.after ? [s.before, s.after] : [s.before])),
-			app.working
-		)
-	);
+	const tape = new TapeErrors(app.repo, () => app.working);
+	onMount(() => {
+		void app.run(() => tape.read());
+		return tape.stop;
+	});
+	const own = $derived(tape.own);
 	const unit = $derived(app.settings?.units ?? 'mm');
 
 	let gradeWish = $state<ObservationId | null>(null);
