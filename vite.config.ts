@@ -6,6 +6,10 @@ import { detectorPlugin } from './scripts/detectorPlugin.ts';
 import { flowKernelPlugin } from './scripts/flowKernelPlugin.ts';
 import { jobWorkerPlugin } from './scripts/jobWorkerPlugin.ts';
 
+const CORE_TESTS = 'src/lib/core/**/*.test.ts';
+/** These put another module in the place of one: they need their own. */
+const MOCKING = ['src/lib/core/vocabulary/addedWord.test.ts'];
+
 export default defineConfig({
 	plugins: [detectorPlugin(), flowKernelPlugin(), jobWorkerPlugin(), tailwindcss(), sveltekit(), licencesPlugin()],
 	worker: { format: 'es', plugins: () => [flowKernelPlugin(), licencesPlugin()] },
@@ -51,9 +55,22 @@ export default defineConfig({
 	},
 	resolve: process.env.VITEST ? { conditions: ['browser'] } : {},
 	test: {
-		include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
 		environment: 'node',
 		// Property tests shrink what they find; that takes longer than a plain test.
-		testTimeout: 120_000
+		testTimeout: 120_000,
+		projects: [
+			// The core is pure: its tests share their modules, and half of their time was reading them again.
+			{
+				extends: true,
+				test: { name: 'core', include: [CORE_TESTS], exclude: MOCKING, isolate: false, pool: 'threads' }
+			},
+			{
+				extends: true,
+				test: {
+					name: 'application',
+					include: ['src/{lib/!(core),routes}/**/*.test.ts', 'src/lib/*.test.ts', 'scripts/**/*.test.ts', ...MOCKING]
+				}
+			}
+		]
 	}
 });

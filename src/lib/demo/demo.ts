@@ -145,6 +145,22 @@ function assessmentOf(person: Person, takenAt: Date, m: Moment, random: () => nu
 	return { takenAt: takenAt.toISOString(), entries: [...grades, ...distances] };
 }
 
+/** Now and then the tape is lifted and laid again: two readings about the one that is there. */
+function measuredTwice(assessment: Assessment, random: () => number): Assessment {
+	const spread = (DEFAULT_WORKING.distanceErrorMm * 0.7) / Math.SQRT2;
+	const entries = assessment.entries.flatMap((entry) => {
+		if (entry.observation === HEADLINE_GRADE || typeof entry.value !== 'number') return [entry];
+		const apart = half(normal(random, 0, spread));
+		return [
+			{ ...entry, value: entry.value - apart },
+			{ ...entry, value: entry.value + apart, retake: 2 }
+		];
+	});
+	return { ...assessment, entries };
+}
+/** Every so many sessions the distances are taken twice, and grades are given blind. */
+const [TWICE_EVERY, BLIND_EVERY] = [3, 4];
+
 function sessionOf(
 	person: Person,
 	snapshot: Snapshot,
@@ -154,6 +170,8 @@ function sessionOf(
 	random: () => number,
 	offset: number
 ): Session {
+	/** For what came to the demo later: what was there before stays as it was. */
+	const aside = seededRandom(1000 + n * 17 + person.id.length);
 	const usual = normal(random, 0, 0.35);
 	// Whoever comes today comes from a long night: there is something to see.
 	const day = share === 1 ? LONG_NIGHT : usual;
@@ -166,6 +184,10 @@ function sessionOf(
 	const end = new Date(begun.getTime() + (cut + halted) * 1000);
 	const moment = { share, day, dropGrades: 0, dropMm: 0 };
 	const drop = { ...moment, dropGrades: person.dropGrades, dropMm: person.dropMm };
+	const before = assessmentOf(person, start, moment, random);
+	const after = assessmentOf(person, end, drop, random);
+	/** Sleep and salt often come together, and not always. */
+	const otherwise = share !== 1 && aside() < 0.25;
 	return {
 		id: `${person.id}-${n}`,
 		revision: 1,
@@ -177,11 +199,12 @@ function sessionOf(
 		zoneOffsetMinutes: offset,
 		sequence: refTo(snapshot),
 		...AS_PLANNED,
-		before: assessmentOf(person, start, moment, random),
-		after: assessmentOf(person, end, drop, random),
+		blind: n % BLIND_EVERY === 0,
+		before: n % TWICE_EVERY === 0 ? measuredTwice(before, aside) : before,
+		after,
 		context: [
 			{ observation: 'sleep', value: day > 0.3 ? 'under-5' : '5-to-7' },
-			{ observation: 'salt', value: day > 0.2 ? 'much' : 'usual' }
+			{ observation: 'salt', value: day > 0.2 !== otherwise ? 'much' : 'usual' }
 		],
 		done: doneCounts(events, [{ from: 0, to: cut }]),
 		workedSeconds: Math.round(cut),

@@ -29,7 +29,7 @@ async function upgrade(
 		const known = emitted.get(table) ?? new Map<string, Raw>();
 		emitted.set(table, known.set(String(made.id), made));
 	};
-	const kinds = kindsToMigrate(KIND_IDS, to - 1);
+	const kinds = kindsToMigrate(KIND_IDS, to - 1, to);
 	const counts = await Promise.all(kinds.map((kind) => tables.table(kindOf(kind).table).count()));
 	const total = counts.reduce((a, b) => a + b, 0);
 	let done = 0;

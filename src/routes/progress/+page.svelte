@@ -13,6 +13,9 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import ImageDown from '@lucide/svelte/icons/image-down';
+	import ChartMenu from '$lib/ui/parts/picture/ChartMenu.svelte';
+	import PictureMenu from '$lib/ui/parts/controls/PictureMenu.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
@@ -39,6 +42,7 @@
 	let wished = $state<string | null>(null);
 	let scope = $state<'session' | 'since'>('session');
 	let width = $state(600);
+	let strip = $state<SVGSVGElement>();
 	const chosen = $derived(
 		sessions.current.find((s) => s.id === (wished ?? page.url.searchParams.get('session'))) ??
 			sessions.current.findLast((s) => s.after) ??
@@ -77,6 +81,15 @@
 	/** What grades did from before to after, over all of her sessions. */
 	const over = $derived(scope === 'session' && sessions.current.length ? overSessions(observed, sessions.current) : null);
 	const overSaid = $derived(over ? overSentence(over, gradeRow(observed).label) : '');
+	/** The session as a picture to hand on. */
+	async function card() {
+		const [{ drawApart }, { default: SessionCard }] = await Promise.all([
+			import('$lib/ui/parts/picture/drawApart'),
+			import('$lib/ui/views/progress/SessionCard.svelte')
+		]);
+		const of = allChanges(chosen!.before, chosen!.after, app.working, true, own);
+		return drawApart(SessionCard, { session: chosen!, clientName: client?.name ?? '', observed, sentence: changeSentence(of) });
+	}
 	/** Sentence, face, tape, strip: one after the other. */
 	const parts = inTurns(() => 4, 1);
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
@@ -85,7 +98,7 @@
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
 	<div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2.5">
 		<h1 class="text-xl leading-7 font-[520]">{client?.name ?? 'Progress'}</h1>
-		{#if client}<p class="text-ink2 flex-1">
+		{#if client}<p class="text-ink2 order-last basis-full sm:order-none sm:flex-1 sm:basis-0">
 				{client.note}{client.note ? ' ' : ''}{sessions.current.length}
 				{sessions.current.length === 1 ? 'session' : 'sessions'}
 			</p>{/if}
@@ -170,12 +183,14 @@
 		<section class="border-hair mt-4 border-t pt-3" bind:clientWidth={width}>
 			<h2 class="pb-1 text-[13.5px] font-semibold">
 				Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
+				<ChartMenu title="{client?.name ?? ''} session by session" drawing={strip} />
 			</h2>
 			{#if parts.current > 3}<SessionStrip
 					sessions={sessions.current}
 					chosenId={chosen.id}
 					observed={HEADLINE_MEASURED}
 					{width}
+					bind:drawing={strip}
 					onchoose={(id) => (wished = id)}
 				/>{/if}
 			<div class="grid grid-cols-1 gap-x-8 gap-y-3 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
@@ -192,6 +207,12 @@
 						<dd>{chosen.sideEffects}</dd>{/if}
 					{#if chosen.note}<dt>Note</dt>
 						<dd>{chosen.note}</dd>{/if}
+					<dt>Card</dt>
+					<dd>
+						<PictureMenu label="Save the card of this session" title="{client?.name ?? ''} session card" picture={card}
+							><ImageDown size={17} /></PictureMenu
+						>
+					</dd>
 					<dt>Record</dt>
 					<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
 				</dl>

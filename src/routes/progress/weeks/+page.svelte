@@ -23,7 +23,7 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import PictureMenu from '$lib/ui/parts/controls/PictureMenu.svelte';
+	import ChartMenu from '$lib/ui/parts/picture/ChartMenu.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import { dayAndHour, onWall, shortDay } from '$lib/ui/parts/dates';
@@ -33,7 +33,6 @@
 	import GoesWithTable from '$lib/ui/views/progress/GoesWithTable.svelte';
 	import WeeksChart from '$lib/ui/views/progress/WeeksChart.svelte';
 	import WeeksFaces from '$lib/ui/views/progress/WeeksFaces.svelte';
-	import ImageDown from '@lucide/svelte/icons/image-down';
 
 	interface Found {
 		readonly sessions: readonly Session[];
@@ -99,10 +98,6 @@
 			.join('; ');
 	});
 	const parts = inTurns(() => 4, 1);
-	async function picture() {
-		const { standalone } = await import('$lib/ui/parts/picture/standalone');
-		return standalone(drawing!);
-	}
 </script>
 
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
@@ -151,9 +146,7 @@
 					<span class="text-ink2 flex-1 text-[12.5px] leading-4"
 						>Dot: before, with its typical error. Blue: the fall to after. Sand: no more than measuring error from the first visit.</span
 					>
-					<PictureMenu label="Save the chart" title="{client?.name ?? ''} {measuredRow(shown).label}" {picture}
-						><ImageDown size={17} /></PictureMenu
-					>{/if}
+					<ChartMenu title="{client?.name ?? ''} {measuredRow(shown).label}" {drawing} />{/if}
 			</div>
 			<div bind:clientWidth={width}>
 				{#if shown && parts.current > 1}

@@ -36,6 +36,9 @@ export function migrateRecord(kind: KindId, raw: Raw, from: number, emit: Emit, 
 	return kindOf(kind).sequences?.(shaped, toPresent) ?? shaped;
 }
 
-/** Kinds that a version of the data may hold in an older form: those of a step, and those that embed sequences. */
-export const kindsToMigrate = (kinds: readonly KindId[], from: number): KindId[] =>
-	kinds.filter((id) => kindOf(id).sequences || CHAIN.some((m) => m.to > from && m.records[id]));
+/**
+ * Kinds that a version of the data may hold in an older form: those of a step, and those that embed sequences.
+ * @param to where to stop: what a later step changes has no table yet
+ */
+export const kindsToMigrate = (kinds: readonly KindId[], from: number, to: number): KindId[] =>
+	kinds.filter((id) => kindOf(id).sequences || CHAIN.some((m) => m.to > from && m.to <= to && m.records[id]));

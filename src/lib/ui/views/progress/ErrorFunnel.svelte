@@ -4,6 +4,7 @@
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { errorFunnel } from '$lib/core/assess/repeats';
+	import ChartMenu from '../../parts/picture/ChartMenu.svelte';
 	import type { Working } from '$lib/core/working/working.schema';
 
 	interface Props {
@@ -14,6 +15,7 @@
 	}
 	let { repeated, observed, working }: Props = $props();
 	const [WIDTH, HEIGHT] = [560, 170];
+	let drawing = $state<SVGSVGElement>();
 	const funnel = $derived(errorFunnel(repeated, observed, working));
 	const known = $derived(working[measuredRow(observed).error]);
 	const last = $derived(funnel.at(-1) ?? null);
@@ -46,6 +48,7 @@
 		>
 	</p>
 	<svg
+		bind:this={drawing}
 		width={WIDTH}
 		height={HEIGHT}
 		viewBox="0 0 {WIDTH} {HEIGHT}"
@@ -67,7 +70,9 @@
 				>{tick}</text
 			>{/each}
 	</svg>
-	<p class="text-ink2 text-[12px] leading-4">Across: repeats. Sand: the 95 % interval. Dashed: the working value.</p>
+	<p class="text-ink2 flex items-center gap-2 text-[12px] leading-4">
+		Across: repeats. Sand: the 95 % interval. Dashed: the working value. <ChartMenu title="How exactly is measured" {drawing} />
+	</p>
 {:else}<p class="text-ink2 text-[13px] leading-5">
 		Nothing was measured twice at one moment yet. Take a second reading in the tape room, the tape lifted and laid again: your own error
 		takes the place of the working value.

@@ -16,8 +16,9 @@
 		width: number;
 		/** Absent on paper: nothing can be chosen there. */
 		onchoose?: (id: string) => void;
+		drawing?: SVGSVGElement | undefined;
 	}
-	let { sessions, chosenId, observed, width, onchoose }: Props = $props();
+	let { sessions, chosenId, observed, width, onchoose, drawing = $bindable() }: Props = $props();
 	const HEIGHT = 118;
 	const LANES = $derived(
 		SIDES.map((side, lane) => ({
@@ -53,6 +54,7 @@
 
 {#if values.length}
 	<svg
+		bind:this={drawing}
 		{width}
 		height={HEIGHT}
 		viewBox="0 0 {width} {HEIGHT}"

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { gradesByZone } from '$lib/core/assess/assessment';
 	import { gradeRow, type ObservationId } from '$lib/core/assess/registry';
-	import { FIGURE, mirrorPath } from '$lib/core/atlas/geometry';
 	import type { Session } from '$lib/core/records/session';
 	import { onWall, shortDay } from '../../parts/dates';
 	import Figure from '../../parts/map/Figure.svelte';
 	import { frameOf } from '../../parts/map/orientation';
+	import { gradeShape, STRONGEST_GRADE } from './cardShapes';
 
 	interface Props {
 		sessions: readonly Session[];
@@ -17,7 +17,6 @@
 	let { sessions, observed, chosenId, onchoose }: Props = $props();
 	const uid = $props.id();
 	const frame = frameOf('front', false);
-	const STRONGEST = 4;
 	const faces = $derived(
 		sessions.map((session, i) => ({
 			id: session.id,
@@ -30,10 +29,6 @@
 		grades.length
 			? `${grades.filter((g) => g.grade > 0).length} of ${grades.length} places graded, the highest ${Math.max(...grades.map((g) => g.grade))}`
 			: 'not graded';
-	function shape({ zone, side }: ReturnType<typeof gradesByZone>[number]): string {
-		const d = FIGURE.front.zones[zone]?.d ?? '';
-		return side === 'right' ? mirrorPath(d) : d;
-	}
 </script>
 
 <!-- Every visit a face: the grade before the session, the fuller the stronger. -->
@@ -44,7 +39,7 @@
 </svg>
 <ol
 	class="grid gap-1"
-	style="grid-template-columns: repeat(auto-fill, minmax(min(96px, 100%), 1fr))"
+	style="grid-template-columns: repeat(auto-fill, minmax(clamp(58px, 8vw, 96px), 1fr))"
 	aria-label="{gradeRow(observed).label} before each session"
 >
 	{#each faces as { id, number, day, grades } (id)}
@@ -66,9 +61,9 @@
 				>
 					<use href="#{uid}-face" x={frame.x} y={frame.y} width={frame.width} height={frame.height} />
 					{#each grades as grade (`${grade.zone} ${grade.side}`)}{#if grade.grade > 0}<path
-								d={shape(grade)}
+								d={gradeShape(grade)}
 								fill="var(--water1)"
-								fill-opacity={(0.75 * grade.grade) / STRONGEST}
+								fill-opacity={(0.75 * grade.grade) / STRONGEST_GRADE}
 							/>{/if}{/each}
 				</svg>
 				<span class="text-[11.5px] leading-4 {id === chosenId ? 'font-semibold' : 'text-ink2'}">{day}</span>
