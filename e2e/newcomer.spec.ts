@@ -86,7 +86,12 @@ test('from an empty start to a session, what changed, and all of it back from a 
 	});
 
 	await test.step('look again, and see what changed', async () => {
+		// Blind to what was before: nothing of it shows until it is asked for.
+		await page.getByLabel('Grade blind to what was before').check();
 		await place(page, 'malar').click();
+		await expect(page.getByText(/what was before is hidden until you ask/)).toBeVisible();
+		await page.getByRole('button', { name: 'Show what was before' }).click();
+		await expect(page.getByText('Graded blind.')).toBeVisible();
 		await page.getByLabel('Tragus to mouth corner, client’s left, mm').fill('99');
 		await page.getByLabel('Jaw angle to nose wing, client’s left, mm').fill('88');
 		await page.getByLabel('Jaw angle to outer eye corner, client’s left, mm').fill('95');

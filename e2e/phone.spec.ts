@@ -6,21 +6,32 @@ const PAGES = VIEWS.filter((v) => !v.bare).map((v) =>
 	v.sample?.startsWith('?') ? v.path + v.sample : (v.sample ?? v.path)
 );
 
-for (const [width, height] of [
+const SIZES = [
 	[390, 844],
 	[640, 400]
-] as const)
-	test(`nothing overflows at ${width} × ${height}; one slim header names the page and leads on`, async ({ page }) => {
-		await page.setViewportSize({ width, height });
-		await beginDemo(page);
-		for (const path of PAGES) {
-			await page.goto(demoURL + path);
-			await page.getByRole('heading').first().waitFor();
+] as const;
+
+test('nothing overflows on a phone or at 200 %, and the header stays slim', async ({ page }) => {
+	await beginDemo(page);
+	for (const path of PAGES) {
+		await page.goto(demoURL + path);
+		await page.getByRole('heading').first().waitFor();
+		for (const [width, height] of SIZES) {
+			await page.setViewportSize({ width, height });
 			await page.waitForTimeout(300);
 			const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-			expect(wide, path).toBeLessThanOrEqual(width);
+			expect(wide, `${path} at ${width}`).toBeLessThanOrEqual(width);
 			expect((await page.locator('header').boundingBox())!.height, path).toBeLessThanOrEqual(56);
 		}
+	}
+});
+
+for (const [width, height] of SIZES)
+	test(`at ${width} × ${height} one slim header names the page and leads on; Compose has three parts`, async ({
+		page
+	}) => {
+		await page.setViewportSize({ width, height });
+		await beginDemo(page);
 		await page.goto(demoURL);
 		await page.getByRole('button', { name: /^Views, here: Today/ }).click();
 		await page.getByRole('link', { name: 'Clients' }).click();

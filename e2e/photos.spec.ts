@@ -45,6 +45,12 @@ test('two photographs are compared: what it is about is said first, and only wha
 	await page.goto(`${demoURL}/progress/compare?a=demo-radu-front-1&b=demo-radu-front-3`);
 	await page.getByRole('button', { name: 'Look at all, undeclared' }).click();
 	await expect(page.getByText('Nothing beyond measuring error.')).toBeVisible();
+	// Two profiles: what lies under the chin, with a turn of the head that nobody sees in its error.
+	await page.goto(`${demoURL}/progress/compare?a=demo-svea-left-1&b=demo-svea-left-2`);
+	await page.getByRole('button', { name: 'Look at all, undeclared' }).click();
+	await expect(page.getByText('Nothing beyond measuring error.')).toBeVisible();
+	await expect(page.getByRole('row', { name: /Contour under the chin/ })).toContainText('within measuring error');
+	await expect(page.getByText(/Lengths by her nose on a front photograph/)).toBeVisible();
 	// Two sides of the face are not compared.
 	await page.goto(`${demoURL}/progress/compare?a=demo-svea-front-4&b=demo-svea-left-1`);
 	await expect(page.getByRole('alert')).toContainText('different sides of the face');
@@ -83,6 +89,8 @@ test('a photograph comes from a file without what the file says of place; its po
 	segment.writeUInt16BE(exif.length + 2, 2);
 	const withPlace = Buffer.concat([jpeg.subarray(0, 2), segment, exif, jpeg.subarray(2)]);
 	await files.setInputFiles({ name: 'turned.jpg', mimeType: 'image/jpeg', buffer: withPlace });
+	// It lies on its side, and no face is found as it should be: whoever knows better keeps it.
+	await page.getByRole('button', { name: 'Keep it all the same' }).click();
 	await expect(page.getByText('30 points to place')).toBeVisible();
 	const stored = (await photosOf(page)).find((p) => p['clientId'] === 'demo-odile')!;
 	// Quarter turned: what was upright lies now.
@@ -131,10 +139,61 @@ test('the simulated camera takes a face whose truth is known, after a countdown'
 	await page.getByRole('link', { name: 'Simulated camera' }).click();
 	await expect(page.getByRole('heading', { name: /Simulated camera: Odile K\., front/ })).toBeVisible();
 	await page.getByRole('slider', { name: 'Full under the eyes' }).fill('3');
+	// Nobody was photographed before: the head is to be held straight, and the hints say how.
+	await expect(page.getByText('Held straight.')).toBeVisible({ timeout: 90_000 });
+	await page.getByRole('slider', { name: 'Chin up' }).fill('10');
+	await expect(page.getByText('Chin a little down.')).toBeVisible();
+	await page.getByRole('slider', { name: 'Chin up' }).fill('0');
+	await expect(page.getByText('Held straight.')).toBeVisible();
 	await page.getByRole('button', { name: 'Take it in 3 seconds' }).click();
 	await expect(page.getByRole('button', { name: 'Place all where they are' })).toBeVisible({ timeout: 60_000 });
+	// What aligns is suggested and placed by nobody; what a treatment moves is not suggested by what is seen.
+	await page.getByRole('button', { name: 'Suggest points' }).click();
+	await expect
+		.poll(async () =>
+			Object.keys((await photosOf(page)).find((p) => p['clientId'] === 'demo-odile')!['suggested'] as object).sort()
+		)
+		.toEqual(['alL', 'alR', 'cphL', 'cphR', 'enL', 'enR', 'li', 'ls', 'pL', 'pR', 'prn', 'se', 'sn', 'sto']);
+	await expect(page.getByText('0 of 52 placed')).toBeVisible();
 	await page.getByRole('button', { name: 'Place all where they are' }).click();
 	await expect(page.getByText('52 of 52 placed')).toBeVisible();
+	// A marker that says otherwise than the irises is minded.
+	await page.getByRole('radio', { name: 'A marker' }).click();
+	await page.getByLabel('Its length, mm').fill('900');
+	await page.getByLabel('Its length, mm').press('Tab');
+	await expect(page.getByRole('alert')).toContainText('5 to 200 mm');
+
+	// Pictures without a face, and with two, are doubted; whoever knows better keeps them.
+	await page.getByRole('link', { name: 'Photographs', exact: true }).click();
+	await expect(page.locator('main img').first()).toBeVisible();
+	const pictures = await page.evaluate(async () => {
+		const face = document.querySelector<HTMLImageElement>('main img')!;
+		await face.decode();
+		const drawn = async (draw: (on: OffscreenCanvasRenderingContext2D) => void) => {
+			const canvas = new OffscreenCanvas(900, 600);
+			const on = canvas.getContext('2d')!;
+			on.fillStyle = '#cfc8ba';
+			on.fillRect(0, 0, 900, 600);
+			draw(on);
+			const blob = await canvas.convertToBlob({ type: 'image/png' });
+			return [...new Uint8Array(await blob.arrayBuffer())];
+		};
+		return {
+			none: await drawn(() => {}),
+			two: await drawn((on) => [0, 450].forEach((x) => on.drawImage(face, x, 0, 450, 600)))
+		};
+	});
+	const offer = (name: keyof typeof pictures) =>
+		page
+			.locator('input[type=file]')
+			.setInputFiles({ name: `${name}.png`, mimeType: 'image/png', buffer: Buffer.from(pictures[name]) });
+	await offer('none');
+	await expect(page.getByRole('alert')).toContainText('No face is seen');
+	await offer('two');
+	await expect(page.getByRole('alert')).toContainText('More than one face');
+	expect((await photosOf(page)).filter((p) => p['clientId'] === 'demo-odile')).toHaveLength(1);
+	await page.getByRole('button', { name: 'Keep it all the same' }).click();
+	await expect(page.getByText('30 points to place')).toBeVisible();
 });
 
 test('the tape is taken by keys alone, with a guide; centimetres are asked about; a second round is blind', async ({
@@ -182,4 +241,43 @@ test('her record is a page to print, in plain words', async ({ page }) => {
 	};
 	expect(file.format).toBe('soft-tide/series');
 	expect(file.visits.length).toBeGreaterThan(8);
+});
+
+test('over the weeks: a face for each visit, the tape with its error, what goes with what; an old entry that is changed stays readable', async ({
+	page
+}) => {
+	await beginDemo(page, '/progress?client=demo-svea');
+	const card = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save the card of this session' }).click();
+	await page.getByRole('menuitem', { name: /SVG/ }).click();
+	expect(readFileSync((await (await card).path())!, 'utf8')).toContain('Svea L.');
+	await page.getByRole('link', { name: 'Over the weeks' }).click();
+	const faces = page.getByRole('list', { name: /Puffiness before each session/ }).getByRole('button');
+	await expect(faces).toHaveCount(12);
+	await faces.nth(2).click();
+	await expect(page.getByText(/^Visit 3 of 12, /)).toBeVisible();
+	const visit = page.getByRole('slider', { name: 'Visit' });
+	await visit.focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(visit).toHaveAttribute('aria-valuetext', /^Visit 4 of 12, .*client’s right .* mm/);
+	await expect(faces.nth(3)).toHaveAttribute('aria-pressed', 'true');
+	await page.getByText('The same as a table').click();
+	await expect(page.getByRole('columnheader', { name: /Left less right/ })).toBeVisible();
+	await expect(page.getByText(/of so many looked at, about\s+\d+\s+do(es)?\s+by chance/i)).toBeVisible();
+	const chart = page.waitForEvent('download');
+	await page.getByRole('button', { name: /^Save as a picture/ }).click();
+	await page.getByRole('menuitem', { name: /SVG/ }).click();
+	expect(readFileSync((await (await chart).path())!, 'utf8')).toContain('Left less right');
+	// By phone nothing of it runs over; the practice says how exactly is measured.
+	await page.goto(`${demoURL}/progress/practice`);
+	await expect(page.getByText(/from\s+\d+\s+repeats\s+and the working value/)).toBeVisible();
+
+	// A session of long ago: what stood there before a change is kept, and said.
+	await page.goto(`${demoURL}/session/demo-svea-4`);
+	const reading = page.getByLabel('Tragus to mouth corner, client’s left, mm');
+	const was = await reading.inputValue();
+	await reading.fill(String(Number(was) + 1));
+	await reading.press('Tab');
+	await page.getByText('Changed after the session: once').click();
+	await expect(page.getByText(`${was} mm, now ${(Number(was) + 1).toFixed(1)} mm`)).toBeVisible();
 });

@@ -80,12 +80,12 @@ export async function secondsOf(page: Page, minutes: string): Promise<number> {
 	return Number(m) * 60 + Number(s);
 }
 
-/** No violation that axe calls serious or critical. */
-export async function expectAccessible(page: Page): Promise<void> {
+/** No violation that axe calls serious or critical. @param rules only these; absent: all */
+export async function expectAccessible(page: Page, rules?: readonly string[]): Promise<void> {
 	// There are no frames to look into, and nobody reads what passed: both cost three quarters of the time.
 	const { violations } = await new AxeBuilder({ page })
 		.setLegacyMode()
-		.options({ resultTypes: ['violations'] })
+		.options({ resultTypes: ['violations'], ...(rules ? { runOnly: [...rules] } : {}) })
 		.analyze();
 	const grave = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
 	expect(grave.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);

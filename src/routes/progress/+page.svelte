@@ -181,10 +181,12 @@
 			</section>
 		</div>
 		<section class="border-hair mt-4 border-t pt-3" bind:clientWidth={width}>
-			<h2 class="pb-1 text-[13.5px] font-semibold">
-				Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
+			<div class="flex items-center gap-2 pb-1">
+				<h2 class="text-[13.5px] font-semibold">
+					Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
+				</h2>
 				<ChartMenu title="{client?.name ?? ''} session by session" drawing={strip} />
-			</h2>
+			</div>
 			{#if parts.current > 3}<SessionStrip
 					sessions={sessions.current}
 					chosenId={chosen.id}

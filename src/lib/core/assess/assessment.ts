@@ -2,7 +2,7 @@ import { mean, median } from 'simple-statistics';
 import { SIDES, type Side } from '../atlas/places';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
 import type { Assessment, Entry } from './assessment.schema';
-import { isMeasured, observation, type ObservationId } from './registry';
+import { isGrade, isMeasured, observation, type ObservationId } from './registry';
 
 /** Where an observation was taken: nothing for one of the whole face, a side, or a zone and a side. */
 export interface Spot {
@@ -42,6 +42,13 @@ export const gradesByZone = (assessment: Entries, id: ObservationId) =>
 			return grade === null ? [] : [{ zone, side, grade }];
 		})
 	);
+
+/** Whether two assessments hold the same grades, whatever else they hold. */
+export function sameGrades(a: Entries, b: Entries): boolean {
+	const gradesOf = (one: Entries) => (one?.entries ?? []).filter((e) => isGrade(observation(e.observation)));
+	const [of, other] = [gradesOf(a), gradesOf(b)];
+	return of.length === other.length && of.every((e) => valueAt(b, e.observation, e) === e.value);
+}
 
 /** The words that were chosen or written for an observation, in their order. */
 export const wordsAt = (assessment: Entries, id: ObservationId): readonly string[] =>

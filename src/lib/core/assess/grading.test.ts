@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NOW } from '../testing';
-import { emptyAssessment, valueAt } from './assessment';
+import { emptyAssessment, sameGrades, valueAt, withValue } from './assessment';
 import { asAnotherTime, withGrade, withRestNone } from './grading';
 import { GRADE_IDS } from './registry';
 
@@ -37,4 +37,17 @@ describe('grading', () => {
 		expect(valueAt(now, puffiness, { place: 'submental', side: 'left' })).toBeNull();
 		expect(asAnotherTime(given, null, puffiness, ['malar'])).toEqual(given);
 	});
+});
+
+test('grades are the same whatever the tape says, and not where one more, or another, was given', () => {
+	const at = { place: 'malar', side: 'left' } as const;
+	const graded = withValue(emptyAssessment('2026-03-01T08:00:00.000Z'), 'puffiness', at, 2);
+	const taped = withValue(graded, 'neck-upper', {}, 340);
+	expect([sameGrades(graded, taped), sameGrades(null, emptyAssessment('2026-03-01T08:00:00.000Z'))]).toEqual([
+		true,
+		true
+	]);
+	expect(sameGrades(graded, withValue(graded, 'puffiness', at, 3))).toBe(false);
+	expect(sameGrades(graded, withValue(graded, 'tension', at, 1))).toBe(false);
+	expect(sameGrades(graded, null)).toBe(false);
 });

@@ -3,7 +3,7 @@
 	import { MAX_TEXT } from '$lib/core/step/common.schema';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import { allChanges } from '$lib/core/assess/change';
-	import { emptyAssessment } from '$lib/core/assess/assessment';
+	import { emptyAssessment, sameGrades } from '$lib/core/assess/assessment';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { GRADE_IDS } from '$lib/core/assess/registry';
 	import type { LengthUnit } from '$lib/core/assess/units';
@@ -49,7 +49,8 @@
 	/** What was found before has been seen: by a look, or since it was graded already when this was opened. */
 	let seen = $state(untrack(() => session.after !== null));
 	const hidden = $derived(blind && !seen);
-	const set = (assessment: Assessment) => onchange({ after: { ...assessment, takenAt: now() }, blind: hidden });
+	const set = (assessment: Assessment) =>
+		onchange({ after: { ...assessment, takenAt: now() }, blind: hidden || (session.blind && sameGrades(assessment, session.after)) });
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
 
