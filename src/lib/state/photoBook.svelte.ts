@@ -3,7 +3,7 @@ import type { Light } from '../core/measure/light';
 import type { Photo } from '../core/records/photo';
 import type { NewPhoto, Photos } from '../store/photos';
 import { FaceFinder } from './faceFinder.svelte';
-import { storageTrouble } from '../store/plainWords';
+import { nearlyFull, storageTrouble } from '../store/plainWords';
 import { PhotoClient } from '../workers/photoClient';
 import type { ComparePhotos, Simulation, TakenPicture } from '../workers/protocol';
 
@@ -20,6 +20,8 @@ export class PhotoBook {
 	share = $state<number | null>(null);
 	/** What went wrong with the last picture, and what to do. */
 	trouble = $state('');
+	/** That the place for records is nearly full, and what to do; empty otherwise. */
+	room = $state('');
 	/** A picture that may be no front photograph of one person, why, and how it is brought in all the same. */
 	doubt = $state.raw<{ readonly words: string; readonly accept: () => Promise<Photo | null> } | null>(null);
 	/** Addresses of pictures that are shown, by their file. */
@@ -48,16 +50,16 @@ export class PhotoBook {
 		}
 	}
 
-	#keep = (
+	async #keep(
 		{ picture, thumb, widthPx, heightPx }: TakenPicture,
 		taking: Taking,
 		more: Pick<NewPhoto, 'source' | 'truth' | 'distanceMm'>
-	) =>
-		this.photos.add(
-			{ ...taking, ...more, widthPx, heightPx, points: {}, suggested: {}, scale: { kind: 'none' }, note: '' },
-			picture,
-			thumb
-		);
+	): Promise<Photo> {
+		const made = { ...taking, ...more, widthPx, heightPx, points: {}, suggested: {}, note: '' };
+		const photo = await this.photos.add({ ...made, scale: { kind: 'none' } }, picture, thumb);
+		this.room = await nearlyFull();
+		return photo;
+	}
 
 	/** Whether it shows one face from the front; empty where nothing speaks against it. */
 	async #doubtOf({ picture }: TakenPicture, { view }: Taking): Promise<string> {
@@ -91,7 +93,7 @@ export class PhotoBook {
 			});
 		});
 	preview = (simulation: Simulation) => this.source.preview(simulation);
-	compare = (asked: ComparePhotos) => this.source.compare(asked);
+	compare = (asked: ComparePhotos, progress: (share: number) => void) => this.source.compare(asked, progress);
 
 	/** The address under which a picture is shown; empty where its file is not there. */
 	async urlOf(fileId: string): Promise<string> {

@@ -53,15 +53,33 @@ export class PhotoPair {
 		return this.before.takenAt > this.after.takenAt;
 	}
 
+	/** How much of a comparison is done, 0 to 1; null at rest. */
+	share = $state<number | null>(null);
+	stopped = $state(false);
+
 	async compare(primaries: readonly PairMeasureId[]): Promise<void> {
 		const retakes = retakePairs(this.others, this.view);
 		this.retakes = retakes.length;
-		this.result = await this.#book.compare({
+		this.stopped = false;
+		this.share = 0;
+		const asked = {
 			view: this.view,
 			before: pointedOf(this.before, this.others),
 			after: pointedOf(this.after, this.others),
 			primaries,
 			retakes
-		});
+		};
+		try {
+			this.result = await this.#book.compare(asked, (share) => (this.share = share));
+		} catch (error) {
+			if (!this.stopped) throw error;
+		} finally {
+			this.share = null;
+		}
+	}
+	/** Ends a comparison at once. */
+	stop(): void {
+		this.stopped = true;
+		this.#book.cancel();
 	}
 }

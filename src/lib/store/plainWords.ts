@@ -67,3 +67,19 @@ export async function askToPersist(): Promise<boolean> {
 	if (typeof navigator === 'undefined' || !navigator.storage?.persist) return false;
 	return (await navigator.storage.persisted()) || (await navigator.storage.persist());
 }
+
+/** From this share on the place for records is nearly full. */
+const NEARLY_FULL = 0.9;
+/** That the browser's place for records is nearly full, and what to do; empty where it is not, or cannot be told. */
+export async function nearlyFull(
+	estimate: () => Promise<StorageEstimate> = () => navigator.storage.estimate()
+): Promise<string> {
+	try {
+		const { usage = 0, quota = 0 } = await estimate();
+		if (!quota || usage / quota < NEARLY_FULL) return '';
+		const free = Math.max(0, (quota - usage) / 1_048_576);
+		return `This browser’s place for records is nearly full: about ${free.toFixed(0)} MB are left. Export a backup now, then remove photographs you no longer need.`;
+	} catch {
+		return '';
+	}
+}

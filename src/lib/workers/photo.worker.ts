@@ -80,7 +80,9 @@ const worker: PhotoWorker = {
 		const picture = photograph(sitterFor(asked), asked.camera);
 		return Comlink.transfer(picture, [picture.data.buffer]);
 	},
-	compare: ({ before, after, primaries, retakes, view }) =>
-		comparePair(before, after, { primaries, own: ownErrors(retakes, view), view })
+	compare({ before, after, primaries, retakes, view }, progress) {
+		const own = ownErrors(retakes, view);
+		return comparePair(before, after, { primaries, own, view, progress });
+	}
 };
 Comlink.expose(worker);

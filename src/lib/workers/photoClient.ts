@@ -27,7 +27,9 @@ export class PhotoClient {
 		this.#line.ask<SimulatedPicture>((w) => w.simulate(asked, Comlink.proxy(progress)) as Promise<SimulatedPicture>);
 	preview = (asked: Simulation): Promise<Picture> =>
 		this.#line.ask<Picture>((w) => w.preview(asked) as Promise<Picture>);
-	compare = (asked: ComparePhotos): Promise<PairComparison> => this.#line.ask((w) => w.compare(asked));
+	/** @param progress told how much is done, 0 to 1 */
+	compare = (asked: ComparePhotos, progress: (share: number) => void): Promise<PairComparison> =>
+		this.#line.ask<PairComparison>((w) => w.compare(asked, Comlink.proxy(progress)) as Promise<PairComparison>);
 	/** Ends what it does, at once. */
 	close = (): void => this.#line.close();
 }

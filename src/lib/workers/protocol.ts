@@ -117,7 +117,8 @@ export interface PhotoWorker {
 	simulate(asked: Simulation, progress: (share: number) => void): Promise<SimulatedPicture>;
 	/** A quick look, as a canvas takes it. */
 	preview(asked: Simulation): Picture;
-	compare(asked: ComparePhotos): PairComparison;
+	/** @param progress told how much is done, 0 to 1 */
+	compare(asked: ComparePhotos, progress: (share: number) => void): PairComparison;
 }
 
 /** One face on a picture. */

@@ -90,6 +90,8 @@ export interface CompareOptions {
 	readonly own?: OwnErrors;
 	/** From which side both were taken; absent: from the front. */
 	readonly view?: MeasuredView;
+	/** Told how much is done, 0 to 1. */
+	readonly progress?: (share: number) => void;
 }
 
 /** How the head is turned between two photographs; null where one of the nine points is missing. */
@@ -143,7 +145,13 @@ const turnedTooFar = ({ yaw, pitch }: PoseDifference): boolean =>
 	Math.max(Math.abs(yaw), Math.abs(pitch)) > MOST_TURNED_DEGREES;
 
 /** Standard errors of what a pair of photographs says, from the spread of each placement in both, through alignment and pose. */
-function placementErrors(before: PointedPhoto, after: PointedPhoto, scales: PairScales, view: MeasuredView) {
+function placementErrors(
+	before: PointedPhoto,
+	after: PointedPhoto,
+	scales: PairScales,
+	view: MeasuredView,
+	progress: (share: number) => void
+) {
 	const sector = rememberingSector();
 	const pose = rememberingPose(before, after);
 	const change = (a: Points, b: Points) => {
@@ -157,7 +165,9 @@ function placementErrors(before: PointedPhoto, after: PointedPhoto, scales: Pair
 		return (id: Parameters<typeof placementSdPx>[0]) => placementSdPx(id, scale, zoom);
 	};
 	const ofBefore = propagate((a: Points) => change(a, after.points), before.points, spread(before));
+	progress(0.5);
 	const ofAfter = propagate((b: Points) => change(before.points, b), after.points, spread(after));
+	progress(1);
 	return (id: PairMeasureId): number => Math.hypot(ofBefore[id] ?? 0, ofAfter[id] ?? 0);
 }
 
@@ -187,7 +197,7 @@ function withVerdicts(judged: readonly Judged[]): PairMeasure[] {
 export function comparePair(
 	before: PointedPhoto,
 	after: PointedPhoto,
-	{ primaries = [], own = {}, view = 'front' }: CompareOptions = {}
+	{ primaries = [], own = {}, view = 'front', progress = () => {} }: CompareOptions = {}
 ): PairComparison {
 	const [a, b] = [before.points, after.points];
 	const scale = scaleOf(before.scale);
@@ -207,7 +217,7 @@ export function comparePair(
 		faults
 	};
 	if (!values || (view === 'front' && !pose)) return { ...common, measures: [] };
-	const errorOf = placementErrors(before, after, scales, view);
+	const errorOf = placementErrors(before, after, scales, view, progress);
 	const judged = PAIR_MEASURES_OF[view].flatMap((id): Judged[] => {
 		const raw = values.change[id];
 		if (raw === undefined) return [];

@@ -88,7 +88,15 @@
 	{:else if pair}
 		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]" aria-live="polite">
 			{#if sentence}{#if sentence.real}<b class="font-semibold">{sentence.real}</b>{' '}{/if}<span class="text-ink2">{sentence.rest}</span>
-			{:else}<span class="text-ink2">{primaries ? 'Comparing …' : 'First say what it is about, then look.'}</span>{/if}
+			{:else}<span class="text-ink2"
+					>{!primaries
+						? 'First say what it is about, then look.'
+						: pair.stopped
+							? 'Stopped.'
+							: `Comparing … ${Math.round(100 * (pair.share ?? 0))} %`}</span
+				>{#if primaries}{' '}<button class="btn" onclick={() => (pair.stopped ? app.run(() => pair.compare(primaries)) : pair.stop())}
+						>{pair.stopped ? 'Compare' : 'Stop'}</button
+					>{/if}{/if}
 		</p>
 		<div class="grid grid-cols-1 gap-x-6 gap-y-5 pt-3 lg:grid-cols-[minmax(0,1fr)_minmax(380px,470px)]">
 			<div class="space-y-2">

@@ -82,5 +82,8 @@
 			<p class="text-flag">{book.doubt.words}</p>
 			<button class="btn mt-1" onclick={() => book.doubt?.accept()}>Keep it all the same</button>
 		</div>{/if}
+	{#if book.room}<p role="alert" class="text-flag text-[12.5px] leading-4">
+			{book.room} <a class="dotted" href="/exchange">Exchange</a>
+		</p>{/if}
 	{#if book.trouble}<p role="alert" class="text-flag text-[12.5px] leading-4">{book.trouble}</p>{/if}
 </section>
