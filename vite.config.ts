@@ -38,7 +38,12 @@ export default defineConfig({
 									test: /src[\\/]lib[\\/]ui[\\/]parts[\\/](glyphs|map|score|steps)[\\/](?!MiniFace|motionGlyph|MotionGlyph|SpotMark|PlacePicture)/,
 									minShareCount: 3
 								},
-								{ name: 'keeping', test: /src[\\/]lib[\\/](store|state)[\\/]/, minShareCount: 4 },
+								{
+									// Without what the pages of photographs and measuring share: no other page needs it.
+									name: 'keeping',
+									test: /src[\\/]lib[\\/](store|state)[\\/](?!photo|placing|faceFinder|liveHints|tapeErrors|simulated|cameraSource|countdown)/,
+									minShareCount: 4
+								},
 								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
 								// What every record is made of. The rules have no file of their own: with it every page would fetch them.
 								{

@@ -107,6 +107,9 @@ try {
 	await shot('session-after');
 	await open('/progress?client=demo-odile&session=demo-odile-13');
 	await shot('progress');
+	await open('/progress/weeks?client=demo-svea');
+	await page.getByText('What goes with what').waitFor();
+	await shot('weeks');
 	await open('/progress/photos/demo-svea-front-4');
 	await page.getByRole('button', { name: /left palpebrale superius/i }).click();
 	await shot('photo-points');
@@ -139,15 +142,6 @@ try {
 	await open('/clients/demo-l14');
 	await page.getByRole('list', { name: 'What today allows' }).waitFor();
 	await shot('clients');
-	// What today does not allow her, in the plan that is made for her.
-	await page.getByRole('button', { name: 'Begin a session' }).click();
-	await page.getByRole('heading', { name: 'What the hands find' }).waitFor();
-	await open('/compose/demo-nape-collarbone');
-	await page.locator('[data-ribbon]').first().waitFor();
-	await page.getByRole('tab', { name: /Findings/ }).click();
-	await page.getByRole('button', { name: 'Make it fit' }).click();
-	await page.getByRole('group', { name: 'What making it fit changes' }).waitFor();
-	await shot('compose-client');
 	await open('/exchange');
 	await shot('exchange');
 	await open('/settings');

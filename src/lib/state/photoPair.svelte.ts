@@ -2,7 +2,7 @@ import { minutesOfDayApart } from '../core/assess/change';
 import type { PairComparison } from '../core/measure/compare';
 import { lightDifference, type LightDifference } from '../core/measure/light';
 import type { MeasuredView } from '../core/measure/landmarks';
-import type { PairMeasureId } from '../core/measure/pairMeasures';
+import type { PairMeasureId } from '../core/measure/pairIds';
 import type { Photo } from '../core/records/photo';
 import { measuredView, pointedOf, retakePairs } from '../core/records/photoPairs';
 import type { Photos } from '../store/photos';

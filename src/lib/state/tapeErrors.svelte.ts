@@ -4,15 +4,17 @@ import type { Working } from '../core/working/working.schema';
 import type { Repository } from '../store/repository';
 
 /** So many of the latest sessions tell how exactly a practitioner measures, whoever the client was. */
-const MOST = 300;
+const MOST = 120;
 /** Read at once: more would hold the page up. */
-const PAGE = 30;
+const PAGE = 40;
 
 /** How exactly the practitioner measures by tape, from readings that were taken again, of all clients. */
 export class TapeErrors {
 	/** Moments at which something was measured twice, the earliest first. */
 	repeated = $state.raw<readonly Pick<Assessment, 'entries'>[]>([]);
 	own = $state.raw<OwnTapeErrors>({});
+	/** All were read. */
+	ready = $state(false);
 	#stopped = false;
 
 	constructor(
@@ -22,17 +24,26 @@ export class TapeErrors {
 
 	/** Reads them a few at a time, after what the page shows first. */
 	async read(): Promise<void> {
+		try {
+			const found = await this.#found();
+			if (this.#stopped) return;
+			this.repeated = found.toReversed();
+			this.own = ownTapeErrors(this.repeated, this.working());
+		} finally {
+			// Without them working values do.
+			this.ready = true;
+		}
+	}
+	async #found(): Promise<Pick<Assessment, 'entries'>[]> {
 		const found: Pick<Assessment, 'entries'>[] = [];
 		for (let at = 0; at < MOST && !this.#stopped; at += PAGE) {
-			await new Promise((resolve) => setTimeout(resolve, 16));
+			if (at) await new Promise((resolve) => setTimeout(resolve, 0));
 			const sessions = await this.repo.latestSessions(PAGE, at);
 			for (const { before, after } of sessions)
 				for (const assessment of after ? [after, before] : [before]) found.push(...repeatedOnly(assessment));
 			if (sessions.length < PAGE) break;
 		}
-		if (this.#stopped) return;
-		this.repeated = found.toReversed();
-		this.own = ownTapeErrors(this.repeated, this.working());
+		return found;
 	}
 	stop = (): void => void (this.#stopped = true);
 }

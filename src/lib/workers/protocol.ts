@@ -12,7 +12,7 @@ import type { PairComparison } from '../core/measure/compare';
 import type { FrontPoint, MeasuredView, Points } from '../core/measure/landmarks';
 import type { Stance } from '../core/measure/hints';
 import type { Light } from '../core/measure/light';
-import type { PairMeasureId } from '../core/measure/pairMeasures';
+import type { PairMeasureId } from '../core/measure/pairIds';
 import type { PointedPhoto } from '../core/measure/photo.schema';
 import type { StudyCamera, StudyFace } from '../demo/camera/face.schema';
 import type { Picture } from '../demo/camera/picture';

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { photosOf, progressOf, reportOn, sessionAt, weeksOf } from '$lib/ui/parts/shell/addresses';
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
 	import { changeSentence } from '$lib/core/assess/wording';
@@ -10,6 +9,7 @@
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
 	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
 	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -17,7 +17,6 @@
 	import ChartMenu from '$lib/ui/parts/picture/ChartMenu.svelte';
 	import PictureMenu from '$lib/ui/parts/controls/PictureMenu.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
-	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
 	import { overSentence, overSessions } from '$lib/core/assess/overSessions';
 	import OverSessions from '$lib/ui/views/progress/OverSessions.svelte';
@@ -106,18 +105,7 @@
 			<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
 			<a class="dotted text-[13px]" href={reportOn(client.id)}>Report</a>{/if}
 		<a class="dotted text-[13px]" href="/progress/practice">The practice</a>
-		{#if app.current.all.length}
-			<Select
-				label="Client"
-				value={clientId ?? ''}
-				options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
-				onchange={(id) => {
-					wished = null;
-					app.current.choose(id);
-					void goto(progressOf(id));
-				}}
-			/>
-		{/if}
+		<ClientChooser {clientId} addressOf={progressOf} onchoose={() => (wished = null)} />
 		<Segmented
 			label="What is compared"
 			value={scope}
@@ -128,7 +116,7 @@
 			onchange={(s) => (scope = s)}
 		/>
 	</div>
-	{#if chosen && pair}
+	{#if chosen && pair && tape.ready}
 		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]">
 			{#each [sentence.real, overSaid].filter(Boolean) as real (real)}<b class="font-semibold">{real}</b>{' '}{/each}
 			<span class="text-ink2"
@@ -226,7 +214,7 @@
 					</div>{/if}
 			</div>
 		</section>
-	{:else if sessions.loaded}
+	{:else if sessions.loaded && !chosen}
 		<div class="max-w-[56ch] py-10 text-[13.5px] leading-5">
 			<p class="text-ink2 mb-3">
 				{client

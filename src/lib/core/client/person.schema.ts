@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GOAL_IDS } from '../goalIds';
-import { PAIR_MEASURE_IDS } from '../measure/pairMeasures';
+import { PAIR_MEASURE_IDS } from '../measure/pairIds';
 import { IdSchema, TextSchema } from '../step/common.schema';
 import { AnswerSchema, ClearanceSchema, FollowUpSchema } from './answer.schema';
 import { DaySchema } from './days';

@@ -5,7 +5,7 @@ import { landmarkFaults } from './faults';
 import { frontMeasures } from './front';
 import type { FrontPoint, JawPoint, Pixel, Points } from './landmarks';
 import { lightDifference, lightOf } from './light';
-import { PAIR_MEASURES_OF } from './pairMeasures';
+import { PAIR_MEASURES_OF } from './pairIds';
 import { pairChange, pairSentence } from './pairWording';
 import type { PointedPhoto } from './photo.schema';
 import { GENERIC, genericPoints, predicted } from './predict';

@@ -3,17 +3,8 @@ import { normalQuantile } from '../statistics/distributions';
 import { landmarkFaults, type LandmarkFault } from './faults';
 import { rememberingSector } from './jaw';
 import { placementSdPx, type MeasuredView, type Points } from './landmarks';
-import {
-	misfit,
-	pairMeasure,
-	PAIR_MEASURES_OF,
-	pairValues,
-	type FrontPairId,
-	type Misfit,
-	type PairMeasureId,
-	type PairScales,
-	type PairUnit
-} from './pairMeasures';
+import { misfit, pairValues, type Misfit, type PairScales } from './pairMeasures';
+import { pairMeasure, PAIR_MEASURES_OF, type FrontPairId, type PairMeasureId, type PairUnit } from './pairIds';
 import type { PointedPhoto } from './photo.schema';
 import { poseDifference, POSE_POINTS, pxPerMmOf, USUAL_DISTANCE_MM, type PoseDifference } from './pose';
 import { POSE_SLOPES, UNSEEN_SD } from './poseSlopes';

@@ -1,7 +1,7 @@
 import { listWords } from '../listWords';
 import type { NotComparable, PairComparison, PairMeasure, PairVerdict } from './compare';
 import type { MeasuredView } from './landmarks';
-import type { PairUnit } from './pairMeasures';
+import type { PairUnit } from './pairIds';
 
 const DIGITS: Readonly<Record<PairUnit, number>> = { mm: 1, degrees: 1, percent: 1, ratio: 3, mm2: 0 };
 const UNITS: Readonly<Record<PairUnit, string>> = { mm: ' mm', degrees: '°', percent: ' %', ratio: '', mm2: ' mm²' };

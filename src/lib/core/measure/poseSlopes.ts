@@ -1,4 +1,4 @@
-import type { FrontPairId, PairMeasureId } from './pairMeasures';
+import type { FrontPairId, PairMeasureId } from './pairIds';
 
 /** What a turn of the head alone does to a measure, in its unit a degree. */
 export interface PoseSlope {

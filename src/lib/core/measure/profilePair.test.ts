@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { comparePair, ownErrors } from './compare';
 import { CHIN_POINTS, type AnyPoint, type Pixel, type Points } from './landmarks';
-import { PAIR_MEASURES_OF } from './pairMeasures';
+import { PAIR_MEASURES_OF } from './pairIds';
 import { pairSentence } from './pairWording';
 import type { PointedPhoto } from './photo.schema';
 import { genericPoints } from './predict';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PAIR_MEASURE_IDS } from './pairMeasures';
+import { PAIR_MEASURE_IDS } from './pairIds';
 import { MEASURED_VIEWS, POINTS_OF_VIEW, type AnyPoint } from './landmarks';
 import { PointedPhotoSchema } from './photo.schema';
 

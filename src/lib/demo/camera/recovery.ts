@@ -1,7 +1,8 @@
 import { randomNormal } from 'd3-random';
 import { comparePair, type OwnErrors } from '../../core/measure/compare';
 import { placementSdPx, type AnyPoint, type MeasuredView, type Pixel, type Points } from '../../core/measure/landmarks';
-import { pairValues, type PairMeasureId } from '../../core/measure/pairMeasures';
+import { pairValues } from '../../core/measure/pairMeasures';
+import { type PairMeasureId } from '../../core/measure/pairIds';
 import type { PointedPhoto } from '../../core/measure/photo.schema';
 import { pxPerMmOf } from '../../core/measure/pose';
 import { scaleOf } from '../../core/measure/scale';

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { pointName } from '$lib/core/measure/faults';
 	import { pairSentence } from '$lib/core/measure/pairWording';
-	import { PAIR_MEASURES_OF, type PairMeasureId } from '$lib/core/measure/pairMeasures';
+	import { PAIR_MEASURES_OF, type PairMeasureId } from '$lib/core/measure/pairIds';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { PhotoPair } from '$lib/state/photoPair.svelte';

@@ -1,15 +1,14 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Photo } from '$lib/core/records/photo';
+	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { pairOf, photosOf, progressOf } from '$lib/ui/parts/shell/addresses';
 	import { longDay } from '$lib/ui/parts/dates';
 	import Question from '$lib/ui/parts/shell/Question.svelte';
-	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import PhotoCard from '$lib/ui/views/photos/PhotoCard.svelte';
 	import TakeForm from '$lib/ui/views/photos/TakeForm.svelte';
 
@@ -63,18 +62,7 @@
 			{client ? `Photographs of ${client.name}` : 'Photographs'}
 		</h1>
 		{#if client}<a class="dotted text-[13px]" href={progressOf(client.id)}>Grades and tape</a>{/if}
-		{#if app.current.all.length}
-			<Select
-				label="Client"
-				value={clientId ?? ''}
-				options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
-				onchange={(id) => {
-					chosen = [];
-					app.current.choose(id);
-					void goto(photosOf(id));
-				}}
-			/>
-		{/if}
+		<ClientChooser {clientId} addressOf={photosOf} onchoose={() => (chosen = [])} />
 	</div>
 	{#if client}
 		<div class="grid grid-cols-1 gap-x-8 gap-y-6 pt-4 lg:grid-cols-[300px_minmax(0,1fr)]">

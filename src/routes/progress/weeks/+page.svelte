@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { goesWith } from '$lib/core/assess/goesWith';
 	import { meanOfSides } from '$lib/core/assess/lasting';
@@ -20,6 +19,7 @@
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -104,20 +104,9 @@
 	<div class="border-hair flex flex-wrap items-center gap-x-3 gap-y-2 border-b py-2.5">
 		<h1 class="flex-1 text-xl leading-7 font-[520]">{client ? `${client.name} over the weeks` : 'Over the weeks'}</h1>
 		{#if client}<a class="dotted text-[13px]" href={progressOf(client.id)}>One session</a>{/if}
-		{#if app.current.all.length}
-			<Select
-				label="Client"
-				value={clientId ?? ''}
-				options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
-				onchange={(id) => {
-					wished = null;
-					app.current.choose(id);
-					void goto(weeksOf(id));
-				}}
-			/>
-		{/if}
+		<ClientChooser {clientId} addressOf={weeksOf} onchoose={() => (wished = null)} />
 	</div>
-	{#if chosen}
+	{#if chosen && tape.ready}
 		<section class="pt-3" aria-label="Faces over the weeks">
 			<div class="flex flex-wrap items-center gap-3 pb-1.5">
 				<h2 class="text-[13.5px] font-semibold">
@@ -220,7 +209,7 @@
 						</p>{/if}
 				</section>
 			</div>{/if}
-	{:else if found.loaded}
+	{:else if found.loaded && !chosen}
 		<p class="text-ink2 max-w-[56ch] py-10 text-[13.5px] leading-5">
 			{client ? 'No session yet: there are no weeks to look at.' : 'Choose or add a client first.'}
 			<a class="dotted" href={client ? '/session' : '/clients'}>{client ? 'Begin a session' : 'Clients'}</a>

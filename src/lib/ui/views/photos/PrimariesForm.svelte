@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { MeasuredView } from '$lib/core/measure/landmarks';
-	import { PAIR_MEASURES_OF, pairMeasure, type PairMeasureId } from '$lib/core/measure/pairMeasures';
+	import { PAIR_MEASURES_OF, pairMeasure, type PairMeasureId } from '$lib/core/measure/pairIds';
 
 	interface Props {
 		view: MeasuredView;

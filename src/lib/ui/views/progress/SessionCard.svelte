@@ -7,7 +7,8 @@
 	import { dayAndHour, onWall } from '../../parts/dates';
 	import Figure from '../../parts/map/Figure.svelte';
 	import { frameOf } from '../../parts/map/orientation';
-	import { gradeShape, linesOf, STRONGEST_GRADE } from './cardShapes';
+	import { linesOf } from './cardShapes';
+	import GradedPlaces from './GradedPlaces.svelte';
 
 	interface Props extends Record<string, unknown> {
 		session: Session;
@@ -45,11 +46,7 @@
 		<text {x} y="88" class="fact strong">{word}</text>
 		<svg {x} y="96" width={FACE.width} height={FACE.height} viewBox="{frame.x} {frame.y} {frame.width} {frame.height}">
 			<Figure view="front" uid="{uid}-{i}" wide={false} plain />
-			{#each grades as grade (`${grade.zone} ${grade.side}`)}{#if grade.grade > 0}<path
-						d={gradeShape(grade)}
-						fill="var(--water1)"
-						fill-opacity={(0.75 * grade.grade) / STRONGEST_GRADE}
-					/>{/if}{/each}
+			<GradedPlaces {grades} />
 		</svg>
 	{/each}
 	{#each facts as fact, i (i)}<text x="450" y={120 + 19 * i} class="fact {i === 0 ? 'strong' : ''}">{fact}</text>{/each}

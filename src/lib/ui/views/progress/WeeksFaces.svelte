@@ -5,7 +5,7 @@
 	import { onWall, shortDay } from '../../parts/dates';
 	import Figure from '../../parts/map/Figure.svelte';
 	import { frameOf } from '../../parts/map/orientation';
-	import { gradeShape, STRONGEST_GRADE } from './cardShapes';
+	import GradedPlaces from './GradedPlaces.svelte';
 
 	interface Props {
 		sessions: readonly Session[];
@@ -60,11 +60,7 @@
 					aria-hidden="true"
 				>
 					<use href="#{uid}-face" x={frame.x} y={frame.y} width={frame.width} height={frame.height} />
-					{#each grades as grade (`${grade.zone} ${grade.side}`)}{#if grade.grade > 0}<path
-								d={gradeShape(grade)}
-								fill="var(--water1)"
-								fill-opacity={(0.75 * grade.grade) / STRONGEST_GRADE}
-							/>{/if}{/each}
+					<GradedPlaces {grades} />
 				</svg>
 				<span class="text-[11.5px] leading-4 {id === chosenId ? 'font-semibold' : 'text-ink2'}">{day}</span>
 			</button>
