@@ -16,6 +16,8 @@ export function pairCsv({ measures }: PairComparison, before: string, after: str
 		low95: m.interval[0],
 		high95: m.interval[1],
 		mdc95: m.mdc95,
+		mdcLow95: m.mdcInterval?.[0] ?? '',
+		mdcHigh95: m.mdcInterval?.[1] ?? '',
 		p: m.p,
 		pAdjusted: m.pAdjusted,
 		declared: m.primary ? 'yes' : 'no',

@@ -2,9 +2,10 @@ import { minutesOfDayApart } from '../core/assess/change';
 import type { PairComparison } from '../core/measure/compare';
 import { lightDifference, type LightDifference } from '../core/measure/light';
 import type { MeasuredView } from '../core/measure/landmarks';
+import { driftSentence, poseDrift } from '../core/measure/poseDrift';
 import type { PairMeasureId } from '../core/measure/pairIds';
 import type { Photo } from '../core/records/photo';
-import { measuredView, pointedOf, retakePairs } from '../core/records/photoPairs';
+import { measuredView, pointedOf, retakePairs, sessionPairs } from '../core/records/photoPairs';
 import type { Photos } from '../store/photos';
 import type { PhotoBook } from './photoBook.svelte';
 
@@ -40,6 +41,10 @@ export class PhotoPair {
 		return new PhotoPair(book, before, after, urls, light, await photos.all());
 	}
 
+	/** What is said of how she is steadily held otherwise after her sessions. */
+	get drifts(): readonly string[] {
+		return poseDrift(sessionPairs(this.others, this.before.clientId)).map(driftSentence);
+	}
 	/** How both are measured. */
 	get view(): MeasuredView {
 		return measuredView(this.before.view);

@@ -86,6 +86,19 @@ describe('a pair', () => {
 		expect(of(compared, 'eyeOpeningL').se).toBeLessThan(0.6);
 	});
 
+	test('with own retakes says how exactly its error is known: the more of them, the closer', () => {
+		const pair = [photo(), photo(moved(['psL'], [0, -0.6 / MM_PER_PX]))] as const;
+		const with_ = (n: number) =>
+			of(comparePair(photo(), photo(), { own: ownErrors(Array.from({ length: n }, () => pair)) }), 'eyeOpeningL');
+		const [few, many] = [with_(3), with_(30)];
+		for (const { mdc95, mdcInterval } of [few, many]) {
+			expect(mdcInterval![0]).toBeLessThan(mdc95);
+			expect(mdcInterval![1]).toBeGreaterThan(mdc95);
+		}
+		expect(many.mdcInterval![1] / many.mdcInterval![0]).toBeLessThan(few.mdcInterval![1] / few.mdcInterval![0]);
+		expect(of(comparePair(photo(), photo()), 'eyeOpeningL').mdcInterval).toBeUndefined();
+	});
+
 	test('asked about all is stricter than about what was declared', () => {
 		const after = photo(moved(['psL'], [0, -1.3 / MM_PER_PX]));
 		const [declared, all] = [comparePair(photo(), after, { primaries: ['eyeOpeningL'] }), comparePair(photo(), after)];

@@ -1,4 +1,4 @@
-import { changeTest, holm } from '../statistics/typicalError';
+import { changeTest, errorInterval, holm } from '../statistics/typicalError';
 import { normalQuantile } from '../statistics/distributions';
 import { landmarkFaults, type LandmarkFault } from './faults';
 import { rememberingSector } from './jaw';
@@ -38,6 +38,8 @@ export interface PairMeasure {
 	readonly interval: readonly [low: number, high: number];
 	/** The smallest change that is shown as more than error, at 95 %. */
 	readonly mdc95: number;
+	/** How exactly that is known, from own retakes; absent without any. */
+	readonly mdcInterval?: readonly [low: number, high: number];
 	readonly p: number;
 	/** Adjusted for how many measures were asked: those declared among themselves, all others together with them. */
 	readonly pAdjusted: number;
@@ -86,7 +88,7 @@ export interface CompareOptions {
 }
 
 /** How the head is turned between two photographs; null where one of the nine points is missing. */
-function poseOf(before: PointedPhoto, after: PointedPhoto): PoseDifference | null {
+export function poseOf(before: PointedPhoto, after: PointedPhoto): PoseDifference | null {
 	const [a, b] = [before.points, after.points];
 	if (!POSE_POINTS.every((id) => a[id] && b[id])) return null;
 	const distanceMm = before.distanceMm ?? after.distanceMm ?? USUAL_DISTANCE_MM;
@@ -162,6 +164,13 @@ function placementErrors(
 	return (id: PairMeasureId): number => Math.hypot(ofBefore[id] ?? 0, ofAfter[id] ?? 0);
 }
 
+/** The smallest change worth believing, by the typical error. */
+const MDC_PER_ERROR = normalQuantile(0.975) * Math.SQRT2;
+function mdcIntervalOf(te: number, df: number): readonly [number, number] {
+	const [low, high] = errorInterval(te, df);
+	return [MDC_PER_ERROR * low, MDC_PER_ERROR * high];
+}
+
 type Judged = Omit<PairMeasure, 'pAdjusted' | 'verdict' | 'why'> & { readonly why: NotComparable | undefined };
 
 /** Verdicts: declared measures are adjusted among themselves, the others over all that was looked at. */
@@ -229,7 +238,8 @@ export function comparePair(
 				rawChange: raw,
 				se,
 				interval,
-				mdc95: normalQuantile(0.975) * Math.SQRT2 * te,
+				mdc95: MDC_PER_ERROR * te,
+				...(mine?.df ? { mdcInterval: mdcIntervalOf(te, df) } : {}),
 				p,
 				primary: primaries.includes(id),
 				ownRetakes: mine?.df ?? 0,

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { genericPoints } from '../measure/predict';
 import { PhotoSchema, type Photo } from './photo';
-import { pointedOf, retakePairs } from './photoPairs';
+import { pointedOf, retakePairs, sessionPairs } from './photoPairs';
 
 const photo = (id: string, more: Partial<Photo>): Photo =>
 	PhotoSchema.parse({
@@ -63,4 +63,22 @@ test('retakes are of one client, one side and one moment, two by two', () => {
 	expect(retakePairs(all, 'front')).toHaveLength(1);
 	expect(retakePairs(all, 'front')[0]![0].points).toEqual(all[0]!.points);
 	expect(retakePairs(all, 'profile')).toHaveLength(1);
+});
+
+test('sessions with a front photograph before and one after are pairs, each by the first of both', () => {
+	const at = (day: number, minute: number) => `2026-03-0${day}T08:0${minute}:00.000Z`;
+	const all = [
+		photo('again', { takenAt: at(1, 2) }),
+		photo('first', { takenAt: at(1, 1), points: { prn: [1, 2] } }),
+		photo('after', { when: 'after', takenAt: at(1, 5), points: { prn: [3, 4] } }),
+		photo('alone', { sessionId: 'second', takenAt: at(2, 1) }),
+		photo('hers', { clientId: 'bo', takenAt: at(1, 1) })
+	];
+	expect(sessionPairs(all, 'ada').map((pair) => pair.map((p) => p.points.prn))).toEqual([
+		[
+			[1, 2],
+			[3, 4]
+		]
+	]);
+	expect(sessionPairs(all, 'bo')).toEqual([]);
 });

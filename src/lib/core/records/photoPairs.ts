@@ -62,3 +62,16 @@ export function retakePairs(photos: readonly Photo[], view: MeasuredView): (read
 		.slice(-MOST_PAIRS)
 		.map(([a, b]) => [pointedOf(a, photos), pointedOf(b, photos)] as const);
 }
+
+/** Front photographs of the sessions of one client, the first one before and the first one after each. */
+export function sessionPairs(photos: readonly Photo[], clientId: string): (readonly [PointedPhoto, PointedPhoto])[] {
+	const sessions = new Map<string, Partial<Record<Photo['when'], Photo>>>();
+	for (const photo of photos.toSorted((a, b) => a.takenAt.localeCompare(b.takenAt))) {
+		if (photo.clientId !== clientId || photo.view !== 'front' || !photo.sessionId) continue;
+		const known = sessions.get(photo.sessionId) ?? {};
+		sessions.set(photo.sessionId, { [photo.when]: photo, ...known });
+	}
+	return [...sessions.values()].flatMap(({ before, after }) =>
+		before && after ? [[pointedOf(before, photos), pointedOf(after, photos)] as const] : []
+	);
+}

@@ -19,6 +19,12 @@ export interface TypicalError {
 	readonly mdcDecision: number;
 }
 
+/** 95 % interval of a typical error that rests on so many degrees of freedom. */
+export const errorInterval = (te: number, df: number): Interval => [
+	te * Math.sqrt(df / chiSquareQuantile(0.975, df)),
+	te * Math.sqrt(df / chiSquareQuantile(0.025, df))
+];
+
 /**
  * Typical error from repeats.
  * @param sets readings of one and the same state each, two or more of them; taken anew, not read twice
@@ -35,10 +41,7 @@ export function typicalError(
 	const df = ownDf + (prior?.df ?? 0);
 	if (df <= 0) throw new RangeError('no repeats and no working value');
 	const te = Math.sqrt((squares + (prior ? prior.df * prior.te ** 2 : 0)) / df);
-	const interval: Interval = [
-		te * Math.sqrt(df / chiSquareQuantile(0.975, df)),
-		te * Math.sqrt(df / chiSquareQuantile(0.025, df))
-	];
+	const interval = errorInterval(te, df);
 	const k = Math.SQRT2 * normalQuantile(0.975);
 	return {
 		te,

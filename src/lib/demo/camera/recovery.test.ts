@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { comparePair } from '../../core/measure/compare';
+import { driftSentence, poseDrift } from '../../core/measure/poseDrift';
 import type { PointedPhoto } from '../../core/measure/photo.schema';
 import { CameraSchema } from './face.schema';
 import { someFaces } from './heads';
@@ -57,4 +58,21 @@ test('two profiles of an unchanged head are called changed no more often than th
 	}
 	expect(asked).toBeGreaterThan(6 * pairs * 0.9);
 	expect(falsely / asked).toBeLessThan(0.06 + slack(0.06, pairs));
+}, 60_000);
+
+test('a chin that is steadily held higher afterwards is noticed, one that is held now so, now so is not', () => {
+	const normal = normalFrom(21);
+	const [face] = someFaces(1, 17);
+	const truth = truthOf(studyHead(face!));
+	const pair = (pitch: number) => {
+		const before = pointedPhoto(truth, normal, { ...PRACTISED, poseSdDegrees: 0.5 });
+		const camera = CameraSchema.parse({ widthPx: 1200, heightPx: 1600, distanceMm: 900, pitch });
+		return [before, { ...before, points: truth.front(camera) }] as const;
+	};
+	const steady = poseDrift([3, 3.5, 4, 3, 3.4].map(pair));
+	expect(steady.map((d) => d.axis)).toEqual(['pitch']);
+	expect(steady[0]!.middle).toBeGreaterThan(2);
+	expect(driftSentence(steady[0]!)).toMatch(/^Over 5 sessions the chin is higher after than before, by \d\.\d°/);
+	expect(poseDrift([3, -3, 2, -2, 0].map(pair))).toEqual([]);
+	expect(poseDrift([4, 4].map(pair))).toEqual([]);
 }, 60_000);

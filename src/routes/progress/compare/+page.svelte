@@ -32,6 +32,7 @@
 			});
 	});
 	const pair = $derived(opened instanceof PhotoPair ? opened : null);
+	const drifts = $derived(pair?.drifts ?? []);
 	const client = $derived(pair ? app.current.byId(pair.before.clientId) : null);
 	/** Declared for her; null: it was not said yet what it is about. */
 	let looked = $state.raw<readonly PairMeasureId[] | null>(null);
@@ -109,6 +110,7 @@
 							? 'Mind the light: it differs. Lengths do not hang on it, what skin looks like does.'
 							: 'The light differs too much to judge by looking: shadows are not fullness. Lengths do not hang on it.'}
 					</p>{/if}
+				{#each drifts as drift (drift)}<p role="alert" class="text-flag text-[12.5px] leading-4">{drift}</p>{/each}
 				{#if result?.misfit}<p role="alert" class="text-flag text-[12.5px] leading-4">
 						{upper(pointName(result.misfit.point))} lies {result.misfit.offPx.toFixed(0)} px from where the other fixed points expect it.
 						<a class="dotted" href={photoAt(pair.after.id)}>Check it</a>

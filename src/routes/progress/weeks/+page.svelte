@@ -133,7 +133,7 @@
 						onchange={(id) => (measuredWish = id as ObservationId)}
 					/>
 					<span class="text-ink2 flex-1 text-[12.5px] leading-4"
-						>Dot: before, with its typical error. Blue: the fall to after. Sand: no more than measuring error from the first visit.</span
+						>Dot: before, with its typical error. Beside it: the fall to after. Sand: no more than measuring error from the first visit.</span
 					>
 					<ChartMenu title="{client?.name ?? ''} {measuredRow(shown).label}" {drawing} />{/if}
 			</div>

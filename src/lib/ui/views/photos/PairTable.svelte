@@ -30,7 +30,12 @@
 					></th
 				>
 				<td class="w-[100px]"><SandBar change={{ delta: m.change, error: m.mdc95, verdict: m.verdict }} width={96} /></td>
-				<td class="px-1.5 text-right whitespace-nowrap">{m.verdict === 'not-comparable' ? '–' : pairChange(m)}</td>
+				<td
+					class="px-1.5 text-right whitespace-nowrap"
+					title={m.mdcInterval
+						? `± ${pairFigure(m.mdc95, m.unit)}, itself known to be ${pairFigure(m.mdcInterval[0], m.unit)} to ${pairFigure(m.mdcInterval[1], m.unit)}, from ${m.ownRetakes} pairs of retakes`
+						: undefined}>{m.verdict === 'not-comparable' ? '–' : pairChange(m)}</td
+				>
 				<td class="text-left" title={m.why ? WHY_NOT[m.why] : `p ${m.pAdjusted.toFixed(3)}, adjusted`}
 					><span class="flex items-center gap-1.5 leading-4 {strong ? '' : 'text-ink2'}"
 						><VerdictSign change={{ verdict: m.verdict, delta: m.change }} />{PAIR_VERDICTS[m.verdict]}</span

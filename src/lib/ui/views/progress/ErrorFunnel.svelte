@@ -73,6 +73,26 @@
 	<p class="text-ink2 flex items-center gap-2 text-[12px] leading-4">
 		Across: repeats. Sand: the 95 % interval. Dashed: the working value. <ChartMenu title="How exactly is measured" {drawing} />
 	</p>
+	<details class="pt-1">
+		<summary class="cursor-pointer text-[12.5px]">The same as a table</summary>
+		<table class="mt-1 text-[12.5px]">
+			<caption class="sr-only">Typical error as repeats were added, mm</caption>
+			<thead class="text-ink2 text-left"
+				><tr
+					><th class="pr-4 font-normal">Repeats</th><th class="pr-4 font-normal">Typical error, mm</th><th class="font-normal"
+						>95 % interval</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each funnel as f (f.ownDf)}<tr class="border-hair border-t"
+						><td class="pr-4">{f.ownDf}</td><td class="pr-4">{f.te.toFixed(1)}</td><td
+							>{f.interval[0].toFixed(1)} to {f.interval[1].toFixed(1)}</td
+						></tr
+					>{/each}
+			</tbody>
+		</table>
+	</details>
 {:else}<p class="text-ink2 text-[13px] leading-5">
 		Nothing was measured twice at one moment yet. Take a second reading in the tape room, the tape lifted and laid again: your own error
 		takes the place of the working value.
