@@ -119,15 +119,15 @@ try {
 	await page.getByRole('button', { name: 'Look at these 4' }).click();
 	await page.getByRole('table', { name: 'Declared before looking' }).waitFor();
 	await shot('photo-pair');
+	await open('/progress/report?client=demo-odile');
+	await page.getByRole('heading', { name: 'What changed' }).waitFor();
+	await shot('report');
 	await open('/library?move=under-eye-out');
 	await page.locator('[data-move]').first().waitFor();
 	await page.getByRole('button', { name: 'drain', exact: true }).click();
 	await page.getByRole('button', { name: 'Play it' }).click();
 	await page.waitForTimeout(2200);
 	await shot('library');
-	await open('/library/sequences');
-	await page.locator('[data-ready]').first().waitFor();
-	await shot('ready');
 	await open('/compose/tide?ids=demo-bakers-dawn,demo-glass-jaw');
 	await page.getByRole('button', { name: /^Run them over/ }).click();
 	await page.getByRole('button', { name: 'Save this comparison' }).waitFor();

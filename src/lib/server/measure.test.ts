@@ -40,6 +40,22 @@ test('the figures are those of the core, to the letter', async () => {
 	});
 });
 
+test('two profiles are measured as profiles; a point of the front among them is named, in a retake too', async () => {
+	const profile = { ...before, points: GENERIC.profile };
+	const lower = { ...profile, points: { ...GENERIC.profile, chin5: [355.1, 1160] } };
+	const answer = (await (await post({ view: 'profile', before: profile, after: lower })).json()) as {
+		pose: null;
+		measures: { id: string; change: number }[];
+	};
+	expect(answer.pose).toBeNull();
+	expect(answer.measures.find((m) => m.id === 'underChinArea')!.change).toBeGreaterThan(1);
+	const mixed = await post({ view: 'profile', before: profile, after: lower, retakes: [[profile, before]] });
+	expect(mixed.status).toBe(422);
+	expect(((await mixed.json()) as { errors: { path: string }[] }).errors[0]!.path).toMatch(
+		/^retakes\[0\]\[1\]\.points\./
+	);
+});
+
 test('what is wrong is named by its field; nothing is measured', async () => {
 	const refused = async (body: unknown) => {
 		const answer = await post(body);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PAIR_MEASURE_IDS } from './pairIds';
-import { MEASURED_VIEWS, POINTS_OF_VIEW, type AnyPoint } from './landmarks';
+import { MEASURED_VIEWS, POINTS_OF_VIEW } from './landmarks';
 import { PointedPhotoSchema } from './photo.schema';
 
 /** What is asked when two photographs are compared: points, no pictures. */
@@ -20,17 +20,17 @@ export const PairQuestionSchema = z
 	})
 	.superRefine(({ view, before, after, retakes }, ctx) => {
 		const known = new Set<string>(POINTS_OF_VIEW[view]);
-		const all = [
-			['before', before],
-			['after', after],
-			...retakes.flat().map((photo, i) => [`retakes, photograph ${i + 1}`, photo])
-		] as const;
-		for (const [where, photo] of all as readonly (readonly [string, typeof before])[])
-			for (const id of Object.keys(photo.points) as AnyPoint[])
+		const photos: readonly { readonly path: PropertyKey[]; readonly points: object }[] = [
+			{ path: ['before'], points: before.points },
+			{ path: ['after'], points: after.points },
+			...retakes.flatMap((pair, i) => pair.map(({ points }, j) => ({ path: ['retakes', i, j], points })))
+		];
+		for (const { path, points } of photos)
+			for (const id of Object.keys(points))
 				if (!known.has(id))
 					ctx.addIssue({
 						code: 'custom',
-						path: [where, 'points', id],
+						path: [...path, 'points', id],
 						message: `is no point of a ${view} photograph: leave it out, or say the other view`
 					});
 	});

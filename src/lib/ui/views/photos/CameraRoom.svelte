@@ -43,6 +43,8 @@
 	/** Only the last thing that was set is drawn. */
 	let drawing = false;
 	let again = false;
+	/** Before the first picture there is nothing to be looked at. */
+	let drawn = false;
 	async function draw() {
 		if (drawing) return void (again = true);
 		drawing = true;
@@ -51,6 +53,7 @@
 			try {
 				const { data, widthPx, heightPx } = await book.preview(asked(LOOK));
 				canvas?.getContext('2d')?.putImageData(new ImageData(data, widthPx, heightPx), 0, 0);
+				drawn = true;
 			} catch {
 				again = false;
 			}
@@ -82,7 +85,7 @@
 		const pedals = new Pedals({ onsignal: (signal) => signal === 'toggle' && release() });
 		const stop = pedals.followAlone();
 		const deaf = listens ? listening.follow(kindHere()) : () => {};
-		const seen = () => (simulated ? (canvas ?? null) : video?.videoWidth ? video : null);
+		const seen = () => (simulated ? (drawn && canvas ? canvas : null) : video?.videoWidth ? video : null);
 		if (taking.view === 'front') void hints.follow(seen);
 		return () => {
 			stop();
