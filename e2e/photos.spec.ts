@@ -268,7 +268,7 @@ test('over the weeks: a face for each visit, the tape with its error, what goes 
 	await page.getByRole('button', { name: /^Save as a picture/ }).click();
 	await page.getByRole('menuitem', { name: /SVG/ }).click();
 	expect(readFileSync((await (await chart).path())!, 'utf8')).toContain('Left less right');
-	// By phone nothing of it runs over; the practice says how exactly is measured.
+	// The practice says how exactly is measured.
 	await page.goto(`${demoURL}/progress/practice`);
 	await expect(page.getByText(/from\s+\d+\s+repeats\s+and the working value/)).toBeVisible();
 

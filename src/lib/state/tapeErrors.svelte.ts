@@ -1,7 +1,9 @@
+import { onMount } from 'svelte';
 import { ownTapeErrors, repeatedOnly, type OwnTapeErrors } from '../core/assess/repeats';
 import type { Assessment } from '../core/assess/assessment.schema';
 import type { Working } from '../core/working/working.schema';
 import type { Repository } from '../store/repository';
+import type { AppState } from './app.svelte';
 
 /** So many of the latest sessions tell how exactly a practitioner measures, whoever the client was. */
 const MOST = 120;
@@ -46,4 +48,14 @@ export class TapeErrors {
 		return found;
 	}
 	stop = (): void => void (this.#stopped = true);
+}
+
+/** Read while a page is open: called where it begins. */
+export function followTapeErrors(app: Pick<AppState, 'repo' | 'working' | 'run'>): TapeErrors {
+	const tape = new TapeErrors(app.repo, () => app.working);
+	onMount(() => {
+		void app.run(() => tape.read());
+		return tape.stop;
+	});
+	return tape;
 }

@@ -44,7 +44,7 @@ async function load(): Promise<void> {
 
 /** Larger pictures take memory and time, and tell no more; on smaller ones whole px are too coarse. */
 const [SMALLEST_PX, LARGEST_PX] = [900, 1280];
-function canvasOf(bitmap: ImageBitmap | OffscreenCanvas, width: number, height: number): OffscreenCanvas {
+function canvasOf(bitmap: ImageBitmap, width: number, height: number): OffscreenCanvas {
 	const canvas = new OffscreenCanvas(width, height);
 	canvas.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0, width, height);
 	return canvas;

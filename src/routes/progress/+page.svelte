@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
 	import { photosOf, progressOf, reportOn, sessionAt, weeksOf } from '$lib/ui/parts/shell/addresses';
 	import { page } from '$app/state';
 	import { clock } from '$lib/core/step/describe';
@@ -8,7 +7,7 @@
 	import { allChanges, changesOf } from '$lib/core/assess/change';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
 	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
-	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import { followTapeErrors } from '$lib/state/tapeErrors.svelte';
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
@@ -32,11 +31,7 @@
 		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
 		[]
 	);
-	const tape = new TapeErrors(app.repo, () => app.working);
-	onMount(() => {
-		void app.run(() => tape.read());
-		return tape.stop;
-	});
+	const tape = followTapeErrors(app);
 
 	let wished = $state<string | null>(null);
 	let scope = $state<'session' | 'since'>('session');

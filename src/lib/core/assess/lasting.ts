@@ -1,5 +1,5 @@
-import { mean, median, sampleStandardDeviation } from 'simple-statistics';
-import { tQuantile } from '../statistics/distributions';
+import { median } from 'simple-statistics';
+import { meanInterval } from '../statistics/meanInterval';
 import { lagOne, trendOf, type Point } from '../statistics/trend';
 import { SIDES, type Side } from '../atlas/places';
 import type { Assessment } from './assessment.schema';
@@ -67,9 +67,7 @@ export function atOnceOf(visits: readonly Visit[], value: ValueOf): AtOnce {
 	});
 	const n = changes.length;
 	if (n < LEAST_AT_ONCE) return { ...NONE, n, verdict: 'too-few' };
-	const middle = mean(changes);
-	const half = (tQuantile(0.975, n - 1) * sampleStandardDeviation(changes)) / Math.sqrt(n);
-	const [low, high] = [middle - half, middle + half];
+	const { middle, low, high } = meanInterval(changes);
 	return { middle, low, high, n, verdict: high < 0 ? 'less' : low > 0 ? 'more' : 'may-be-chance' };
 }
 

@@ -78,6 +78,16 @@ export function smoothingSpline(x: readonly number[], y: readonly number[], stif
 	};
 }
 
+/** A contour as distances from a middle by direction, smooth; null where its points are out of order. @param angles radians, rising */
+export function contourByAngle(
+	angles: readonly number[],
+	distances: readonly number[],
+	stiffness: number
+): ((angle: number) => number) | null {
+	if (angles.some((angle, i) => i > 0 && !(angle > angles[i - 1]!))) return null;
+	return smoothingSpline(angles, distances, stiffness).at;
+}
+
 const PANELS = 64;
 /**
  * Area between two contours about a point, ½∫(r² after − r² before)dφ, by Simpson’s rule.

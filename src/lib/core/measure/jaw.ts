@@ -1,5 +1,5 @@
 import { JAW_POINTS, type Pixel, type Points } from './landmarks';
-import { signedArea, smoothingSpline } from './contour';
+import { contourByAngle, signedArea } from './contour';
 import { eyeFrame } from './front';
 import { centre, dot, minus } from './vector';
 
@@ -28,13 +28,11 @@ export function jawContour(points: Points, side: JawSide, mmPerPx: number): ((an
 		const down = dot(minus(p, eyes), frame.v) * mmPerPx - BELOW_EYES_MM;
 		return [Math.atan2(down, across), Math.hypot(across, down)] as const;
 	});
-	const angles = polar.map(([angle]) => angle);
-	if (angles.some((angle, i) => i > 0 && !(angle > angles[i - 1]!))) return null;
-	return smoothingSpline(
-		angles,
+	return contourByAngle(
+		polar.map(([angle]) => angle),
 		polar.map(([, r]) => r),
 		STIFFNESS
-	).at;
+	);
 }
 
 /** Area between the middle of the face and one side’s contour, mm²; null where points are missing or out of order. */

@@ -1,5 +1,4 @@
-import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { tQuantile } from '../statistics/distributions';
+import { meanInterval } from '../statistics/meanInterval';
 import { poseOf } from './compare';
 import type { PointedPhoto } from './photo.schema';
 
@@ -28,9 +27,7 @@ export function poseDrift(pairs: readonly (readonly [PointedPhoto, PointedPhoto]
 	if (poses.length < LEAST_PAIRS) return [];
 	return (['yaw', 'pitch'] as const).flatMap((axis): PoseDrift[] => {
 		const degrees = poses.map((pose) => pose[axis]);
-		const middle = mean(degrees);
-		const half = (tQuantile(0.975, degrees.length - 1) * sampleStandardDeviation(degrees)) / Math.sqrt(degrees.length);
-		const [low, high] = [middle - half, middle + half];
+		const { middle, low, high } = meanInterval(degrees);
 		return low > LEAST_DEGREES || high < -LEAST_DEGREES ? [{ axis, middle, low, high, pairs: degrees.length }] : [];
 	});
 }

@@ -1,4 +1,4 @@
-import { smoothingSpline, signedArea } from './contour';
+import { contourByAngle, signedArea } from './contour';
 import { CHIN_POINTS, type AnyPoint, type Pixel, type Points } from './landmarks';
 
 /** From the chin down to the neck. */
@@ -11,9 +11,9 @@ function contourAbout(points: Points, [mx, my]: Pixel, forward: 1 | -1, mmPerPx:
 	const placed = UNDER_CHIN.map((id) => points[id]);
 	if (!placed.every((p): p is Pixel => p !== undefined)) return null;
 	const angles = placed.map(([x, y]) => Math.atan2(y - my, forward * (x - mx)));
-	if (angles.some((angle, i) => i > 0 && !(angle > angles[i - 1]!))) return null;
 	const far = placed.map(([x, y]) => Math.hypot(x - mx, y - my) * mmPerPx);
-	return { at: smoothingSpline(angles, far, STIFFNESS).at, from: angles[0]!, to: angles.at(-1)! };
+	const at = contourByAngle(angles, far, STIFFNESS);
+	return at && { at, from: angles[0]!, to: angles.at(-1)! };
 }
 
 /**

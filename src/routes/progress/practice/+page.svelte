@@ -1,9 +1,8 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
 	import { subDays } from 'date-fns';
 	import { practiceOf, type Of, type PracticeRow } from '$lib/core/perform/practice';
 	import { HEADLINE_MEASURED } from '$lib/core/assess/registry';
-	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import { followTapeErrors } from '$lib/state/tapeErrors.svelte';
 	import ErrorFunnel from '$lib/ui/views/progress/ErrorFunnel.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -11,11 +10,7 @@
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 
 	const app = useApp();
-	const tape = new TapeErrors(app.repo, () => app.working);
-	onMount(() => {
-		void app.run(() => tape.read());
-		return tape.stop;
-	});
+	const tape = followTapeErrors(app);
 	const SPANS = { weeks: { label: 'Eight weeks', days: 56 }, year: { label: 'A year', days: 365 } } as const;
 	type Span = keyof typeof SPANS;
 	let span = $state<Span>('weeks');

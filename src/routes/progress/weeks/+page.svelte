@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { goesWith } from '$lib/core/assess/goesWith';
 	import { meanOfSides } from '$lib/core/assess/lasting';
@@ -18,7 +17,7 @@
 	import { lengthText } from '$lib/core/assess/units';
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { TapeErrors } from '$lib/state/tapeErrors.svelte';
+	import { followTapeErrors } from '$lib/state/tapeErrors.svelte';
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { inTurns } from '$lib/state/inTurns.svelte';
@@ -50,11 +49,7 @@
 		{ sessions: [], performed: new Map() } as Found
 	);
 	const sessions = $derived(found.current.sessions);
-	const tape = new TapeErrors(app.repo, () => app.working);
-	onMount(() => {
-		void app.run(() => tape.read());
-		return tape.stop;
-	});
+	const tape = followTapeErrors(app);
 	const own = $derived(tape.own);
 	const unit = $derived(app.settings?.units ?? 'mm');
 
