@@ -2,6 +2,7 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 import { licencesPlugin } from './scripts/licencesPlugin.ts';
+import { chunkCirclesPlugin } from './scripts/chunkCirclesPlugin.ts';
 import { detectorPlugin } from './scripts/detectorPlugin.ts';
 import { flowKernelPlugin } from './scripts/flowKernelPlugin.ts';
 import { jobWorkerPlugin } from './scripts/jobWorkerPlugin.ts';
@@ -10,48 +11,57 @@ const CORE_TESTS = 'src/lib/core/**/*.test.ts';
 /** These put another module in the place of one: they need their own. */
 const MOCKING = ['src/lib/core/vocabulary/addedWord.test.ts'];
 
+/**
+ * Few larger files compress better than many small ones, but a page is to fetch no more than it needs (bench/firstLoad.mjs):
+ * what is shared by nearly all, what draws the face, what judges. The rest divides itself by who uses it.
+ */
+const CHUNKS = [
+	{ name: 'frame', test: /node_modules[\\/](svelte|@sveltejs|esm-env|clsx|devalue)[\\/]/, priority: 9 },
+	{ name: 'dexie', test: /node_modules[\\/]dexie/, priority: 9 },
+	{ name: 'zod', test: /node_modules[\\/]zod/, priority: 9 },
+	{
+		name: 'common',
+		// Nearly every page has these; shapes, which check, come with the first write.
+		test: /src[\\/]lib[\\/](?!.*(\.schema\.ts|applyEdit|edits\.ts|geometry|drawing|parts[\\/]map|core[\\/]records[\\/](?!tables|default|dataVersion|record\.)))/,
+		minShareCount: 30,
+		priority: 5
+	},
+	{
+		name: 'face',
+		test: /src[\\/]lib[\\/](ui[\\/]parts[\\/]map[\\/](?!MiniFace|PlacePicture|LimitMarks|limitShapes|MarkSign)|core[\\/]atlas[\\/](data[\\/])?(geometry|drawing|towards))|node_modules[\\/]d3-(shape|path)/,
+		minShareCount: 4,
+		priority: 4
+	},
+	{
+		name: 'judging',
+		test: /src[\\/]lib[\\/]core[\\/](rules[\\/](?!words|wording|texts|.*Doc|examples|mutes|mend)|fit[\\/]|glide[\\/])/,
+		minShareCount: 4,
+		priority: 3
+	},
+	{ name: 'questions', test: /src[\\/]lib[\\/]core[\\/]screening[\\/](flag|limits)/, priority: 3 }
+];
+
 export default defineConfig({
-	plugins: [detectorPlugin(), flowKernelPlugin(), jobWorkerPlugin(), tailwindcss(), sveltekit(), licencesPlugin()],
+	plugins: [
+		detectorPlugin(),
+		flowKernelPlugin(),
+		jobWorkerPlugin(),
+		tailwindcss(),
+		sveltekit(),
+		licencesPlugin(),
+		chunkCirclesPlugin()
+	],
 	worker: { format: 'es', plugins: () => [flowKernelPlugin(), licencesPlugin()] },
 	environments: {
 		client: {
 			build: {
 				rolldownOptions: {
+					preserveEntrySignatures: 'allow-extension',
 					output: {
-						// Few larger files compress better than many small ones; what is fetched on demand stays apart.
 						codeSplitting: {
-							groups: [
-								{
-									name: 'controls',
-									// Without what only some pages open: menus, dialogs and fields of choice.
-									test: /node_modules[\\/](?!.*bits[\\/](dialog|alert-dialog|checkbox|switch|select|combobox|menu|dropdown-menu|menubar|context-menu|tabs|slider)[\\/])(bits-ui|svelte-toolbelt|@floating-ui|tabbable|runed|@lucide)/,
-									minShareCount: 5
-								},
-								{
-									name: 'choices',
-									test: /node_modules[\\/]bits-ui.*bits[\\/](select|menu|dropdown-menu|tabs)[\\/]/,
-									minShareCount: 3
-								},
-								{ name: 'icons', test: /node_modules[\\/]@lucide/, minShareCount: 4 },
-								{
-									name: 'drawing',
-									test: /src[\\/]lib[\\/]ui[\\/]parts[\\/](glyphs|map|score|steps)[\\/](?!MiniFace|motionGlyph|MotionGlyph|SpotMark|PlacePicture)/,
-									minShareCount: 3
-								},
-								{
-									// Without what the pages of photographs and measuring share: no other page needs it.
-									name: 'keeping',
-									test: /src[\\/]lib[\\/](store|state)[\\/](?!photo|placing|faceFinder|liveHints|tapeErrors|simulated|cameraSource|countdown)/,
-									minShareCount: 4
-								},
-								{ name: 'records', test: /node_modules[\\/](dexie|zod|immer)/, minShareCount: 2 },
-								// What every record is made of. The rules have no file of their own: with it every page would fetch them.
-								{
-									name: 'shapes',
-									test: /src[\\/]lib[\\/]core[\\/](atlas[\\/](?!geometry|data[\\/]geometry)|vocabulary|step|point|working|school|medium|records|assess)/,
-									minShareCount: 8
-								}
-							]
+							// What a group holds does not draw in all that it needs: a page would fetch what it never uses.
+							includeDependenciesRecursively: false,
+							groups: CHUNKS
 						}
 					}
 				}

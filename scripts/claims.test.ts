@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { claimsOf } from '../src/lib/core/flow/claims';
 import { modelSentences, modelSentencesDoc, wrongWith } from '../src/lib/core/flow/modelSentences';
 import { TEMPLATES } from '../src/lib/core/template/templates';
-import { DEFAULT_WORKING } from '../src/lib/core/working/working.schema';
+import { DEFAULT_WORKING } from '../src/lib/core/working/defaultWorking';
 import { demoSequences } from '../src/lib/demo/sequences';
 
 const PATH = 'src/lib/core/flow/claims.json';

@@ -6,6 +6,7 @@
 	import { page } from '$app/state';
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { LockState } from '$lib/state/lock.svelte';
+	import { onceTouched } from '$lib/state/touched';
 	import { Vault } from '$lib/store/lock/vault';
 	import { beginAnew, databaseOf, makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
@@ -27,6 +28,9 @@
 	let ready = $state(false);
 	/** Asked once; those who have agreed never fetch it. */
 	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
+
+	/** A page opens without what writes. A fetch that fails is told by the save that needs it. */
+	$effect(() => (ready ? onceTouched(() => void app.repo.prepareToWrite().catch(() => {})) : undefined));
 
 	const lockScreen = () => import('$lib/ui/parts/shell/LockScreen.svelte');
 

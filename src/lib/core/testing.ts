@@ -9,7 +9,7 @@ import { SequenceSchema, type Sequence } from './sequence/sequence.schema';
 import { StepSchema, type Step, type StepSide } from './step/step.schema';
 import { makeStep } from './technique/makeStep';
 import { techniqueById, TECHNIQUES } from './technique/library';
-import { DEFAULT_WORKING } from './working/working.schema';
+import { DEFAULT_WORKING } from './working/defaultWorking';
 
 /** Helpers for tests only: a context, short ways to write steps, and random valid sequences. */
 export const CONTEXT: ExpandContext = { working: DEFAULT_WORKING };

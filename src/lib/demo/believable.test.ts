@@ -4,7 +4,7 @@ import { changesOf } from '../core/assess/change';
 import { MEASURED_IDS } from '../core/assess/registry';
 import { comparableSessions } from '../core/assess/sessions';
 import { stepsOf } from '../core/sequence/walk';
-import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 import { makeDemo } from './demo';
 import { seededRandom } from '../core/random';
 import { normal } from './random';

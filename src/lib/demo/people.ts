@@ -1,5 +1,6 @@
 import { dayAfter, type Day } from '../core/client/days';
-import { newAnswer, type Answer } from '../core/client/answer.schema';
+import type { Answer } from '../core/client/answer.schema';
+import { newAnswer } from '../core/client/answers';
 import { PreferencesSchema, type Person } from '../core/client/person.schema';
 
 /** What the people of the demo have answered, what is marked on their maps, and what they wish. All invented. */

@@ -1,7 +1,7 @@
 import type { Binary } from '../core/records/binary';
 import { PhotoSchema, type Photo } from '../core/records/photo';
 import type { Session } from '../core/records/session';
-import { hashOfBytes } from '../core/records/snapshot';
+import { hashOfBytes } from '../core/records/hash';
 import { placementSdPx, type AnyPoint, type Pixel, type Points } from '../core/measure/landmarks';
 import { pxPerMmByEyes } from '../core/measure/pose';
 import { seededRandom } from '../core/random';

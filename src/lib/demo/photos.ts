@@ -6,7 +6,7 @@ import {
 	type StudyCameraInput,
 	type StudyFaceInput
 } from './camera/face.schema';
-import type { PhotoView } from '../core/records/photo';
+import type { PhotoView } from '../core/records/photoViews';
 
 /** A photograph of the demo practice: whose, at which of the sessions, and what the simulated camera saw. */
 export interface DemoPhoto {

@@ -4,8 +4,8 @@ import { readBackup, type Backup } from './backup/readBackup';
 import { backupOf } from './backup/writeBackup';
 import { readSequenceFile, writeSequenceFile } from './sequenceFile';
 import { SCHOOLS } from '../core/school/schools';
-import { applyEdit, revertEdit } from '../core/sequence/edits';
-import { SEQUENCE_VERSION } from '../core/sequence/sequence.schema';
+import { applyEdit, revertEdit } from '../core/sequence/applyEdit';
+import { SEQUENCE_VERSION } from '../core/sequence/format';
 import { timingOf } from '../core/sequence/timing';
 import { stepsOf } from '../core/sequence/walk';
 import { parse } from '../core/notation/parse';
@@ -14,7 +14,7 @@ import { anyStore } from '../core/records/testing';
 import { allKinds, kindOf, type KindId } from '../core/records/kinds';
 import type { Raw, RecordKind } from '../core/records/record';
 import { migrateRecord } from '../core/records/migrations/chain';
-import { hashOf } from '../core/records/snapshot';
+import { hashOf } from '../core/records/hash';
 import fc from 'fast-check';
 
 /** Files that earlier versions of the application wrote, as they are. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { TextSchema } from '../core/step/common.schema';
-import { MAX_STEPS, SEQUENCE_VERSION, SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { SequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { MAX_STEPS, SEQUENCE_VERSION } from '../core/sequence/format';
 import { toPresent } from '../core/records/migrations/sequences';
 import { CORE_VERSION } from '../core/version';
 import { CAUTION_LINE } from './caution';

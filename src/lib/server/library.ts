@@ -1,7 +1,7 @@
 import { GOAL_IDS, goalInfo } from '../core/goal/goals';
 import { MEDIA } from '../core/medium/media';
 import { RULES } from '../core/rules';
-import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 import { RULE_TEXTS, whyOf } from '../core/rules/texts';
 import { fixLabel } from '../core/rules/wording';
 import { SCHOOLS } from '../core/school/schools';

@@ -1,5 +1,5 @@
 import type { Client, ClientChange } from '../core/records/client';
-import { RecordGone } from '../store/saveRecord';
+import { RecordGone } from '../store/recordGone';
 import type { AppState } from './app.svelte';
 
 /** Changes of clients, field by field: each is made on top of what is stored by then, one after the other. */

@@ -1,7 +1,8 @@
 import { tinykeys } from 'tinykeys';
 import type { Level } from '../core/step/levels';
 import { stepped } from '../core/step/dose';
-import { moveStep, removeSteps, setStep, type Edit } from '../core/sequence/edits';
+import { moveStep, removeSteps, setStep } from '../core/sequence/edits';
+import type { Edit } from '../core/sequence/edit.schema';
 import {
 	duplicateSteps,
 	groupSteps,

@@ -1,5 +1,5 @@
 import type { CustomRecord } from '../core/records/custom';
-import { RecordGone } from '../store/saveRecord';
+import { RecordGone } from '../store/recordGone';
 import type { CustomKind } from '../store/repository';
 import type { AppState } from './app.svelte';
 

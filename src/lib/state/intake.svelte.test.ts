@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, test } from 'vitest';
-import { newAnswer, type Answer } from '../core/client/answer.schema';
+import type { Answer } from '../core/client/answer.schema';
+import { newAnswer } from '../core/client/answers';
 import { ClientSchema, type Client } from '../core/records/client';
 import { FLAGS } from '../core/screening/flags';
 import { effectsOf } from '../core/screening/allowed';

@@ -1,4 +1,5 @@
-import { newAnswer, type Answer } from '../core/client/answer.schema';
+import type { Answer } from '../core/client/answer.schema';
+import { newAnswer } from '../core/client/answers';
 import type { Day } from '../core/client/days';
 import type { SidedZone } from '../core/client/sidedZone';
 import type { Client } from '../core/records/client';

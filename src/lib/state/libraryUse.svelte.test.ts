@@ -2,7 +2,8 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { schoolById } from '../core/school/schools';
-import { applyEdit, insertStep, setHead, setStep } from '../core/sequence/edits';
+import { insertStep, setHead, setStep } from '../core/sequence/edits';
+import { applyEdit } from '../core/sequence/applyEdit';
 import { EMPTY_HISTORY } from '../core/sequence/history';
 import { stepsOf } from '../core/sequence/walk';
 import { techniqueById } from '../core/technique/library';
@@ -55,9 +56,9 @@ describe('findings in the editor', () => {
 	test('set aside without a reason is refused in a sentence; with one it goes and can be taken up again', async () => {
 		const draft = await draftOf();
 		const hands = finding(draft, 'hands-clean');
-		draft.mute(hands, ' ');
+		draft.mute(hands, 'Hands', ' ');
 		expect(draft.refusal).toMatch(/reason/);
-		draft.mute(hands, 'washed outside');
+		draft.mute(hands, 'Hands', 'washed outside');
 		expect(finding(draft, 'hands-clean')).toBeUndefined();
 		await settled(draft);
 		expect((await repo.sequence('s1'))!.sequence.mutes).toEqual([{ key: hands.key, reason: 'washed outside' }]);

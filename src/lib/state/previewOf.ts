@@ -1,5 +1,6 @@
 import { differences, type Difference } from '../core/sequence/difference';
-import { applyEdit, type Edit } from '../core/sequence/edits';
+import { edited } from '../core/sequence/edits';
+import type { Edit } from '../core/sequence/edit.schema';
 import { timingOf } from '../core/sequence/timing';
 import type { SequenceDraft } from './sequenceDraft.svelte';
 
@@ -12,7 +13,7 @@ export interface Preview {
 
 /** What an edit would change, in words, and how long the sequence would then be. */
 export function previewOf(draft: SequenceDraft, edit: Edit): Preview {
-	const after = applyEdit(draft.sequence, edit);
+	const after = edited(draft.sequence, edit);
 	return {
 		changes: differences(draft.sequence, after),
 		fromSeconds: draft.judgement.timing.expectedSeconds,

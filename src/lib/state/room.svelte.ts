@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { recallOutside, rememberOutside } from '../store/outside';
 
 /** Widths of map, steps and inspector, percent. */
@@ -20,15 +19,28 @@ export type Preset = keyof typeof PRESETS;
 /** While the text stands beside the steps it has a share of its own; the face keeps its room. */
 const WITH_TEXT: Columns = [25, 37, 38];
 
-const percent = z.number().min(0).max(100);
-const columns = z.tuple([percent, percent, percent]);
-const RoomSchema = z.object({ columns, withText: columns, score: percent, unfolded: percent });
+/** What is kept of the room. */
+interface Kept {
+	readonly columns: Columns;
+	readonly withText: Columns;
+	readonly score: number;
+	readonly unfolded: number;
+}
+const isPercent = (value: unknown): value is number => typeof value === 'number' && value >= 0 && value <= 100;
+const areColumns = (value: unknown): boolean => Array.isArray(value) && value.length === 3 && value.every(isPercent);
+/** Four numbers' worth of shape: a schema for them would come with every first look at the page. */
+function isKept(value: unknown): value is Kept {
+	const kept = value as Partial<Kept> | null;
+	if (typeof kept !== 'object' || !kept) return false;
+	return areColumns(kept.columns) && areColumns(kept.withText) && isPercent(kept.score) && isPercent(kept.unfolded);
+}
 
-function stored(): z.infer<typeof RoomSchema> | null {
+function stored(): Kept | null {
 	try {
-		return RoomSchema.parse(JSON.parse(recallOutside('room') ?? ''));
+		const kept: unknown = JSON.parse(recallOutside('room') ?? '');
+		return isKept(kept) ? kept : null;
 	} catch {
-		// Nothing kept, or of another shape: the room is as at first.
+		// Nothing kept, or what is no JSON: the room is as at first.
 		return null;
 	}
 }

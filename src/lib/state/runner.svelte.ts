@@ -8,7 +8,8 @@ import {
 	type DoneCount
 } from '../core/perform/position';
 import { cutAt, replay, type Stretch } from '../core/perform/run';
-import type { MarkId, RunEvent } from '../core/records/runEntry';
+import type { RunEvent } from '../core/records/runEntry';
+import type { MarkId } from '../core/records/runMarks';
 import type { Waits } from '../core/records/waits';
 import type { TimedEvent } from '../core/sequence/expand';
 

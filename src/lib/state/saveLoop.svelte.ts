@@ -1,4 +1,4 @@
-import { RecordGone } from '../store/saveRecord';
+import { RecordGone } from '../store/recordGone';
 import { storageTrouble } from '../store/plainWords';
 import { oncePainted } from './oncePainted';
 

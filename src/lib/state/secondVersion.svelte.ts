@@ -1,25 +1,36 @@
-import { kindOf, type KindId } from '../core/records/kinds';
+import type { KindId } from '../core/records/tables';
 import { liveRows } from '../store/liveRows.svelte';
+import type { VersionPair } from '../store/repository';
 import { useApp } from './app.svelte';
 
+type PlainKind = Exclude<KindId, 'sequence'>;
+
+/** Two versions with what they say in words. What knows the words is fetched where there is a second one at all. */
+async function told(kind: PlainKind, pair: VersionPair | null) {
+	if (!pair) return null;
+	const { kindOf } = await import('../core/records/kinds');
+	const of = kindOf(kind).facts!;
+	const others = of(pair.second.record);
+	const facts = of(pair.stored).map(([name, stored], i) => ({ name, stored, second: others[i]?.[1] ?? '' }));
+	return { second: pair.second, facts };
+}
+
 /** Another version of a record, beside the stored one, in facts. Must be called during component initialisation. */
-export function useSecondVersion(kind: Exclude<KindId, 'sequence'>, id: () => string | null) {
+export function useSecondVersion(kind: PlainKind, id: () => string | null) {
 	const app = useApp();
-	const pair = liveRows(
+	const versions = liveRows(
 		id,
-		(recordId) => (recordId ? app.repo.versionPair(kind, recordId) : Promise.resolve(null)),
+		async (recordId) => (recordId ? told(kind, await app.repo.versionPair(kind, recordId)) : null),
 		null
 	);
 	return {
 		/** What differs or not, field by field; null where there is but one version. */
 		get facts() {
-			if (!pair.current) return null;
-			const of = kindOf(kind).facts!;
-			const others = of(pair.current.second.record);
-			return of(pair.current.stored).map(([name, stored], i) => ({ name, stored, second: others[i]?.[1] ?? '' }));
+			return versions.current?.facts ?? null;
 		},
 		settle: async (choice: 'stored' | 'second'): Promise<void> => {
-			if (pair.current) await app.run(() => app.repo.settle(pair.current!.second, choice));
+			const { current } = versions;
+			if (current) await app.run(() => app.repo.settle(current.second, choice));
 		}
 	};
 }

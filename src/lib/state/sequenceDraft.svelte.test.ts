@@ -2,6 +2,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { EMPTY_HISTORY } from '../core/sequence/history';
+import { checked } from '../core/sequence/applyEdit';
 import { setHead, setStep } from '../core/sequence/edits';
 import { CONTEXT, NOW, pump, sequenceOf, step } from '../core/testing';
 import { makeDb, type SoftTideDb } from '../store/db';
@@ -54,6 +55,18 @@ describe('the draft of a sequence', () => {
 		draft.redo();
 		expect(draft.sequence.title).toBe('Two');
 		expect(draft.said).toBe('Done again: Call it Two');
+	});
+	test('a value that is not allowed is refused; before that could be known, it is taken back as soon as it is', async () => {
+		const draft = await draftOf();
+		const lanes = (n: number) => draft.do(setStep(draft.sequence, 'a', { lanes: n }));
+		expect([rename(draft, 'Kept'), lanes(99)]).toEqual([true, true]);
+		draft.checkBy(checked);
+		expect(draft.byId.get('a')!.step.lanes).toBe(1);
+		expect([draft.sequence.title, draft.redoLabel]).toEqual(['Kept', null]);
+		expect(draft.refusal).toMatch(/cannot be done/);
+		expect([lanes(99), lanes(3)]).toEqual([false, true]);
+		await settled(draft);
+		expect((await repo.sequence('s1'))!.sequence).toEqual(draft.sequence);
 	});
 	test('what is judged follows at once', async () => {
 		const draft = await draftOf();

@@ -1,10 +1,11 @@
-import { ZodError } from 'zod';
-import type { ClientFacts } from '../core/screening/clientFacts';
+import type { ClientFacts } from '../core/screening/clientFacts.schema';
 import { withUpkeep } from '../core/links/drainPolicy';
-import type { Edit } from '../core/sequence/edits';
+import type { Edit } from '../core/sequence/edit.schema';
+import { EditRefused } from '../core/sequence/edits';
 import { editTo } from '../core/sequence/editTo';
 import { Chosen } from './chosen.svelte';
-import { commit, redo, soundHistory, undo, type Draft, type History } from '../core/sequence/history';
+import { commit, redo, soundHistory, undo, type Check, type Draft } from '../core/sequence/history';
+import type { History } from '../core/sequence/history.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import type { Step } from '../core/step/step.schema';
 import { LIKENESSES, stepsLike, type LikenessId } from '../core/sequence/likeness';
@@ -31,9 +32,19 @@ const SETTLE_MS = 200;
 const droppedWords = (count: number): string =>
 	`${count} ${count === 1 ? 'edit' : 'edits'} of the history did not fit this sequence and ${count === 1 ? 'was' : 'were'} dropped. The sequence itself is as it was.`;
 
+/** What a schema found, if it is that. Told by its name: what it is made by is fetched later. */
+const issuesOf = (error: unknown): readonly { readonly message: string }[] | null =>
+	error instanceof Error && error.name === 'ZodError'
+		? (error as Error & { issues: { message: string }[] }).issues
+		: null;
+
+/** A draft to which nothing comes back. */
+const withoutFuture = (draft: Draft): Draft => ({ ...draft, history: { ...draft.history, future: [] } });
+
 /** Why an edit was refused, as a sentence. */
 function refusalWords(error: unknown): string {
-	if (error instanceof ZodError) return `This cannot be done: ${error.issues.map((i) => i.message).join('; ')}.`;
+	const found = error instanceof EditRefused ? error.problems : issuesOf(error);
+	if (found) return `This cannot be done: ${found.map((i) => i.message).join('; ')}.`;
 	return error instanceof Error ? error.message : String(error);
 }
 
@@ -55,6 +66,8 @@ export class SequenceDraft {
 		() => this.steps.map((s) => s.step.id),
 		() => this.selectedId
 	);
+	/** Looks at every value after an edit; until it has been fetched, an edit is only held to not contradict itself. */
+	#check: Check | undefined;
 	/** The last edit of a burst that is not over: typing or dragging on replaces it. */
 	#live: Edit | null = null;
 
@@ -100,6 +113,20 @@ export class SequenceDraft {
 		});
 	}
 
+	/** From now on every edit is checked whole; what was edited before that is looked at now, and taken back where it was none that is allowed. */
+	checkBy(check: Check): void {
+		this.#check = check;
+		try {
+			check(this.sequence);
+		} catch (error) {
+			const refusal = refusalWords(error);
+			const { past } = this.history;
+			// What is taken back so is not offered again.
+			if (past.length) this.#set(withoutFuture(undo(this.#draft)));
+			this.refusal = refusal;
+		}
+	}
+
 	get sequence(): Sequence {
 		return this.#draft.sequence;
 	}
@@ -121,7 +148,7 @@ export class SequenceDraft {
 	do(edit: Edit | null): boolean {
 		if (!edit) return false;
 		try {
-			this.#set(commit(this.#draft, withUpkeep(this.sequence, edit, this.context.working)));
+			this.#set(commit(this.#draft, withUpkeep(this.sequence, edit, this.context.working), this.#check));
 			this.said = edit.label;
 			return true;
 		} catch (error) {
@@ -168,8 +195,8 @@ export class SequenceDraft {
 	#walkTo(past: number): boolean {
 		let draft = this.#draft;
 		try {
-			while (draft.history.past.length > Math.max(0, past)) draft = undo(draft);
-			while (draft.history.past.length < past && draft.history.future.length) draft = redo(draft);
+			while (draft.history.past.length > Math.max(0, past)) draft = undo(draft, this.#check);
+			while (draft.history.past.length < past && draft.history.future.length) draft = redo(draft, this.#check);
 			this.#set(draft);
 			return true;
 		} catch {
@@ -190,7 +217,7 @@ export class SequenceDraft {
 		const base = live ? undo(this.#draft) : this.#draft;
 		try {
 			const edit = make(base.sequence);
-			this.#set(edit ? commit(base, withUpkeep(base.sequence, edit, this.context.working)) : base);
+			this.#set(edit ? commit(base, withUpkeep(base.sequence, edit, this.context.working), this.#check) : base);
 			this.#live = edit ? (this.#draft.history.past.at(-1) ?? null) : null;
 			return true;
 		} catch (error) {
@@ -228,9 +255,9 @@ export class SequenceDraft {
 	}
 
 	/** Sets a finding aside with a reason. */
-	mute(finding: Finding, reason: string): void {
+	mute(finding: Finding, said: string, reason: string): void {
 		try {
-			this.do(muteFinding(this.sequence, finding, reason));
+			this.do(muteFinding(this.sequence, finding, said, reason));
 		} catch (error) {
 			this.refusal = refusalWords(error);
 		}

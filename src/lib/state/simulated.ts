@@ -1,4 +1,4 @@
-import type { PhotoView } from '../core/records/photo';
+import type { PhotoView } from '../core/records/photoViews';
 import {
 	CameraSchema,
 	StudyFaceSchema,

@@ -1,5 +1,5 @@
 import { untrack } from 'svelte';
-import type { KindId } from '../core/records/kinds';
+import type { KindId } from '../core/records/tables';
 import { liveRows } from '../store/liveRows.svelte';
 import { useApp } from './app.svelte';
 

@@ -3,7 +3,7 @@ import { emptyAssessment } from '../core/assess/assessment';
 import { withReading } from '../core/assess/repeats';
 import type { Session } from '../core/records/session';
 import { NOW } from '../core/testing';
-import { DEFAULT_WORKING } from '../core/working/working.schema';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 import { TapeErrors } from './tapeErrors.svelte';
 
 const spot = { side: 'left' } as const;

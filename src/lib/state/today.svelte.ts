@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { formatISO } from 'date-fns';
 import type { Day } from '../core/client/days';
 
 /** How often it is looked whether a new day has begun, ms. */
@@ -12,7 +12,7 @@ export class Today {
 		this.#look();
 	}
 	#look = (): void => {
-		const day = format(this.now(), 'yyyy-MM-dd');
+		const day = formatISO(this.now(), { representation: 'date' });
 		if (day !== this.current) this.current = day;
 	};
 

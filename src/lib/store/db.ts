@@ -1,9 +1,7 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import { DATA_VERSION } from '../core/records/dataVersion';
-import { allKinds, KIND_IDS, kindOf, type KindId, type RecordOf } from '../core/records/kinds';
-import { CHAIN, kindsToMigrate, migrateRecord } from '../core/records/migrations/chain';
-import type { Emit } from '../core/records/migrations/migration';
-import type { Raw } from '../core/records/record';
+import type { RecordOf } from '../core/records/kinds';
+import { TABLES, tableRow, KIND_IDS, type KindId } from '../core/records/tables';
 import { lockOf, type Vault } from './lock/vault';
 
 export type SoftTideDb = Dexie;
@@ -12,38 +10,10 @@ export const DEMO_DB_NAME = 'soft-tide-demo';
 
 /** The table of a kind of record. */
 export const tableOf = <K extends KindId>(db: SoftTideDb, kind: K): EntityTable<RecordOf<K>, 'id'> =>
-	db.table(kindOf(kind).table) as unknown as EntityTable<RecordOf<K>, 'id'>;
+	db.table(TABLES[kind].table) as unknown as EntityTable<RecordOf<K>, 'id'>;
 
 /** Hears how many records of an older store are up to date by now, and of how many. */
 export type OnUpgrade = (done: number, total: number) => void;
-
-/** Brings every record of an older database up to date, in place; what comes out of one is added. */
-async function upgrade(
-	tables: { table: (name: string) => Dexie.Table },
-	to: number,
-	onupgrade: OnUpgrade
-): Promise<void> {
-	const emitted = new Map<string, Map<string, Raw>>();
-	const emit: Emit = (id, made) => {
-		const { table } = kindOf(id);
-		const known = emitted.get(table) ?? new Map<string, Raw>();
-		emitted.set(table, known.set(String(made.id), made));
-	};
-	const kinds = kindsToMigrate(KIND_IDS, to - 1, to);
-	const counts = await Promise.all(kinds.map((kind) => tables.table(kindOf(kind).table).count()));
-	const total = counts.reduce((a, b) => a + b, 0);
-	let done = 0;
-	for (const kind of kinds)
-		await tables
-			.table(kindOf(kind).table)
-			.toCollection()
-			.modify((raw: Raw, ref: { value: Raw }) => {
-				ref.value = migrateRecord(kind, raw, to - 1, emit, to);
-				onupgrade(++done, total);
-			});
-	for (const [table, made] of emitted) await tables.table(table).bulkPut([...made.values()]);
-	onupgrade(total, total);
-}
 
 /**
  * Opens nothing yet: Dexie opens at the first query. The name tells the demo practice from the user's own. Tables and
@@ -55,12 +25,16 @@ export function makeDb(name: string, onupgrade: OnUpgrade = () => {}, vault?: Va
 	if (vault) db.use(lockOf(vault));
 	for (let version = 1; version <= DATA_VERSION; version++) {
 		const stores: Record<string, string> = {};
-		for (const { table, indexes } of allKinds()) {
+		for (const { table, indexes } of KIND_IDS.map(tableRow)) {
 			const keys = indexes[version];
 			if (keys) stores[table] = keys;
 		}
-		const made = db.version(version).stores(stores);
-		if (CHAIN.some((m) => m.to === version)) made.upgrade((tx) => upgrade(tx, version, onupgrade));
+		const upgraded = async (tx: Transaction) => {
+			// The transaction is kept open until what knows the older shapes has been fetched.
+			const { upgrade } = await Dexie.waitFor(import('./upgrade'));
+			await upgrade(tx, version, onupgrade);
+		};
+		db.version(version).stores(stores).upgrade(upgraded);
 	}
 	return db;
 }

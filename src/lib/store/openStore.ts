@@ -1,7 +1,5 @@
-import { z } from 'zod';
 import type { Session } from '../core/records/session';
 import type { SomeRows } from '../formats/backup/backupSchema';
-import type { RunEvent } from '../core/records/runEntry';
 import { clearOutside, recallOutside, rememberOutside } from './outside';
 import { DB_NAME, DEMO_DB_NAME, makeDb, type OnUpgrade } from './db';
 import type { Lock } from './lock/lock';
@@ -73,33 +71,13 @@ export async function makeDemoOnce(repo: Repository): Promise<void> {
 
 /** Earlier versions noted the place of a stage outside of the database, under this name and the session's id. */
 const STAGE_KEY = 'soft-tide-stage-';
-const OldStageSchema = z.object({
-	seconds: z.number().min(0),
-	haltedSeconds: z.number().min(0).default(0),
-	played: z.array(z.object({ from: z.number().min(0), to: z.number().min(0) })).default([])
-});
-
-/** The log that says of an old stage what was noted of it. */
-function logOf({ seconds, played, haltedSeconds }: z.infer<typeof OldStageSchema>, atMs: number): RunEvent[] {
-	const events = played.flatMap(({ from, to }, i): RunEvent[] => [
-		{ kind: 'jump', seconds: from, from: i ? played[i - 1]!.to : 0, atMs },
-		// All of its halt lies before the last stretch: only the sum was known.
-		{ kind: 'go', seconds: from, atMs: atMs + (i && i === played.length - 1 ? 1000 * haltedSeconds : 0) },
-		{ kind: 'pause', seconds: to, atMs }
-	]);
-	return [...events, { kind: 'jump', seconds, from: played.at(-1)?.to ?? 0, atMs }];
-}
 
 /** Takes what earlier versions noted of interrupted stages into the database, and out of the browser's other store. */
 export async function takeOverStages(repo: Repository): Promise<void> {
-	for (const key of stageKeys()) {
-		const id = key.slice(STAGE_KEY.length);
-		const old = OldStageSchema.safeParse(parsed(localStorage.getItem(key)));
-		const session = await repo.session(id);
-		if (old.success && session && session.endedAt === null)
-			for (const event of logOf(old.data, Date.parse(session.updatedAt))) await repo.logRun(id, event);
-		localStorage.removeItem(key);
-	}
+	const keys = stageKeys();
+	if (!keys.length) return;
+	const { takeOverStage } = await import('./oldStage');
+	for (const key of keys) await takeOverStage(repo, key, key.slice(STAGE_KEY.length));
 }
 
 /** Names of what an earlier version noted; none where the browser lets nobody look. */
@@ -108,13 +86,5 @@ function stageKeys(): string[] {
 		return Object.keys(localStorage).filter((k) => k.startsWith(STAGE_KEY));
 	} catch {
 		return [];
-	}
-}
-
-function parsed(text: string | null): unknown {
-	try {
-		return JSON.parse(text ?? '');
-	} catch {
-		return null;
 	}
 }

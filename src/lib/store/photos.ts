@@ -1,9 +1,8 @@
 import type { Binary } from '../core/records/binary';
 import type { Photo } from '../core/records/photo';
-import { hashOfBytes } from '../core/records/snapshot';
 import { tableOf, type SoftTideDb } from './db';
-import { removeRecord } from './removeRecord';
-import { saveRecord, type Saved, type Stamp } from './saveRecord';
+import type { Stamp } from './reading';
+import type { Saved } from './saveRecord';
 
 /** A picture as it is stored. */
 export interface PictureFile {
@@ -11,6 +10,9 @@ export interface PictureFile {
 	readonly bytes: Uint8Array<ArrayBuffer>;
 }
 export type NewPhoto = Omit<Photo, 'id' | 'revision' | 'updatedAt' | 'fileId' | 'thumbId'>;
+
+/** Who only looks at photographs does not fetch what keeps them. */
+const writing = () => import('./photoWriting');
 
 /** Photographs and their files: both go together, and in one transaction. */
 export class Photos {
@@ -30,26 +32,10 @@ export class Photos {
 	file = (id: string): Promise<Binary | undefined> => tableOf(this.db, 'binary').get(id);
 
 	/** Keeps a photograph with its picture and a small one of it. @throws whatever the database throws; nothing is stored then */
-	async add(photo: NewPhoto, picture: PictureFile, thumb: PictureFile): Promise<Photo> {
-		const { now: updatedAt, newId } = this.stamp();
-		const binaries = [picture, thumb].map(({ type, bytes }): Binary => ({
-			id: hashOfBytes(bytes),
-			revision: 1,
-			updatedAt,
-			clientId: photo.clientId,
-			type,
-			bytes
-		}));
-		const [file, small] = binaries as [Binary, Binary];
-		return this.db.transaction('rw', this.db.tables, async () => {
-			await tableOf(this.db, 'binary').bulkPut(binaries);
-			const draft = { ...photo, id: newId(), revision: 0, updatedAt, fileId: file.id, thumbId: small.id };
-			return (await saveRecord(this.db, 'photo', draft, this.stamp())).record;
-		});
-	}
+	add = async (photo: NewPhoto, picture: PictureFile, thumb: PictureFile): Promise<Photo> =>
+		(await writing()).addPhoto(this.db, this.stamp(), photo, picture, thumb);
 	/** Points, notes: what is known of it. */
-	save = (photo: Photo): Promise<Saved<Photo>> =>
-		this.db.transaction('rw', this.db.tables, () => saveRecord(this.db, 'photo', photo, this.stamp()));
+	save = async (photo: Photo): Promise<Saved<Photo>> => (await writing()).savePhoto(this.db, this.stamp(), photo);
 	/** With its files, where no other photograph has the same. */
-	remove = async (id: string): Promise<void> => void (await removeRecord(this.db, 'photo', id));
+	remove = async (id: string): Promise<void> => (await writing()).dropPhoto(this.db, id);
 }

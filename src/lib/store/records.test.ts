@@ -5,7 +5,8 @@ import { NOW } from '../core/testing';
 import { allKinds, KIND_IDS, kindOf, type KindId } from '../core/records/kinds';
 import type { RecordKind } from '../core/records/record';
 import { recordsDoc } from '../core/records/recordsDoc';
-import { AS_PLANNED, type Session } from '../core/records/session';
+import type { Session } from '../core/records/session';
+import { AS_PLANNED } from '../core/records/asPlanned';
 import { anyStore } from '../core/records/testing';
 import type { SomeRows } from '../formats/backup/backupSchema';
 import { uncheckedBackup } from '../formats/backup/testing';
@@ -18,11 +19,18 @@ import { removeRecord } from './removeRecord';
 import { Repository } from './repository';
 import { saveRecord, settleVersions } from './saveRecord';
 
-/** A kind that nobody has thought of yet: a line in the table, and everything knows it. */
+/** A kind that nobody has thought of yet: a row of its table and a line, and everything knows it. */
+vi.mock('../core/records/tables', async (original) => {
+	const { TABLES } = await original<typeof import('../core/records/tables')>();
+	const { 'second-version': last, ...plain } = TABLES;
+	const tables = { ...plain, wish: { table: 'wishes', indexes: { 5: 'id, clientId' } }, 'second-version': last };
+	return { TABLES: tables, KIND_IDS: Object.keys(tables), tableRow: (id: KindId) => tables[id] };
+});
 vi.mock('../core/records/kindTable', async (original) => {
 	const { RECORD_KINDS } = await original<typeof import('../core/records/kindTable')>();
 	const { secondVersionKind } = await import('../core/records/secondVersion');
-	const { RecordFields, sequenceAt } = await import('../core/records/record');
+	const { RecordFields } = await import('../core/records/fields.schema');
+	const { sequenceAt } = await import('../core/records/record');
 	const { SequenceSchema } = await import('../core/sequence/sequence.schema');
 	const { z } = await import('zod');
 	const wishKind: RecordKind<never> = {

@@ -2,28 +2,13 @@ import { kindOf, type KindId, type RecordOf } from '../core/records/kinds';
 import { stamped, type RecordKind, type StoredRecord } from '../core/records/record';
 import type { SecondVersion } from '../core/records/secondVersion';
 import { tableOf, type SoftTideDb } from './db';
+import { RecordGone } from './recordGone';
 import { sweepReferred } from './removeRecord';
 
 export interface Saved<T> {
 	readonly record: T;
 	/** True where an older revision was saved: the record stands as a second version, nothing was overwritten. */
 	readonly second: boolean;
-}
-
-/**
- * What was to be saved, or what it belongs to, was removed meanwhile: in another window, or with its client. Nothing is
- * stored, so that nothing comes back without its owner.
- */
-export class RecordGone extends Error {
-	override name = 'RecordGone';
-	/** @param owner the kind of what it belonged to, where that is gone too: then it cannot be kept */
-	constructor(
-		kind: RecordKind,
-		readonly owner: string | null
-	) {
-		const of = owner ? `, and so was the ${owner} that it belongs to` : '';
-		super(`This ${kind.title.toLowerCase()} was removed in another window${of}. Your change is not stored.`);
-	}
 }
 
 export interface Stamp {
@@ -62,7 +47,7 @@ export async function saveRecord<K extends KindId>(
 		const given = kind.schema.parse(draft);
 		const known = await table.get(given.id);
 		const owner = await missingOwner(db, kind, given);
-		if (owner || (!known && given.revision > 0)) throw new RecordGone(kind, owner);
+		if (owner || (!known && given.revision > 0)) throw new RecordGone(kind.title, owner);
 		const record = stamped(kind, given, given.revision + 1, stamp.now);
 		const second = known !== undefined && known.revision !== given.revision;
 		if (second) await seconds.put(secondVersionOf(id, record, stamp));

@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { SequenceSchema } from '../core/sequence/sequence.schema';
-import { HistorySchema } from '../core/sequence/history';
+import { HistorySchema } from '../core/sequence/history.schema';
 import { MEDIA } from '../core/medium/media';
 import { SCHOOLS } from '../core/school/schools';
 import { TECHNIQUES } from '../core/technique/library';

@@ -5,7 +5,6 @@
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import type { Visits } from '$lib/store/repository';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
-	import RedFlags from '$lib/ui/parts/shell/RedFlags.svelte';
 	import { clientAt } from '$lib/ui/parts/shell/addresses';
 	import ClientList from '$lib/ui/views/clients/ClientList.svelte';
 
@@ -39,4 +38,6 @@
 		today={app.today.current}
 	/>
 </div>
-{#if redFlags}<RedFlags bind:open={redFlags} />{/if}
+{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
+			bind:open={redFlags}
+		/>{/await}{/if}

@@ -1,15 +1,12 @@
 <script lang="ts">
-	import Question from '$lib/ui/parts/shell/Question.svelte';
 	import { printAt } from '$lib/ui/parts/shell/addresses';
-	import { AlertDialog } from 'bits-ui';
 	import Download from '@lucide/svelte/icons/download';
 	import Upload from '@lucide/svelte/icons/upload';
 	import { fileName } from '$lib/formats/download';
-	import { writeSequenceFile } from '$lib/formats/sequenceFile';
 	import { onMount } from 'svelte';
+	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { dayAndHour } from '$lib/ui/parts/dates';
-	import { observationsCsv } from '$lib/formats/observationsCsv';
 	import { Exchange } from '$lib/state/exchange.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ExchangeClient } from '$lib/workers/exchangeClient';
@@ -51,6 +48,12 @@
 	let wiping = $state(false);
 	let over = $state(false);
 
+	/** What asks, and what writes the smaller files, is fetched by those who want it. */
+	const question = () => import('$lib/ui/views/exchange/DeleteAll.svelte');
+	async function exportOne(sequence: Sequence) {
+		const { writeSequenceFile } = await import('$lib/formats/sequenceFile');
+		saveFile(fileName(sequence.title, 'json'), writeSequenceFile(sequence));
+	}
 	async function exportAll() {
 		const written = await exchange.write();
 		if (!written) return;
@@ -60,6 +63,7 @@
 	async function exportObservations() {
 		const sessions = (await app.run(() => app.repo.sessionsSince(''))) ?? [];
 		const name = (id: string) => app.current.byId(id)?.name ?? id;
+		const { observationsCsv } = await import('$lib/formats/observationsCsv');
 		saveFile(
 			fileName(`soft-tide-observations-${new Date().toISOString().slice(0, 10)}`, 'csv'),
 			observationsCsv(sessions, name),
@@ -114,11 +118,8 @@
 						></span
 					>
 					<a class="btn" href={printAt(sequence.id)}>Print</a>
-					<button
-						type="button"
-						class="btn"
-						aria-label="Export {sequence.title}"
-						onclick={() => saveFile(fileName(sequence.title, 'json'), writeSequenceFile(sequence))}><Download size={14} />File</button
+					<button type="button" class="btn" aria-label="Export {sequence.title}" onclick={() => exportOne(sequence)}
+						><Download size={14} />File</button
 					>
 				</li>
 			{/each}
@@ -181,13 +182,4 @@
 		</div>
 	</section>
 </div>
-<Question
-	bind:open={wiping}
-	title="Delete all?"
-	words="All clients, sequences, sessions and settings go from this browser. Only an exported file brings them back."
->
-	{#snippet answers()}
-		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>
-		<AlertDialog.Action class="btn btn-primary" onclick={wipe}>Delete all</AlertDialog.Action>
-	{/snippet}
-</Question>
+{#if wiping}{#await question() then { default: DeleteAll }}<DeleteAll bind:open={wiping} onwipe={wipe} />{/await}{/if}

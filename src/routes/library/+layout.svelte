@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { Toaster } from 'svelte-sonner';
 	import { page } from '$app/state';
+	import { Fetched } from '$lib/state/fetched.svelte';
 
 	let { children }: { children: Snippet } = $props();
 	const ROOMS = [
@@ -15,10 +15,12 @@
 		{ href: '/library/notation', label: 'Notation' },
 		{ href: '/library/model', label: 'The tide' }
 	];
+	/** Nothing is said before somebody has done something. */
+	const toaster = new Fetched(async () => (await import('svelte-sonner')).Toaster).soon();
 	const here = (href: string) => page.url.pathname === href;
 </script>
 
-<Toaster position="bottom-left" />
+{#if toaster.current}<toaster.current position="bottom-left" />{/if}
 <nav class="border-hair flex flex-wrap items-baseline gap-x-5 border-b px-4" aria-label="Parts of the Library">
 	<span class="flare py-1.5 pr-2 text-xl font-[520]" aria-hidden="true">Library</span>
 	{#each ROOMS as room (room.href)}

@@ -1,33 +1,37 @@
+<script lang="ts" module>
+	import { loadTechniques } from '$lib/state/techniques.svelte';
+
+	// Asked for while the records are being opened. Who needs it, and is told that it could not be fetched, asks again.
+	void loadTechniques().catch(() => {});
+</script>
+
 <script lang="ts">
 	import { composeAt, moveAt } from '$lib/ui/parts/shell/addresses';
-	import { DropdownMenu } from 'bits-ui';
 	import Copy from '@lucide/svelte/icons/copy';
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { toast } from 'svelte-sonner';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { ZONE_IDS, ZONES } from '$lib/core/atlas/zones';
 	import { GOAL_IDS, goalInfo } from '$lib/core/goal/goals';
 	import { ANY_TECHNIQUE, techniqueIndex, type TechniqueFilter } from '$lib/core/search/search';
-	import { factsOf } from '$lib/core/screening/clientFacts';
 	import { licenceLimits } from '$lib/core/screening/licence';
 	import { techniqueToday } from '$lib/core/screening/ofTechnique';
 	import { blankTechnique } from '$lib/core/technique/blank';
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
-	import { addTechniqueTo } from '$lib/state/addTechnique';
 	import { CustomEditing } from '$lib/state/customEditing.svelte';
+	import { Fetched } from '$lib/state/fetched.svelte';
+	import { oncePainted } from '$lib/state/oncePainted';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
+	import Menu from '$lib/ui/parts/controls/Menu.svelte';
 	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';
-	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
 	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import TechniqueDetail from '$lib/ui/views/library/TechniqueDetail.svelte';
-	import TechniqueForm from '$lib/ui/views/library/TechniqueForm.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import TechniqueList from '$lib/ui/views/library/TechniqueList.svelte';
 	import TechniqueChart from '$lib/ui/views/library/TechniqueChart.svelte';
@@ -46,7 +50,9 @@
 	const editing = new CustomEditing<Technique>(app, 'technique');
 	const find = $derived(techniqueIndex(library.all));
 	/** Who is up next, and what today allows her. */
-	const limits = $derived(factsOf(app.current.client, app.today.current)?.limits ?? []);
+	const screening = new Fetched(() => import('$lib/core/screening/clientFacts'));
+	$effect(() => (app.current.client && library.loaded ? oncePainted(() => void screening.want()) : undefined));
+	const limits = $derived(screening.current?.factsOf(app.current.client, app.today.current)?.limits ?? []);
 	const codes = $derived(licenceLimits(app.settings?.licence ?? []));
 	let onlyHers = $state(false);
 	const matching = $derived(find(filter));
@@ -61,11 +67,15 @@
 	const set = (change: Partial<TechniqueFilter>) => (filter = { ...filter, ...change });
 	const any = <T extends string>(list: { value: T; label: string }[], label: string) => [{ value: 'any' as const, label }, ...list];
 
+	const toasts = () => import('svelte-sonner');
 	async function add(sequenceId: string, technique: Technique) {
-		const stepId = await app.run(() => addTechniqueTo(app.repo, sequenceId, technique, ownIds.has(technique.id)));
+		const stepId = await app.run(async () => {
+			const { addTechniqueTo } = await import('$lib/state/addTechnique');
+			return addTechniqueTo(app.repo, sequenceId, technique, ownIds.has(technique.id));
+		});
 		const title = sequences.find((s) => s.id === sequenceId)?.title ?? '';
 		if (stepId)
-			toast(`“${technique.title}” is in “${title}”.`, {
+			(await toasts()).toast(`“${technique.title}” is in “${title}”.`, {
 				action: { label: 'Go there', onClick: () => void goto(composeAt(sequenceId, stepId)) }
 			});
 	}
@@ -81,128 +91,134 @@
 	async function remove(technique: Technique) {
 		const record = await app.run(() => app.repo.removeCustom('technique', technique.id));
 		if (!record) return;
-		toast(`“${technique.title}” is removed. Sequences keep their copies.`, {
+		(await toasts()).toast(`“${technique.title}” is removed. Sequences keep their copies.`, {
 			duration: 15_000,
 			action: { label: 'Put it back', onClick: () => void app.run(() => app.repo.putCustomBack('technique', record)) }
 		});
 	}
 </script>
 
-<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px]">
-	<section class="flex min-h-0 min-w-0 flex-col lg:overflow-y-auto" aria-label="Moves">
-		<h1 class="sr-only">Moves</h1>
-		<div class="flex flex-wrap items-center gap-2 px-4 py-2">
-			<input
-				type="search"
-				class="field w-56"
-				aria-label="Find a move"
-				placeholder="puffy eyes, jowls, zigzag"
-				value={filter.words}
-				oninput={(e) => set({ words: e.currentTarget.value })}
-			/>
-			<Select
-				label="Area"
-				value={filter.zone}
-				options={any(
-					ZONE_IDS.map((z) => ({ value: z, label: ZONES[z].label })),
-					'any area'
-				)}
-				onchange={(zone) => set({ zone })}
-			/>
-			<Select
-				label="Tool"
-				value={filter.tool}
-				options={any(
-					[
-						{ value: 'hands' as const, label: 'Hands only' },
-						...Object.entries(TOOLS).map(([value, label]) => ({ value: value as keyof typeof TOOLS, label }))
-					],
-					'any tool'
-				)}
-				onchange={(tool) => set({ tool })}
-			/>
-			<Select
-				label="Goal"
-				value={filter.goal}
-				options={any(
-					GOAL_IDS.map((g) => ({ value: g, label: goalInfo(g).label })),
-					'any goal'
-				)}
-				onchange={(wanted) => set({ goal: wanted })}
-			/>
-			{#if today}<Select
-					label="For"
-					value={onlyHers ? 'hers' : 'all'}
+<!-- All of it at once: nothing is pushed down by what comes a moment later. Without a store it opens all the same. -->
+{#if app.current.loaded || app.storeless}
+	<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px]">
+		<section class="flex min-h-0 min-w-0 flex-col lg:overflow-y-auto" aria-label="Moves">
+			<h1 class="sr-only">Moves</h1>
+			<div class="flex flex-wrap items-center gap-2 px-4 py-2">
+				<input
+					type="search"
+					class="field w-56"
+					aria-label="Find a move"
+					placeholder="puffy eyes, jowls, zigzag"
+					value={filter.words}
+					oninput={(e) => set({ words: e.currentTarget.value })}
+				/>
+				<Select
+					label="Area"
+					value={filter.zone}
+					options={any(
+						ZONE_IDS.map((z) => ({ value: z, label: ZONES[z].label })),
+						'any area'
+					)}
+					onchange={(zone) => set({ zone })}
+				/>
+				<Select
+					label="Tool"
+					value={filter.tool}
+					options={any(
+						[
+							{ value: 'hands' as const, label: 'Hands only' },
+							...Object.entries(TOOLS).map(([value, label]) => ({ value: value as keyof typeof TOOLS, label }))
+						],
+						'any tool'
+					)}
+					onchange={(tool) => set({ tool })}
+				/>
+				<Select
+					label="Goal"
+					value={filter.goal}
+					options={any(
+						GOAL_IDS.map((g) => ({ value: g, label: goalInfo(g).label })),
+						'any goal'
+					)}
+					onchange={(wanted) => set({ goal: wanted })}
+				/>
+				{#if app.current.client}<Select
+						label="For"
+						value={onlyHers ? 'hers' : 'all'}
+						options={[
+							{ value: 'all', label: 'for anybody' },
+							{ value: 'hers', label: `What ${app.current.client.name} may have` }
+						]}
+						onchange={(v) => (onlyHers = v === 'hers')}
+					/>{/if}
+				<Segmented
+					label="How the moves are shown"
+					value={shape}
 					options={[
-						{ value: 'all', label: 'for anybody' },
-						{ value: 'hers', label: `What ${today.name} may have` }
+						{ value: 'chart', label: 'Soundings' },
+						{ value: 'list', label: 'List' }
 					]}
-					onchange={(v) => (onlyHers = v === 'hers')}
-				/>{/if}
-			<Segmented
-				label="How the moves are shown"
-				value={shape}
-				options={[
-					{ value: 'chart', label: 'Soundings' },
-					{ value: 'list', label: 'List' }
-				]}
-				onchange={(v) => (shape = v)}
-			/>
-			<button type="button" class="btn" onclick={begin}><Plus size={14} />New move</button>
-			<span class="text-ink2 text-xs" role="status">
-				{#if library.loaded}{found.length} of {library.all.length}{#if onlyHers && matching.length > found.length}, {matching.length -
-							found.length} taken out for her{/if}{/if}
-			</span>
-		</div>
-		<div class="flex flex-wrap gap-x-0.5 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
-			{#each Object.keys(AIMS) as Aim[] as aim (aim)}
-				<button
-					type="button"
-					class="flex min-h-6 items-center gap-1 rounded-md px-1 text-xs {filter.aim === aim
-						? 'bg-wash font-semibold shadow-[inset_0_-2px_var(--ink)]'
-						: 'text-ink2 hover:bg-wash/60'}"
-					aria-pressed={filter.aim === aim}
-					onclick={() => set({ aim: filter.aim === aim ? 'any' : aim })}><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</button
-				>
-			{/each}
-		</div>
-		{#if found.length && shape === 'list'}
-			<TechniqueList techniques={found} openId={open?.id ?? null} {ownIds} {limits} {codes} onopen={(t) => show(t.id)} />
-		{:else if found.length}
-			<TechniqueChart techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
-		{:else if library.loaded}
-			<p class="text-ink2 px-4 py-6 text-[13.5px]">
-				No move has all of this. <button type="button" class="dotted" onclick={() => (filter = ANY_TECHNIQUE)}>Show all again</button>
-			</p>
-		{/if}
-	</section>
-	<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
-		{#if open}<SecondVersions kind="technique" id={open.id} onsettled={editing.leave} />{/if}
-		{#if editing.item}
-			<TechniqueForm technique={editing.item} onsave={save} oncancel={editing.leave} />
-		{:else if open}
-			<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences} {today} {codes}>
-				{#snippet actions()}
-					<DropdownMenu.Root>
-						<DropdownMenu.Trigger class="btn btn-primary" disabled={!sequences.length}
-							><Plus size={14} />Add to a sequence</DropdownMenu.Trigger
+					onchange={(v) => (shape = v)}
+				/>
+				<button type="button" class="btn" onclick={begin}><Plus size={14} />New move</button>
+				<span class="text-ink2 text-xs" role="status">
+					{#if library.loaded}{found.length} of {library.all.length}{#if onlyHers && matching.length > found.length}, {matching.length -
+								found.length} taken out for her{/if}{/if}
+				</span>
+			</div>
+			<div class="flex flex-wrap gap-x-0.5 gap-y-0.5 px-3 pb-2" role="group" aria-label="Aim">
+				{#each Object.keys(AIMS) as Aim[] as aim (aim)}
+					<button
+						type="button"
+						class="flex min-h-6 items-center gap-1 rounded-md px-1 text-xs {filter.aim === aim
+							? 'bg-wash font-semibold shadow-[inset_0_-2px_var(--ink)]'
+							: 'text-ink2 hover:bg-wash/60'}"
+						aria-pressed={filter.aim === aim}
+						onclick={() => set({ aim: filter.aim === aim ? 'any' : aim })}><AimGlyph {aim} size={14} />{AIMS[aim].toLowerCase()}</button
+					>
+				{/each}
+			</div>
+			{#if found.length && shape === 'list'}
+				<TechniqueList techniques={found} openId={open?.id ?? null} {ownIds} {limits} {codes} onopen={(t) => show(t.id)} />
+			{:else if found.length}
+				<TechniqueChart techniques={found} openId={open?.id ?? null} {ownIds} working={app.context.working} onopen={(t) => show(t.id)} />
+			{:else if library.loaded}
+				<p class="text-ink2 px-4 py-6 text-[13.5px]">
+					No move has all of this. <button type="button" class="dotted" onclick={() => (filter = ANY_TECHNIQUE)}>Show all again</button>
+				</p>
+			{/if}
+		</section>
+		<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
+			{#if open}<SecondVersions kind="technique" id={open.id} onsettled={editing.leave} />{/if}
+			{#if editing.item}
+				{#await import('$lib/ui/views/library/TechniqueForm.svelte') then { default: TechniqueForm }}<TechniqueForm
+						technique={editing.item}
+						onsave={save}
+						oncancel={editing.leave}
+					/>{/await}
+			{:else if open}
+				<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences} {today} {codes}>
+					{#snippet actions()}
+						<Menu
+							class="btn btn-primary"
+							align="start"
+							disabled={!sequences.length}
+							items={sequences.map((s) => ({ key: s.id, label: s.title, onselect: () => void add(s.id, open) }))}
+							><Plus size={14} />Add to a sequence</Menu
 						>
-						<DropdownMenu.Portal>
-							<DropdownMenu.Content class="floating" align="start">
-								{#each sequences as s (s.id)}
-									<DropdownMenu.Item class="floating-item" onSelect={() => add(s.id, open)}>{s.title}</DropdownMenu.Item>
-								{/each}
-							</DropdownMenu.Content>
-						</DropdownMenu.Portal>
-					</DropdownMenu.Root>
-					<button type="button" class="btn" onclick={() => copy(open)}><Copy size={14} />Copy as mine</button>
-					{#if ownIds.has(open.id)}
-						<button type="button" class="btn" onclick={() => editing.change(open.id)}><Pencil size={14} />Change</button>
-						<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
-					{/if}
-				{/snippet}
-			</TechniqueDetail>
-		{/if}
-	</aside>
-</div>
-{#if editing.gone}<GoneDialog {...editing.gone} onkeep={editing.keepAsNew} ondrop={editing.leave} />{/if}
+						<button type="button" class="btn" onclick={() => copy(open)}><Copy size={14} />Copy as mine</button>
+						{#if ownIds.has(open.id)}
+							<button type="button" class="btn" onclick={() => editing.change(open.id)}><Pencil size={14} />Change</button>
+							<button type="button" class="btn" onclick={() => remove(open)}><Trash2 size={14} />Remove</button>
+						{/if}
+					{/snippet}
+				</TechniqueDetail>
+			{/if}
+		</aside>
+	</div>
+{/if}
+{#if editing.gone}{#await import('$lib/ui/parts/shell/GoneDialog.svelte') then { default: GoneDialog }}<GoneDialog
+			{...editing.gone}
+			onkeep={editing.keepAsNew}
+			ondrop={editing.leave}
+		/>{/await}{/if}

@@ -10,18 +10,15 @@
 	import { followTapeErrors } from '$lib/state/tapeErrors.svelte';
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
+	import { Fetched } from '$lib/state/fetched.svelte';
+	import { oncePainted } from '$lib/state/oncePainted';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ImageDown from '@lucide/svelte/icons/image-down';
 	import ChartMenu from '$lib/ui/parts/picture/ChartMenu.svelte';
 	import PictureMenu from '$lib/ui/parts/controls/PictureMenu.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
-	import MeasuredChanges from '$lib/ui/views/progress/MeasuredChanges.svelte';
 	import { overSentence, overSessions } from '$lib/core/assess/overSessions';
-	import OverSessions from '$lib/ui/views/progress/OverSessions.svelte';
-	import AtOnceAndLasting from '$lib/ui/views/progress/AtOnceAndLasting.svelte';
-	import SessionStrip from '$lib/ui/views/progress/SessionStrip.svelte';
-	import ZoneChangeMap from '$lib/ui/views/progress/ZoneChangeMap.svelte';
 
 	const app = useApp();
 	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
@@ -84,8 +81,22 @@
 		const of = allChanges(chosen!.before, chosen!.after, app.working, true, own);
 		return drawApart(SessionCard, { session: chosen!, clientName: client?.name ?? '', observed, sentence: changeSentence(of) });
 	}
-	/** Sentence, face, tape, strip: one after the other. */
-	const parts = inTurns(() => 4, 1);
+	/** The sentence first; what draws is fetched once it is on the screen, and comes one after the other: face, tape, strip. */
+	const drawings = new Fetched(() =>
+		Promise.all([
+			import('$lib/ui/views/progress/ZoneChangeMap.svelte'),
+			import('$lib/ui/views/progress/MeasuredChanges.svelte'),
+			import('$lib/ui/views/progress/SessionStrip.svelte'),
+			import('$lib/ui/views/progress/AtOnceAndLasting.svelte')
+		])
+	);
+	$effect(() => (chosen && tape.ready ? oncePainted(() => void drawings.want()) : undefined));
+	const parts = inTurns(() => (drawings.current ? 4 : 0), 0, 1);
+	const drawn = $derived.by(() => {
+		const [map, tape, strip, lasting] = drawings.current ?? [];
+		const turn = <T,>(n: number, part: { default: T } | undefined): T | null => (part && parts.current > n ? part.default : null);
+		return { map: turn(0, map), tape: turn(1, tape), strip: turn(2, strip), lasting: turn(3, lasting) };
+	});
 	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
 </script>
 
@@ -139,24 +150,22 @@
 							onchange={(id) => (observedWish = id)}
 						/>
 					</div>{/if}
-				{#if parts.current > 1}<ZoneChangeMap {observed} changes={zones}>
-						{#snippet under()}{#if over}<OverSessions
-									{over}
-									label={gradeRow(observed).label}
-									blind={sessions.current.filter((s) => s.blind).length}
-								/>{/if}{/snippet}
-					</ZoneChangeMap>{/if}
+				<div class="min-h-[390px]">
+					{#if drawn.map}<drawn.map {observed} changes={zones} {over} blind={sessions.current.filter((s) => s.blind).length} />{/if}
+				</div>
 			</section>
 			<section>
 				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
-				{#if parts.current > 2}<MeasuredChanges
-						before={pair.a}
-						after={pair.b}
-						working={app.working}
-						comparable={pair.comparable}
-						{own}
-						unit={app.settings?.units ?? 'mm'}
-					/>{/if}
+				<div class="min-h-[300px]">
+					{#if drawn.tape}<drawn.tape
+							before={pair.a}
+							after={pair.b}
+							working={app.working}
+							comparable={pair.comparable}
+							{own}
+							unit={app.settings?.units ?? 'mm'}
+						/>{/if}
+				</div>
 				<p class="text-ink2 pt-2 text-[12px] leading-4">
 					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error {errorSaid}). A
 					filled dot stands clear of it. A single pair of grades is never judged; grades are over the sessions.
@@ -170,14 +179,16 @@
 				</h2>
 				<ChartMenu title="{client?.name ?? ''} session by session" drawing={strip} />
 			</div>
-			{#if parts.current > 3}<SessionStrip
-					sessions={sessions.current}
-					chosenId={chosen.id}
-					observed={HEADLINE_MEASURED}
-					{width}
-					bind:drawing={strip}
-					onchoose={(id) => (wished = id)}
-				/>{/if}
+			<div class="min-h-[118px]">
+				{#if drawn.strip}<drawn.strip
+						sessions={sessions.current}
+						chosenId={chosen.id}
+						observed={HEADLINE_MEASURED}
+						{width}
+						bind:drawing={strip}
+						onchoose={(id) => (wished = id)}
+					/>{/if}
+			</div>
 			<div class="grid grid-cols-1 gap-x-8 gap-y-3 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
 				<dl class="text-ink2 grid h-fit max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 text-[12.5px]">
 					{#if chosen.sequence}<dt>Done</dt>
@@ -201,8 +212,8 @@
 					<dt>Record</dt>
 					<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
 				</dl>
-				{#if parts.current > 3}<div>
-						<AtOnceAndLasting sessions={sessions.current} observed={HEADLINE_MEASURED} unit={app.settings?.units ?? 'mm'} />
+				{#if drawn.lasting}<div>
+						<drawn.lasting sessions={sessions.current} observed={HEADLINE_MEASURED} unit={app.settings?.units ?? 'mm'} />
 						<p class="text-ink2 pt-1 text-[12px] leading-4">
 							With their 95 % intervals. One person’s record, not proof: what else changed in these weeks is in it too.
 						</p>

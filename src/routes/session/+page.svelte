@@ -8,26 +8,18 @@
 	import { ENTERED_MEASURED_IDS, GRADE_IDS, inSection, isChoice, observation } from '$lib/core/assess/registry';
 	import { placesLookedAt } from '$lib/core/perform/lookedAt';
 	import { usualOf } from '$lib/core/assess/doubts';
-	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { Session } from '$lib/core/records/session';
+	import { AS_PLANNED } from '$lib/core/records/asPlanned';
 	import { sameDay } from '$lib/ui/parts/dates';
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import { clock } from '$lib/core/step/describe';
 	import { asTaken, withMet } from '$lib/core/sequence/chosen';
 	import { stepsOf } from '$lib/core/sequence/walk';
-	import { judge } from '$lib/core/rules/judge';
-	import { forOneself } from '$lib/core/fitted/forOneself';
-	import { plannedCounts } from '$lib/core/perform/account';
-	import { AS_PLANNED } from '$lib/core/records/session';
-	import { makeItFit } from '$lib/core/fitted/makeItFit';
-	import { isOfClient } from '$lib/core/rules/rule';
-	import { sentenceOf } from '$lib/core/rules/wording';
-	import { allowedLines } from '$lib/core/screening/allowed';
 	import { isRefused } from '$lib/core/screening/start';
-	import RedFlags from '$lib/ui/parts/shell/RedFlags.svelte';
 	import SessionLine from '$lib/ui/views/session/SessionLine.svelte';
-	import TodayLimits from '$lib/ui/views/session/TodayLimits.svelte';
 	import { CAUTION_LINE } from '$lib/formats/caution';
+	import { Fetched } from '$lib/state/fetched.svelte';
+	import { oncePainted } from '$lib/state/oncePainted';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
@@ -72,20 +64,26 @@
 	let options = $state.raw<Readonly<Record<string, string>>>({});
 	const sequence = $derived(planned && withMet(asTaken(planned, options), met));
 	const today = $derived(app.today.current);
-	const facts = $derived(factsOf(client, today));
+	/** Nothing is begun before it is known what today allows. */
+	const planning = new Fetched(() => import('$lib/ui/views/session/planning'));
+	$effect(() => (here ? oncePainted(() => void planning.want()) : undefined));
+	const plan = $derived(planning.current);
+	const facts = $derived(plan?.factsOf(client, today) ?? null);
 	const given = $derived({ ...app.context, client: facts });
 	const refused = $derived(isRefused(facts?.limits ?? []));
 	/** As she may have it: it is this that the session performs, unless the plan is wanted as it is. */
-	const fitted = $derived(sequence && facts?.limits.length ? makeItFit(sequence, given) : null);
+	const fitted = $derived(plan && sequence && facts?.limits.length ? plan.makeItFit(sequence, given) : null);
 	let fit = $state(true);
 	const asPlanned = $derived(fit && fitted ? fitted.sequence : sequence);
 	/** On oneself it is done with two hands, before a mirror. */
-	const own = $derived(asPlanned && (client?.performer === 'self' || asPlanned.performer === 'self') ? forOneself(asPlanned, given) : null);
+	const own = $derived(
+		plan && asPlanned && (client?.performer === 'self' || asPlanned.performer === 'self') ? plan.forOneself(asPlanned, given) : null
+	);
 	const performed = $derived(own?.sequence ?? asPlanned);
-	const judgement = $derived(performed ? judge(performed, given) : null);
+	const judgement = $derived(plan && performed ? plan.judge(performed, given) : null);
 	const grave = $derived(judgement?.findings.filter((f) => f.severity === 'stop') ?? []);
 	/** Stops of hers want a reason, which is kept. */
-	const herStops = $derived(grave.filter(isOfClient));
+	const herStops = $derived(plan ? grave.filter(plan.isOfClient) : []);
 	const stops = $derived(grave.length - herStops.length);
 	let reason = $state('');
 	let redFlags = $state(false);
@@ -121,7 +119,7 @@
 	/** @param how on the stage, written down as done, or only looked at */
 	async function start(how: 'stage' | 'written' | 'looked') {
 		const perform = how !== 'looked';
-		if (!client || (perform && (refused || (herStops.length > 0 && !reason.trim())))) return;
+		if (!client || !plan || (perform && (refused || (herStops.length > 0 && !reason.trim())))) return;
 		const { now, newId } = app.repo.stamp();
 		const session = {
 			...AS_PLANNED,
@@ -130,7 +128,7 @@
 			startedAt: how === 'written' ? new Date(Date.parse(now) - 1000 * seconds).toISOString() : now,
 			endedAt: how === 'stage' ? null : now,
 			...(how === 'written' && performed
-				? { guided: false, done: plannedCounts(performed, app.context), workedSeconds: Math.round(seconds) }
+				? { guided: false, done: plan.plannedCounts(performed, app.context), workedSeconds: Math.round(seconds) }
 				: {}),
 			zoneOffsetMinutes: -new Date().getTimezoneOffset(),
 			sequence: null,
@@ -138,8 +136,8 @@
 			context: [...context],
 			told,
 			screened: facts && {
-				held: allowedLines(facts.limits, today).map((l) => `${l.name}: ${l.effects.join('. ')}`.slice(0, 300)),
-				despite: perform ? herStops.map((f) => ({ what: sentenceOf(f).head.slice(0, 300), reason: reason.trim() })) : [],
+				held: plan.allowedLines(facts.limits, today).map((l) => `${l.name}: ${l.effects.join('. ')}`.slice(0, 300)),
+				despite: perform ? herStops.map((f) => ({ what: plan!.sentenceOf(f).head.slice(0, 300), reason: reason.trim() })) : [],
 				fitted: perform && performed !== sequence
 			}
 		};
@@ -206,88 +204,92 @@
 						{client.cautions}
 					</p>{/if}
 			</section>
-			{#if client && facts}<TodayLimits
-					{client}
-					limits={facts.limits}
-					{today}
-					sessions={sessions.current}
-					steps={sequence ? stepsOf(sequence).map((s) => s.step) : []}
-					{fitted}
-					{fit}
-					onfit={(f) => (fit = f)}
-					stops={herStops}
-					{reason}
-					onreason={(r) => (reason = r)}
-					onredflags={() => (redFlags = true)}
-				/>{/if}
-			<section>
-				<h2 class="mb-1.5 text-[15px] font-semibold">Sequence</h2>
-				{#if sequences.current.length}
-					<Select
-						label="Sequence"
-						value={sequenceId ?? ''}
-						options={sequences.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
-						onchange={(id) => {
-							wished = id;
-							met = new Set();
-							options = {};
-						}}
-						class="min-h-11 w-full text-[15px]"
-					/>
-				{:else}<p class="text-ink2 text-[13px]">
-						None yet. <a class="dotted" href="/compose">Compose one</a>, or only look today.
-					</p>{/if}
-				{#if planned}<div class="mt-3">
-						<TodayAsks
-							sequence={asTaken(planned, options)}
-							{met}
-							taken={options}
-							onmet={(m) => (met = m)}
-							ontake={(group, option) => (options = { ...options, [group]: option })}
+			{#if plan}{#if client && facts}<plan.TodayLimits
+						{client}
+						limits={facts.limits}
+						{today}
+						sessions={sessions.current}
+						steps={sequence ? stepsOf(sequence).map((s) => s.step) : []}
+						{fitted}
+						{fit}
+						onfit={(f) => (fit = f)}
+						stops={herStops}
+						{reason}
+						onreason={(r) => (reason = r)}
+						onredflags={() => (redFlags = true)}
+					/>{/if}
+				<section>
+					<h2 class="mb-1.5 text-[15px] font-semibold">Sequence</h2>
+					{#if sequences.current.length}
+						<Select
+							label="Sequence"
+							value={sequenceId ?? ''}
+							options={sequences.current.map((s) => ({ value: s.id, label: s.sequence.title }))}
+							onchange={(id) => {
+								wished = id;
+								met = new Set();
+								options = {};
+							}}
+							class="min-h-11 w-full text-[15px]"
 						/>
-					</div>{/if}
-				{#if own}<p class="text-ink2 mt-1.5 text-[13px]">
-						For oneself, as in a mirror.{#if own.changes.length}
-							<span title={own.changes.join('\n')}
-								>{own.changes.length === 1 ? 'One step is' : `${own.changes.length} steps are`} done otherwise: {own.changes
-									.slice(0, 3)
-									.join('; ')}{own.changes.length > 3 ? ' …' : ''}.</span
-							>{/if}
-					</p>{/if}
-				{#if stops}<p class="text-flag mt-1.5 text-[13px]">
-						<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
-						<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
-					</p>{/if}
-			</section>
-			<section>
-				<MeasureTable
-					{assessment}
-					{ghost}
-					usual={usualOf(sessions.current.map((s) => s.before))}
-					unit={app.settings?.units ?? 'mm'}
-					onchange={(l) => (assessment = l)}
-				/>
-			</section>
-			<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
-				{#each ASKED as id (id)}
-					{@const row = observation(id)}
-					<span class="text-ink2">{row.label}</span>
-					<Segmented
-						large
-						label={row.label}
-						value={String(context.find((e) => e.observation === id)?.value ?? '')}
-						options={isChoice(row) ? Object.entries(row.options).map(([value, label]) => ({ value, label })) : []}
-						onchange={(value) => (context = withChoice(context, id, value))}
+					{:else}<p class="text-ink2 text-[13px]">
+							None yet. <a class="dotted" href="/compose">Compose one</a>, or only look today.
+						</p>{/if}
+					{#if planned}<div class="mt-3">
+							<TodayAsks
+								sequence={asTaken(planned, options)}
+								{met}
+								taken={options}
+								onmet={(m) => (met = m)}
+								ontake={(group, option) => (options = { ...options, [group]: option })}
+							/>
+						</div>{/if}
+					{#if own}<p class="text-ink2 mt-1.5 text-[13px]">
+							For oneself, as in a mirror.{#if own.changes.length}
+								<span title={own.changes.join('\n')}
+									>{own.changes.length === 1 ? 'One step is' : `${own.changes.length} steps are`} done otherwise: {own.changes
+										.slice(0, 3)
+										.join('; ')}{own.changes.length > 3 ? ' …' : ''}.</span
+								>{/if}
+						</p>{/if}
+					{#if stops}<p class="text-flag mt-1.5 text-[13px]">
+							<b>{stops === 1 ? 'One finding says stop.' : `${stops} findings say stop.`}</b>
+							<a class="dotted" href={composeAt(sequenceId!)}>Fix it first.</a>
+						</p>{/if}
+				</section>
+				<section>
+					<MeasureTable
+						{assessment}
+						{ghost}
+						usual={usualOf(sessions.current.map((s) => s.before))}
+						unit={app.settings?.units ?? 'mm'}
+						onchange={(l) => (assessment = l)}
 					/>
-				{/each}
-			</section>
-			<label class="block text-[13.5px]"
-				><span class="text-ink2">Her words</span>
-				<textarea class="field mt-1 w-full text-[14px]" rows="2" maxlength={MAX_TEXT} placeholder="What she says of today" bind:value={told}
-				></textarea></label
-			>
-			<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
-		{/if}
+				</section>
+				<section class="grid grid-cols-[52px_1fr] items-center gap-2 text-[13.5px]">
+					{#each ASKED as id (id)}
+						{@const row = observation(id)}
+						<span class="text-ink2">{row.label}</span>
+						<Segmented
+							large
+							label={row.label}
+							value={String(context.find((e) => e.observation === id)?.value ?? '')}
+							options={isChoice(row) ? Object.entries(row.options).map(([value, label]) => ({ value, label })) : []}
+							onchange={(value) => (context = withChoice(context, id, value))}
+						/>
+					{/each}
+				</section>
+				<label class="block text-[13.5px]"
+					><span class="text-ink2">Her words</span>
+					<textarea
+						class="field mt-1 w-full text-[14px]"
+						rows="2"
+						maxlength={MAX_TEXT}
+						placeholder="What she says of today"
+						bind:value={told}></textarea></label
+				>
+				<p class="text-ink2 border-hair border-t pt-3 text-[13px] leading-[18px]">{CAUTION_LINE}</p>
+			{/if}{/if}
 	</aside>
 </div>
 <div class="to-sea flex flex-wrap items-center gap-3 bg-gradient-to-b from-transparent px-5 py-3">
@@ -296,7 +298,9 @@
 				>, {taken} distances taken</span
 			>{/if}
 	</p>
-	<button type="button" class="btn btn-large" disabled={!client} onclick={() => start('looked')}>Save findings, edit sequence</button>
+	<button type="button" class="btn btn-large" disabled={!client || !plan} onclick={() => start('looked')}
+		>Save findings, edit sequence</button
+	>
 	<button
 		type="button"
 		class="btn btn-large"
@@ -304,8 +308,10 @@
 		disabled={!startable}
 		onclick={() => start('written')}>Done already, write it down</button
 	>
-	<button type="button" class="btn btn-large btn-primary" disabled={!startable} onclick={() => start('stage')}
+	<button type="button" class="btn btn-large btn-primary min-w-[118px]" disabled={!startable} onclick={() => start('stage')}
 		>Start{seconds ? `, ${clock(seconds)}` : ''}</button
 	>
 </div>
-{#if redFlags}<RedFlags bind:open={redFlags} />{/if}
+{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
+			bind:open={redFlags}
+		/>{/await}{/if}

@@ -2,17 +2,21 @@
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/step/levels';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { SKIN_TONES } from '$lib/core/client/skinTones';
+	import { page } from '$app/state';
+	import { Fetched } from '$lib/state/fetched.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
 	import { fillWithDemo, wipeAll } from '$lib/store/openStore';
 	import SunsetPlace from '$lib/ui/views/settings/SunsetPlace.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
-	import WorkingValues from '$lib/ui/views/settings/WorkingValues.svelte';
 	import CautionText from '$lib/ui/parts/shell/CautionText.svelte';
 
 	const app = useApp();
 	const settings = $derived(app.settings);
+	/** The long list at the foot of the page, with the ranges of all that it holds. */
+	const values = new Fetched(async () => (await import('$lib/ui/views/settings/WorkingValues.svelte')).default).soon();
+	if (page.url.hash === '#working-values') void values.want();
 	let said = $state('');
 	let sure = $state(false);
 	async function afresh() {
@@ -131,6 +135,8 @@
 				<CautionText />
 			</section>
 		</div>
-		<WorkingValues working={app.working} onchange={(working) => app.run(() => app.repo.saveWorking(working))} />
+		<section id="working-values" class="border-hair mt-8 min-h-[560px] max-w-[1100px] border-t pt-3">
+			{#if values.current}<values.current working={app.working} onchange={(working) => app.run(() => app.repo.saveWorking(working))} />{/if}
+		</section>
 	{/if}
 </div>

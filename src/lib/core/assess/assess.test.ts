@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyEntry } from '../records/testing';
 import { NOW } from '../testing';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { AssessmentSchema, EntrySchema } from './assessment.schema';
 import { countOf, emptyAssessment, nextGrade, valueAt, withChoice, withValue, wordsAt } from './assessment';
 import { allChanges, changeAt, changesOf, errorOf, mdc95, sameHour } from './change';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { MAX_TEXT } from '../step/common.schema';
+import { MAX_TEXT } from '../step/sizes';
 import { isMeasured, observation, OBSERVATION_IDS } from './registry';
 
 const ENTRY_LIMIT = 1000;

@@ -1,4 +1,4 @@
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { errorOf } from './change';
 import { SECTIONS, type Observation, type Section } from './observation';
 import { isChoice, isGrade, isMeasured, observation, OBSERVATION_IDS, type ObservationId } from './registry';

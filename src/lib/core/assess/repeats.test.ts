@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NOW } from '../testing';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { emptyAssessment, withValue, valueAt } from './assessment';
 import { changeAt, errorOf } from './change';
 import { errorFunnel, ownTapeErrors, readingsAt, repeatedOnly, withReading } from './repeats';

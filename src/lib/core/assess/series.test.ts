@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { emptyAssessment, withValue } from './assessment';
 import { onSide } from './lasting';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { mdc95 } from './change';
 import { lanesOf, meanError, seriesOf, stretchesOf } from './series';
 

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
-import { DaySchema } from './days';
-import { SidedZoneSchema } from './sidedZone';
+import { DaySchema, SidedZoneSchema } from './common.schema';
 
 /** What was answered to one question of the screening, and when. The latest answer to a question holds. */
 export const AnswerSchema = z.strictObject({
@@ -21,10 +20,6 @@ export const AnswerSchema = z.strictObject({
 	at: z.iso.datetime()
 });
 export type Answer = z.infer<typeof AnswerSchema>;
-
-type Given = Pick<Answer, 'flag' | 'says' | 'day' | 'at'> & Partial<Answer>;
-/** An answer with what was told beside it; nothing where nothing was. */
-export const newAnswer = (given: Given): Answer => ({ places: [], since: null, until: null, note: '', ...given });
 
 /** A doctor's word that something may be done all the same. */
 export const ClearanceSchema = z.strictObject({

@@ -3,9 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { ClientSchema } from '../records/client';
 import { NOW } from '../testing';
 import { AnswerSchema, ClearanceSchema } from './answer.schema';
-import { dayAfter, daysBetween, DaySchema } from './days';
-import { MARK_KINDS, markRow, MarkSchema, placesOfMark } from './marks';
-import { latestAnswers } from './person.schema';
+import { dayAfter, daysBetween } from './days';
+import { DaySchema, MarkSchema } from './common.schema';
+import { MARK_KINDS, markRow, placesOfMark } from './marks';
+import { latestAnswers } from './answers';
 import { saidDay } from './saidDay';
 import { SIDED_ZONES, sided, sidedWords, sideIn, zoneIn } from './sidedZone';
 

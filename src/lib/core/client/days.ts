@@ -1,7 +1,4 @@
-import { z } from 'zod';
-
 /** A calendar day of the practice, as `2026-03-09`: waiting periods are counted in these, never in hours. */
-export const DaySchema = z.iso.date();
 export type Day = string;
 
 const DAY_MS = 86_400_000;

@@ -1,9 +1,6 @@
-import { z } from 'zod';
 import { SIDES, type Side } from '../atlas/places';
-import { ZONE_IDS, type ZoneId } from '../atlas/zones';
-import { IdSchema, TextSchema } from '../step/common.schema';
 import type { Level } from '../step/levels';
-import { DaySchema } from './days';
+import type { Mark } from './common.schema';
 import { sided, type SidedZone } from './sidedZone';
 
 /** What is drawn on a client's map, and what it asks of a plan. A new kind is a row here and a sign on the map. */
@@ -43,19 +40,6 @@ export const MARK_ROWS = {
 export type MarkKind = keyof typeof MARK_ROWS;
 export const MARK_KINDS = Object.keys(MARK_ROWS) as MarkKind[];
 export const markRow = (kind: MarkKind): MarkRow => MARK_ROWS[kind];
-
-/** Something on the client's skin or under it, where it is and since when. */
-export const MarkSchema = z.strictObject({
-	id: IdSchema,
-	kind: z.enum(MARK_KINDS as [MarkKind, ...MarkKind[]]),
-	zone: z.enum(ZONE_IDS as [ZoneId, ...ZoneId[]]),
-	side: z.enum(['left', 'right', 'midline']),
-	/** Across its longest, mm. */
-	sizeMm: z.number().min(1).max(200),
-	since: DaySchema.nullable().default(null),
-	note: TextSchema.default('')
-});
-export type Mark = z.infer<typeof MarkSchema>;
 
 /** The sides on which a mark lies: one on the midline lies on both. */
 export const sidesOfMark = (mark: Pick<Mark, 'side'>): readonly Side[] =>

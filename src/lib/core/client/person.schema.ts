@@ -3,9 +3,7 @@ import { GOAL_IDS } from '../goalIds';
 import { PAIR_MEASURE_IDS } from '../measure/pairIds';
 import { IdSchema, TextSchema } from '../step/common.schema';
 import { AnswerSchema, ClearanceSchema, FollowUpSchema } from './answer.schema';
-import { DaySchema } from './days';
-import { MarkSchema } from './marks';
-import { SidedZoneSchema } from './sidedZone';
+import { DaySchema, SidedZoneSchema, MarkSchema } from './common.schema';
 import { SKIN_TONES } from './skinTones';
 
 /** How she likes it. */
@@ -64,8 +62,3 @@ export const PersonFields = {
 } as const;
 type Fields = typeof PersonFields;
 export type Person = { [Field in keyof Fields]: z.infer<Fields[Field]> };
-
-/** The latest answer to each question. */
-export function latestAnswers(answers: Person['answers']): ReadonlyMap<string, Person['answers'][number]> {
-	return new Map(answers.map((answer) => [answer.flag, answer]));
-}

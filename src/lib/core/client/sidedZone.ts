@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { SIDES, type Side } from '../atlas/places';
 import { listWords } from '../listWords';
 import { ZONE_IDS, ZONES, type ZoneId } from '../atlas/zones';
@@ -9,7 +8,6 @@ export type SidedZone = `${ZoneId}:${Side}`;
 export const SIDED_ZONES: readonly SidedZone[] = ZONE_IDS.flatMap((zone) =>
 	SIDES.map((side): SidedZone => `${zone}:${side}`)
 );
-export const SidedZoneSchema = z.enum(SIDED_ZONES as unknown as [SidedZone, ...SidedZone[]]);
 
 export const sided = (zone: ZoneId, side: Side): SidedZone => `${zone}:${side}`;
 export const zoneIn = (place: SidedZone): ZoneId => place.slice(0, place.indexOf(':')) as ZoneId;

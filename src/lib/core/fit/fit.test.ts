@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { coverageOf, worthOf } from '../goal/coverage';
 import { GOAL_IDS, GOALS, goalInfo } from '../goal/goals';
-import { applyEdit, revertEdit } from '../sequence/edits';
+import { applyEdit, revertEdit } from '../sequence/applyEdit';
 import { expand } from '../sequence/expand';
 import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';

@@ -2,7 +2,8 @@ import { aimRow } from '../vocabulary/vocabulary';
 import { worthOf } from '../goal/coverage';
 import { clock, stepTitle } from '../step/describe';
 import { keepPolicyLinks } from '../links/drainPolicy';
-import { applyEdit, makeEdit, type Edit } from '../sequence/edits';
+import { edited, makeEdit } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import { secondsOf, type ExpandContext } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Dose, Step } from '../step/step.schema';
@@ -65,7 +66,7 @@ function scaled(
 	});
 	// What is left out may have carried a link of the drain policy, which then moves to another step and takes time there.
 	const kept = without.size ? keepPolicyLinks(changed, working) : null;
-	return kept ? applyEdit(changed, kept) : changed;
+	return kept ? edited(changed, kept) : changed;
 }
 
 const NONE: ReadonlySet<string> = new Set();

@@ -1,6 +1,6 @@
 import { fixIn, judge, type JudgeInput } from '../rules/judge';
 import { outOfReach } from '../rules/body/selfReach';
-import { applyEdit } from '../sequence/edits';
+import { edited } from '../sequence/edits';
 import type { Sequence } from '../sequence/sequence.schema';
 import { mapSteps, stepsOf } from '../sequence/walk';
 import { stepTitle } from '../step/describe';
@@ -40,7 +40,7 @@ export function forOneself(sequence: Sequence, given: JudgeInput): ForOneself {
 		if (!finding) break;
 		const step = judgement.context.byId.get(finding.stepIds[0]!)!.step;
 		said(step, finding.ruleId === 'two-hands' ? 'one side, then the other' : 'as far as one reaches');
-		now = applyEdit(now, fixIn(judgement.context, finding)!);
+		now = edited(now, fixIn(judgement.context, finding)!);
 	}
 	// What no fix reaches is left out: it cannot be done.
 	now = mapSteps(now, (step) => {

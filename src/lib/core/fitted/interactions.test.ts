@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { newAnswer, type Answer } from '../client/answer.schema';
+import type { Answer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import type { PlaceRef } from '../atlas/places';
 import type { SidedZone } from '../client/sidedZone';
-import type { Mark } from '../client/marks';
+import type { Mark } from '../client/common.schema';
 import { judge } from '../rules/judge';
 import { isOfClient } from '../rules/rule';
 import { factsOf } from '../screening/clientFacts';

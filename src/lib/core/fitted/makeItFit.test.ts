@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { SIDED_ZONES } from '../client/sidedZone';
-import { newAnswer, type Answer } from '../client/answer.schema';
+import type { Answer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import { judge } from '../rules/judge';
 import { isOfClient } from '../rules/rule';
 import { sentenceOf } from '../rules/wording';
 import { FLAGS } from '../screening/flags';
 import { limitsOn } from '../screening/limits';
-import { applyEdit, revertEdit } from '../sequence/edits';
+import { applyEdit, revertEdit } from '../sequence/applyEdit';
 import { TEMPLATES } from '../template/templates';
 import { anySequence, CONTEXT } from '../testing';
 import { makeItFit } from './makeItFit';

@@ -3,12 +3,14 @@ import { linkRoute } from '../atlas/route';
 import { sided, sideIn, zoneIn, type SidedZone } from '../client/sidedZone';
 import { fitTo } from '../fit/fit';
 import { adaptStep, mediumFor, type Adapting } from '../screening/adapt/step';
-import { limitsThat, type Limit } from '../screening/limit.schema';
+import type { Limit } from '../screening/limit.schema';
+import { limitsThat } from '../screening/limit';
 import { meetings } from '../screening/meets';
 import { isAllOver } from '../screening/touch';
 import { differences, headDifferences, type Difference } from '../sequence/difference';
 import { editTo } from '../sequence/editTo';
-import { applyEdit, type Edit } from '../sequence/edits';
+import { edited } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import type { Sequence } from '../sequence/sequence.schema';
 import { mapSteps, stepsOf } from '../sequence/walk';
 import { clock } from '../step/describe';
@@ -148,7 +150,7 @@ function keepClose(fitting: Fitting): void {
 	const [open] = fitting.fresh(judgement, (f) => f.ruleId === 'closing-pump');
 	const edit = open && fixIn(judgement.context, open);
 	if (!open) return;
-	const closed = edit ? applyEdit(fitting.now, edit) : null;
+	const closed = edit ? edited(fitting.now, edit) : null;
 	if (closed && stepsOf(closed).every(({ step }) => fitting.mayTouch(step))) fitting.now = closed;
 	else fitting.lose('The closing pump', 'The outlet is left out today.');
 }
@@ -185,7 +187,7 @@ function refitTime(fitting: Fitting): void {
 		return;
 	}
 	if (!fit.edit) return;
-	const refitted = applyEdit(fitting.now, fit.edit);
+	const refitted = edited(fitting.now, fit.edit);
 	const grave = (j: Judgement) => j.findings.filter((f) => f.severity !== 'advice').length;
 	// Longer counts that bring a new fault are not worth their minutes.
 	if (has > wanted || grave(judge(refitted, fitting.given)) <= grave(judgement)) fitting.now = refitted;
@@ -223,7 +225,7 @@ export function makeItFit(sequence: Sequence, given: JudgeInput): Fitted {
 function answerOf(fitting: Fitting): Fitted {
 	const { before, limits } = fitting;
 	const edit = fitting.now === before ? null : editTo(before, fitting.now, 'Make it fit this client');
-	const after = edit ? applyEdit(before, edit) : before;
+	const after = edit ? edited(before, edit) : before;
 	const judgement = judge(after, fitting.given);
 	const ends = limits.some((l) => l.does === 'refer' || l.does === 'clearance');
 	const left = judgement.findings.filter((f) => isOfClient(f) && f.stepIds.length > 0);

@@ -1,7 +1,7 @@
 import { withUpkeep } from '../links/drainPolicy';
 import type { School } from '../school/school.schema';
 import { dequal } from 'dequal';
-import { applyEdit, makeEdit } from '../sequence/edits';
+import { edited, makeEdit } from '../sequence/edits';
 import { expand, secondsOf } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
@@ -90,7 +90,7 @@ export function variantOf(sequence: Sequence, variant: VariantId, id: string, wo
 				});
 		}
 	});
-	return applyEdit(sequence, edit);
+	return edited(sequence, edit);
 }
 
 /** The ways in which a sequence can be done otherwise: none that would change nothing. */
@@ -127,7 +127,7 @@ function restingOpenings(sequence: Sequence, id: string, working: Working): Sequ
 		})
 	);
 	const withRests = (more: number): Sequence =>
-		applyEdit(
+		edited(
 			sequence,
 			makeEdit(sequence, VARIANTS['no-openings'], (draft) => {
 				draft.id = id;
@@ -156,5 +156,5 @@ export function underSchool(sequence: Sequence, school: School, id: string, work
 		draft.school = school as typeof draft.school;
 		draft.links = 'policy';
 	});
-	return applyEdit(sequence, withUpkeep(sequence, edit, working));
+	return edited(sequence, withUpkeep(sequence, edit, working));
 }

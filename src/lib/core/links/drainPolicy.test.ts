@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { applyEdit, insertStep, setHead, setStep } from '../sequence/edits';
+import { insertStep, setHead, setStep } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import { expand } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
@@ -10,7 +11,7 @@ import { parse } from '../notation/parse';
 import { print } from '../notation/print';
 import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { FINAL_DRAIN_ID, keepPolicyLinks, policyLinks, policyLinkSeconds } from './drainPolicy';
 import type { School } from '../school/school.schema';
 import { schoolById, SCHOOLS } from '../school/schools';

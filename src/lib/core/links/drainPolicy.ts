@@ -1,6 +1,7 @@
 import { isOutlet, placeOf } from '../atlas/places';
 import { zoneOf, regionOf, isFace } from '../atlas/regionOf';
-import { applyEdit, insertStep, joinEdits, makeEdit, removeSteps, type Edit } from '../sequence/edits';
+import { edited, insertStep, joinEdits, makeEdit, removeSteps } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import type { TimedEvent } from '../sequence/expand';
 import { fillPath, linkRoute } from '../atlas/route';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -99,7 +100,7 @@ function keepFinalDrain(sequence: Sequence, working: Working): Edit | null {
 				all.map((s) => s.step.id)
 			)
 		: null;
-	const without = removal ? applyEdit(sequence, removal) : sequence;
+	const without = removal ? edited(sequence, removal) : sequence;
 	const insertion = wanted ? insertStep(without, wanted.step, { after: wanted.after }) : null;
 	return joinEdits(
 		'Keep the final drain',
@@ -156,13 +157,13 @@ function keepLinks(sequence: Sequence, working: Working): Edit | null {
  */
 export function keepPolicyLinks(sequence: Sequence, working: Working): Edit | null {
 	const links = keepLinks(sequence, working);
-	const final = keepFinalDrain(links ? applyEdit(sequence, links) : sequence, working);
+	const final = keepFinalDrain(links ? edited(sequence, links) : sequence, working);
 	return links && final ? joinEdits(links.label, [links, final]) : (links ?? final);
 }
 
 /** An edit with the upkeep that it calls for: one edit, undone as one. */
 export function withUpkeep(sequence: Sequence, edit: Edit, working: Working): Edit {
-	const upkeep = keepPolicyLinks(applyEdit(sequence, edit), working);
+	const upkeep = keepPolicyLinks(edited(sequence, edit), working);
 	return upkeep ? joinEdits(edit.label, [edit, upkeep]) : edit;
 }
 

@@ -1,4 +1,4 @@
-import type { ALLERGENS } from './medium.schema';
+export const ALLERGENS = ['nuts', 'seeds', 'essential-oils', 'lanolin', 'beeswax'] as const;
 
 /** Allergens as they are said. */
 export const ALLERGEN_WORDS: Record<(typeof ALLERGENS)[number], string> = {

@@ -1,7 +1,6 @@
 import { z } from 'zod';
+import { ALLERGENS } from './allergens';
 import { IdSchema, TitleSchema } from '../step/common.schema';
-
-export const ALLERGENS = ['nuts', 'seeds', 'essential-oils', 'lanolin', 'beeswax'] as const;
 
 /** A glide medium: how long it lasts on the skin, and what it may do to whom. */
 export const MediumSchema = z.strictObject({

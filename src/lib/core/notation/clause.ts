@@ -3,7 +3,7 @@ import type { CheekRoute } from '../atlas/route';
 import type { Step } from '../step/step.schema';
 import { MEDIA } from '../medium/media';
 import type { Aim } from '../vocabulary/vocabulary';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { plain, type Reader } from './reader';
 
 /** What a clause may lean on while it is read. */

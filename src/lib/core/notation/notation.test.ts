@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { TEMPLATES } from '../template/templates';
-import { MAX_STEPS, type Sequence } from '../sequence/sequence.schema';
+import type { Sequence } from '../sequence/sequence.schema';
+import { MAX_STEPS } from '../sequence/format';
 import { type Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { techniqueById } from '../technique/library';

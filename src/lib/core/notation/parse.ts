@@ -1,7 +1,7 @@
-import { MAX_TEXT, MAX_TITLE } from '../step/common.schema';
+import { MAX_TEXT, MAX_TITLE } from '../step/sizes';
 import type { Block } from '../sequence/sequence.schema';
+import { MAX_STEPS } from '../sequence/format';
 import type { Step } from '../step/step.schema';
-import { MAX_STEPS } from '../sequence/sequence.schema';
 import type { CheekRoute } from '../atlas/route';
 import type { Technique } from '../technique/technique.schema';
 import { HEAD_LINES, readTitle, type Head } from './headLines';

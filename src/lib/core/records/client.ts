@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { PersonFields } from '../client/person.schema';
 import { TextSchema, TitleSchema } from '../step/common.schema';
 import { plainFacts } from './facts';
-import { RecordFields, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import type { RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A person in the chair: a code or a name, as the user likes. */
 export const ClientSchema = z.strictObject({
@@ -32,13 +34,11 @@ const personOf = ({
 
 export const clientKind: RecordKind<Client> = {
 	id: 'client',
-	table: 'clients',
+	...TABLES.client,
 	title: 'Client',
 	titles: 'Clients',
 	what: 'A person in the chair, by a name or a code: answers, marks, clearances, wishes, consent.',
 	schema: ClientSchema,
-	indexes: { 1: 'id, name, updatedAt' },
-	sealedKeys: ['name'],
 	limit: 10_000,
 	meets: 'beside',
 	preview: 'listed',

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { ComparisonInputSchema, ComparisonResultSchema } from '../flow/comparison.schema';
 import { TitleSchema } from '../step/common.schema';
-import { RecordFields, type Raw, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import type { Raw, RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A comparison by the model that was saved: question, answer, and the version of the core that gave it. */
 export const ComparisonSchema = z.strictObject({
@@ -17,12 +19,11 @@ export type Comparison = z.infer<typeof ComparisonSchema>;
 
 export const comparisonKind: RecordKind<Comparison> = {
 	id: 'comparison',
-	table: 'comparisons',
+	...TABLES.comparison,
 	title: 'Comparison',
 	titles: 'Comparisons',
 	what: 'What the flow model said of two or more sequences, with all that it was asked. It names no client.',
 	schema: ComparisonSchema,
-	indexes: { 4: 'id, updatedAt' },
 	limit: 2000,
 	sequences: (raw, visit) => {
 		const input = raw.input as Raw | undefined;

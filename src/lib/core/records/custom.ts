@@ -3,7 +3,9 @@ import { MediumSchema, type Medium } from '../medium/medium.schema';
 import { SchoolSchema, type School } from '../school/school.schema';
 import { TechniqueSchema, type Technique } from '../technique/technique.schema';
 import { plainFacts } from './facts';
-import { RecordFields, type RecordKind, type StoredRecord } from './record';
+import { RecordFields } from './fields.schema';
+import type { RecordKind, StoredRecord } from './record';
+import { TABLES } from './tables';
 
 /** What a practitioner adds to the shipped library: the item under the id that the record has too. */
 export interface CustomRecordOf<T> extends StoredRecord {
@@ -16,12 +18,12 @@ export type CustomRecord = CustomTechnique | CustomSchool | CustomMedium;
 
 function customKind<T extends { id: string; title: string }>(
 	schema: z.ZodType<T>,
-	words: Pick<RecordKind, 'id' | 'table' | 'title' | 'titles' | 'what' | 'limit'>
+	words: Pick<RecordKind, 'title' | 'titles' | 'what' | 'limit'> & { readonly id: 'technique' | 'school' | 'medium' }
 ): RecordKind<CustomRecordOf<T>> {
 	return {
 		...words,
+		...TABLES[words.id],
 		schema: z.strictObject({ ...RecordFields, item: schema }) as unknown as z.ZodType<CustomRecordOf<T>>,
-		indexes: { 2: 'id, updatedAt' },
 		meets: 'beside',
 		preview: 'listed',
 		nameOf: (record) => record.item.title,
@@ -31,7 +33,6 @@ function customKind<T extends { id: string; title: string }>(
 
 export const techniqueKind = customKind<Technique>(TechniqueSchema, {
 	id: 'technique',
-	table: 'techniques',
 	title: 'Own move',
 	titles: 'Own moves',
 	what: 'A technique that the practitioner added to the library or changed.',
@@ -39,7 +40,6 @@ export const techniqueKind = customKind<Technique>(TechniqueSchema, {
 });
 export const schoolKind = customKind<School>(SchoolSchema, {
 	id: 'school',
-	table: 'schools',
 	title: 'Own school',
 	titles: 'Own schools',
 	what: 'A school that the practitioner copied and changed.',
@@ -47,7 +47,6 @@ export const schoolKind = customKind<School>(SchoolSchema, {
 });
 export const mediumKind = customKind<Medium>(MediumSchema, {
 	id: 'medium',
-	table: 'media',
 	title: 'Own medium',
 	titles: 'Own media',
 	what: 'A glide medium that the practitioner added.',

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { DRILL_IDS, DRILLS } from '../train/drills';
-import { RecordFields, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import type { RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** One round of practice. */
 export const DrillRoundSchema = z.strictObject({
@@ -20,12 +22,11 @@ export type DrillRound = z.infer<typeof DrillRoundSchema>;
 
 export const drillRoundKind: RecordKind<DrillRound> = {
 	id: 'drill-round',
-	table: 'drills',
+	...TABLES['drill-round'],
 	title: 'Round of practice',
 	titles: 'Rounds of practice',
 	what: 'What a hand came to in one round of a drill.',
 	schema: DrillRoundSchema,
-	indexes: { 11: 'id, [drill+at]' },
 	limit: 100_000,
 	meets: 'first',
 	preview: { one: 'round of practice', many: 'rounds of practice', rest: 'that are not here yet' },

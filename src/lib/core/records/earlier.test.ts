@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { emptyAssessment, withValue } from '../assess/assessment';
 import { withReading } from '../assess/repeats';
-import { entryDifferences, withEarlier } from './earlier';
-import { MOST_EARLIER, SessionSchema, type Session } from './session';
+import { entryDifferences, withEarlier, MOST_EARLIER } from './earlier';
+import { SessionSchema, type Session } from './session';
 
 const before = withValue(emptyAssessment('2026-03-01T08:00:00.000Z'), 'tragus-mouth-corner', { side: 'left' }, 100);
 const corrected = { before: withValue(before, 'tragus-mouth-corner', { side: 'left' }, 101) };

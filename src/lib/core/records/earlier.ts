@@ -1,8 +1,10 @@
 import type { Assessment, Entry } from '../assess/assessment.schema';
 import { isChoice, isMeasured, observation } from '../assess/registry';
 import { labelOf } from '../atlas/places';
-import { MOST_EARLIER, type Earlier, type Session } from './session';
+import type { Earlier, Session } from './session';
 
+/** Most states of a session that are kept. */
+export const MOST_EARLIER = 20;
 const HOUR_MS = 3_600_000;
 
 /**

@@ -1,8 +1,11 @@
 import { z } from 'zod';
-import { IdSchema, MAX_TITLE } from '../step/common.schema';
-import { HistorySchema } from '../sequence/history';
+import { IdSchema } from '../step/common.schema';
+import { MAX_TITLE } from '../step/sizes';
+import { HistorySchema } from '../sequence/history.schema';
 import { StoredSequenceSchema } from '../sequence/sequence.schema';
-import { RecordFields, sequenceAt, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import { sequenceAt, type RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A sequence as it was at one moment: a version that was kept on purpose, or one that was removed and can come back. */
 export const KeptSchema = z.strictObject({
@@ -21,12 +24,11 @@ export type Kept = z.infer<typeof KeptSchema>;
 
 export const keptKind: RecordKind<Kept> = {
 	id: 'kept',
-	table: 'kept',
+	...TABLES.kept,
 	title: 'Kept version',
 	titles: 'Kept versions and the bin',
 	what: 'A sequence as it was at one moment: kept under a name, or removed and able to come back.',
 	schema: KeptSchema,
-	indexes: { 3: 'id, sequenceId, kind, keptAt' },
 	limit: 20_000,
 	sequences: sequenceAt('sequence', 'history'),
 	meets: 'first',

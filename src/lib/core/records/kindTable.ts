@@ -12,12 +12,10 @@ import { sequenceKind } from './sequenceRecord';
 import { sessionKind } from './session';
 import { settingsKind } from './settings';
 import { snapshotKind } from './snapshot';
+import type { KindId } from './tables';
 import { workingKind } from './workingValues';
 
-/**
- * All kinds of records that can have a second version, and those that cannot. Order is that of a backup and of the
- * preview of an import: what is pointed to comes first.
- */
+/** All kinds of records but second versions, which are made of those that can have one. */
 const PLAIN = {
 	client: clientKind,
 	sequence: sequenceKind,
@@ -37,4 +35,7 @@ const PLAIN = {
 } as const;
 
 const withSecondVersions = Object.values(PLAIN).filter((k) => k.meets === 'beside') as unknown as RecordKind<never>[];
-export const RECORD_KINDS = { ...PLAIN, 'second-version': secondVersionKind(withSecondVersions) } as const;
+export const RECORD_KINDS = {
+	...PLAIN,
+	'second-version': secondVersionKind(withSecondVersions)
+} as const satisfies Record<KindId, unknown>;

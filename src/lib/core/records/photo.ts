@@ -1,16 +1,10 @@
 import { z } from 'zod';
 import { AnyPointsSchema, ScaleSchema } from '../measure/photo.schema';
 import { IdSchema, TextSchema } from '../step/common.schema';
-import { RecordFields, type RecordKind } from './record';
-
-/** From which side: a profile shows the client’s left or right. */
-export const PHOTO_VIEWS = ['front', 'left', 'right'] as const;
-export type PhotoView = (typeof PHOTO_VIEWS)[number];
-export const VIEW_LABELS: Readonly<Record<PhotoView, string>> = {
-	front: 'Front',
-	left: 'Client’s left',
-	right: 'Client’s right'
-};
+import { RecordFields } from './fields.schema';
+import { PHOTO_VIEWS, VIEW_LABELS } from './photoViews';
+import type { RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A photograph of a client: what is known of it and the points placed on it. Its bytes are files of their own. */
 export const PhotoSchema = z.strictObject({
@@ -41,12 +35,11 @@ export type Photo = z.infer<typeof PhotoSchema>;
 
 export const photoKind: RecordKind<Photo> = {
 	id: 'photo',
-	table: 'photos',
+	...TABLES.photo,
 	title: 'Photograph',
 	titles: 'Photographs',
 	what: 'When and from which side a photograph of a client was taken, and the points that were placed on it.',
 	schema: PhotoSchema,
-	indexes: { 13: 'id, clientId, sessionId, fileId, thumbId' },
 	limit: 10_000,
 	refs: [
 		{ to: 'client', index: 'clientId', of: (p) => [p.clientId], removed: 'go', must: true },

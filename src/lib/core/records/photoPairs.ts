@@ -4,7 +4,8 @@ import type { PointedPhoto } from '../measure/photo.schema';
 import { scaleOf } from '../measure/scale';
 import { STABLE_POINTS } from '../measure/similarity';
 import { dot, minus } from '../measure/vector';
-import type { Photo, PhotoView } from './photo';
+import type { Photo } from './photo';
+import type { PhotoView } from './photoViews';
 
 /** How a photograph is measured: both profiles alike. */
 export const measuredView = (view: PhotoView): MeasuredView => (view === 'front' ? 'front' : 'profile');

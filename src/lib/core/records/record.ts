@@ -1,9 +1,8 @@
-import { z } from 'zod';
-import { IdSchema } from '../step/common.schema';
+import type { z } from 'zod';
 import type { Facts } from './facts';
+import type { TableRow } from './tables';
 
 /** What every record has: an id, how often it was saved, and when. */
-export const RecordFields = { id: IdSchema, revision: z.int().min(0), updatedAt: z.iso.datetime() };
 export interface StoredRecord {
 	readonly id: string;
 	readonly revision: number;
@@ -34,22 +33,16 @@ export interface Ref<T> {
 }
 
 /**
- * One kind of record: all that tables, saving, second versions, import, backup, removal and docs need to know of it.
- * To add a kind is to add a file here and a line in `kinds.ts`.
+ * One kind of record: all that saving, second versions, import, backup, removal and docs need to know of it. To add a kind
+ * is to add a file here, a row in `tables.ts` and a line in `kindTable.ts`.
  */
-export interface RecordKind<T extends StoredRecord = StoredRecord> {
+export interface RecordKind<T extends StoredRecord = StoredRecord> extends TableRow {
 	readonly id: string;
-	/** Name of its table, and of its list in a backup. */
-	readonly table: string;
 	readonly title: string;
 	readonly titles: string;
 	/** What it holds, in a sentence. */
 	readonly what: string;
 	readonly schema: z.ZodType<T>;
-	/** Keys of its table, by the version of the data that brought them in. The first one is when the kind came. */
-	readonly indexes: Readonly<Record<number, string>>;
-	/** Keys that say something of a person: a locked store keeps no such key, and a list is not asked for in its order. */
-	readonly sealedKeys?: readonly string[];
 	/** The version since which a backup holds them, where that is later than they came. */
 	readonly inBackupSince?: number;
 	/** Most of them in a backup. */
@@ -77,7 +70,6 @@ export interface RecordKind<T extends StoredRecord = StoredRecord> {
 	readonly contentOf?: (record: T) => unknown;
 	/** It is there only as long as another record points to it. */
 	readonly keptWhileReferred?: boolean;
-	/** The field that a backup keeps as a binary file of its own, named by the id. */
 	readonly bytes?: keyof T & string;
 	/** What a file must show beyond the schema; a sentence, or null. */
 	readonly problemOf?: (record: T) => string | null;

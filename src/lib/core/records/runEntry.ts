@@ -1,28 +1,11 @@
 import { z } from 'zod';
 import { IdSchema, PlaceRefSchema } from '../step/common.schema';
-import { RecordFields, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import { MARKS, type MarkId } from './runMarks';
+import type { RecordKind } from './record';
+import { TABLES } from './tables';
 
 export const RUN_ENTRY_KINDS = ['begin', 'go', 'still', 'jump', 'pause', 'end', 'mark'] as const;
-
-/** What is noted while working: a change of the plan, or something that was felt, used or said. */
-export const MARKS = {
-	more: 'One more',
-	less: 'One less',
-	'other-side': 'Other side first',
-	evened: 'Other side evened',
-	fitted: 'Fitted to the time',
-	exit: 'Ended early',
-	opened: 'Opened again',
-	condition: 'Condition met',
-	sign: 'Until the sign',
-	tender: 'Tender here',
-	oil: 'Oil added',
-	lighter: 'Lighter than planned',
-	firmer: 'Firmer than planned',
-	note: 'Note',
-	halt: 'Halt'
-} as const;
-export type MarkId = keyof typeof MARKS;
 
 /** What a line of the log says beyond its place in time. */
 export const MarkFields = {
@@ -55,12 +38,11 @@ export type RunEvent = Omit<RunEntry, 'id' | 'revision' | 'updatedAt' | 'session
 
 export const runEntryKind: RecordKind<RunEntry> = {
 	id: 'run-entry',
-	table: 'runs',
+	...TABLES['run-entry'],
 	title: 'Line of the stage',
 	titles: 'Lines of the stage',
 	what: 'The log of a stage that is not over: it is only ever added to, and replayed after an interruption.',
 	schema: RunEntrySchema,
-	indexes: { 5: 'id, sessionId, [sessionId+n]' },
 	limit: 200_000,
 	refs: [{ to: 'session', index: 'sessionId', of: (r) => [r.sessionId], removed: 'go', must: true }],
 	meets: 'first',

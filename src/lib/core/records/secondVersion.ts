@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { IdSchema } from '../step/common.schema';
-import { RecordFields, type Raw, type RecordKind, type StoredRecord } from './record';
+import { RecordFields } from './fields.schema';
+import type { Raw, RecordKind, StoredRecord } from './record';
+import { TABLES } from './tables';
 
 /** A save that came from an older revision, or a record that an import replaced: kept, and offered beside the other one. */
 export interface SecondVersion extends StoredRecord {
@@ -30,12 +32,11 @@ export function secondVersionKind(kinds: readonly RecordKind<never>[]): RecordKi
 	const targets = [...new Set(all.flatMap((k) => (k.refs ?? []).filter((r) => r.removed === 'go').map((r) => r.to)))];
 	return {
 		id: 'second-version',
-		table: 'secondVersions',
+		...TABLES['second-version'],
 		title: 'Second version',
 		titles: 'Second versions',
 		what: 'Another version of a record, saved from an older one or replaced by an import, until one of the two is chosen.',
 		schema: z.discriminatedUnion('kind', pairs as never) as unknown as z.ZodType<SecondVersion>,
-		indexes: { 1: 'id, recordId' },
 		inBackupSince: 5,
 		limit: 20_000,
 		refs: [

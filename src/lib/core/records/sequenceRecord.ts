@@ -1,8 +1,10 @@
 import { z } from 'zod';
-import { HistorySchema } from '../sequence/history';
+import { HistorySchema } from '../sequence/history.schema';
 import { IdSchema } from '../step/common.schema';
 import { StoredSequenceSchema } from '../sequence/sequence.schema';
-import { RecordFields, sequenceAt, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import { sequenceAt, type RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A sequence with its undo history. Its id, revision and time of saving are those of the sequence. */
 export const SequenceRecordSchema = z.strictObject({
@@ -18,12 +20,11 @@ export type SequenceRecord = z.infer<typeof SequenceRecordSchema>;
 
 export const sequenceKind: RecordKind<SequenceRecord> = {
 	id: 'sequence',
-	table: 'sequences',
+	...TABLES.sequence,
 	title: 'Sequence',
 	titles: 'Sequences',
 	what: 'A sequence with its undo history.',
 	schema: SequenceRecordSchema,
-	indexes: { 1: 'id, updatedAt', 7: 'id, updatedAt, clientId' },
 	limit: 10_000,
 	refs: [
 		{

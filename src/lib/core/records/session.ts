@@ -1,8 +1,11 @@
 import { z } from 'zod';
 import { AssessmentSchema, EntrySchema } from '../assess/assessment.schema';
-import { MAX_LIMITS } from '../screening/limit.schema';
+import { MAX_LIMITS } from '../screening/limit';
 import { IdSchema, TextSchema } from '../step/common.schema';
-import { RecordFields, type RecordKind } from './record';
+import { MOST_EARLIER } from './earlier';
+import { RecordFields } from './fields.schema';
+import type { RecordKind } from './record';
+import { TABLES } from './tables';
 import { MarkFields } from './runEntry';
 import { SequenceRefSchema } from './snapshot';
 
@@ -43,7 +46,6 @@ export const EarlierSchema = z.strictObject({
 	after: AssessmentSchema.nullable()
 });
 export type Earlier = z.infer<typeof EarlierSchema>;
-export const MOST_EARLIER = 20;
 
 /** The screening as it stood when a session began. */
 export const ScreenedSchema = z.strictObject({
@@ -98,31 +100,13 @@ export const SessionSchema = z.strictObject({
 });
 export type Session = z.infer<typeof SessionSchema>;
 
-/** Of a session that went as planned so far. */
-export const AS_PLANNED = {
-	planned: null,
-	guided: true,
-	happened: [],
-	corrections: [],
-	earlier: [],
-	blind: false,
-	told: ''
-} satisfies Partial<Session>;
-
 export const sessionKind: RecordKind<Session> = {
 	id: 'session',
-	table: 'sessions',
+	...TABLES.session,
 	title: 'Session',
 	titles: 'Sessions',
 	what: 'One visit: what was found before and after, what of the sequence was done, and what was told.',
 	schema: SessionSchema,
-	indexes: {
-		1: 'id, clientId, startedAt, [clientId+startedAt]',
-		3: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt]',
-		5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot',
-		6: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot',
-		11: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot, planned.snapshot'
-	},
 	limit: 100_000,
 	refs: [
 		{ to: 'client', index: 'clientId', of: (s) => [s.clientId], removed: 'go', must: true },

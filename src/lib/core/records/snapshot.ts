@@ -1,10 +1,10 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import stringify from 'safe-stable-stringify';
 import { z } from 'zod';
 import { StoredSequenceSchema, type Sequence } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
-import { RecordFields, sequenceAt, type RecordKind } from './record';
+import { RecordFields } from './fields.schema';
+import { hashOf } from './hash';
+import { sequenceAt, type RecordKind } from './record';
+import { TABLES } from './tables';
 
 /** A sequence as it was when it was performed, stored once however many sessions performed it. Its id is its hash. */
 export const SnapshotSchema = z.strictObject({
@@ -14,12 +14,6 @@ export const SnapshotSchema = z.strictObject({
 	contentHash: z.string().length(64).optional()
 });
 export type Snapshot = z.infer<typeof SnapshotSchema>;
-
-/** SHA-256 of the canonical JSON (keys in order) of a value, in hex: the same content has the same one. */
-export const hashOf = (value: unknown): string => bytesToHex(sha256(utf8ToBytes(stringify(value) ?? '')));
-
-/** SHA-256 of bytes, in hex. */
-export const hashOfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
 
 /** The snapshot of a sequence. */
 export const snapshotOf = (sequence: Sequence): Snapshot => ({
@@ -54,12 +48,11 @@ const lens: typeof inSnapshot = (record, embedded) => {
 
 export const snapshotKind: RecordKind<Snapshot> = {
 	id: 'snapshot',
-	table: 'snapshots',
+	...TABLES.snapshot,
 	title: 'Sequence as performed',
 	titles: 'Sequences as performed',
 	what: 'A sequence as it was when it was performed, once for all sessions that performed it so.',
 	schema: SnapshotSchema,
-	indexes: { 5: 'id' },
 	limit: 100_000,
 	sequences: lens,
 	meets: 'first',

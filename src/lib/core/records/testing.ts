@@ -17,11 +17,12 @@ import { commit, EMPTY_HISTORY } from '../sequence/history';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TECHNIQUES } from '../technique/library';
 import { anySequence, CONTEXT, NOW } from '../testing';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { z } from 'zod';
 import { PersonFields } from '../client/person.schema';
 import type { KindId, RecordOf } from './kinds';
-import { hashOfBytes, refTo, snapshotOf } from './snapshot';
+import { refTo, snapshotOf } from './snapshot';
+import { hashOfBytes } from './hash';
 
 /** As it is where nobody was asked. */
 const PERSON = z.object(PersonFields).parse({});

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { newAnswer, type Answer } from '../client/answer.schema';
+import type { Answer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import { factsOf } from '../screening/clientFacts';
 import { CONTEXT, pump, sequenceOf } from '../testing';
 import { checkAnswer } from './answer';
@@ -34,7 +35,7 @@ test('a finding of the client is there only with her, and is of its own kind', (
 test('it is never set aside in the sequence, not by hand and not by a file that says so, and no school hides it', () => {
 	const given = { ...CONTEXT, client: clientWith('contact-lenses', 'low-blood-pressure', 'carotid') };
 	for (const finding of ofClient(given)) {
-		expect(() => muteFinding(sequence, finding, 'known')).toThrow();
+		expect(() => muteFinding(sequence, finding, 'Filler', 'known')).toThrow();
 		const forged = { ...sequence, mutes: [{ key: finding.key, reason: 'known' }] };
 		expect(ofClient(given, forged).map((f) => f.key)).toContain(finding.key);
 	}

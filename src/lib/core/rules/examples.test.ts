@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import { CONTEXT } from '../testing';
 import { exampleGiven, exampleOf } from './examples';
 import { RULES } from './index';

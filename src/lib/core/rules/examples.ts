@@ -1,12 +1,12 @@
 import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from './exampleParts';
-import { StoredSequenceSchema } from '../sequence/sequence.schema';
+import { StoredSequenceSchema, type Sequence } from '../sequence/sequence.schema';
 import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
-import type { Sequence } from '../sequence/sequence.schema';
 import { PreferencesSchema, type Preferences } from '../client/person.schema';
-import { newAnswer, type Answer } from '../client/answer.schema';
+import type { Answer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import { factsOf } from '../screening/clientFacts';
-import type { Licence } from '../screening/licence';
+import type { Licence } from '../screening/licence.schema';
 import type { Screened } from '../screening/limits';
 import type { JudgeInput } from './judge';
 

@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import type { PlaceRef } from '../atlas/places';
-import { applyEdit } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { endPlace } from '../step/levelsOf';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
-import { DEFAULT_WORKING, WorkingSchema } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
+import { WorkingSchema } from '../working/working.schema';
 import { fixIn, judge } from './judge';
 import { opennessAt } from './opennessAt';
 import { receiversOf } from './order/receiverClosed';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { schoolById } from '../school/schools';
-import { applyEdit } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import type { Step } from '../step/step.schema';
 import { stepsOf } from '../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../testing';

@@ -1,9 +1,9 @@
-import { z } from 'zod';
 import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
 import { isInSitting } from '../sequence/chosen';
 import { computable, overLimits } from '../sequence/cost';
-import { applyEdit, type Edit } from '../sequence/edits';
+import { edited, EditRefused } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { passesOf } from '../sequence/passes';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -13,10 +13,19 @@ import { ruleById, RULES } from './index';
 import { tooMuchWork } from './dose/tooMuchWork';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
-import type { ClientFacts } from '../screening/clientFacts';
-import type { Licence } from '../screening/licence';
-import { bySeverity, findingKey, isAboutClient, severityIn } from './rule';
-import type { Finding, JudgeContext, Params, RawFinding, Rule } from './rule';
+import type { ClientFacts } from '../screening/clientFacts.schema';
+import type { Licence } from '../screening/licence.schema';
+import {
+	bySeverity,
+	findingKey,
+	isAboutClient,
+	severityIn,
+	type Finding,
+	type JudgeContext,
+	type Params,
+	type RawFinding,
+	type Rule
+} from './rule';
 
 /** A finding that the user has set aside, with her reason. */
 export interface Muted {
@@ -131,7 +140,7 @@ function graveCounts(findings: readonly Finding[]): Map<string, number> {
 /** Whether an edit mends its finding and gives no other rule more that is graver than advice. */
 function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
 	const before = findingsOf(context);
-	const after = findingsOf(contextOf(applyEdit(context.sequence, edit), context));
+	const after = findingsOf(contextOf(edited(context.sequence, edit), context));
 	const [had, has] = [graveCounts(before), graveCounts(after)];
 	const who = (f: Finding) => `${f.ruleId} ${f.stepIds.join()}`;
 	const known = new Set(before.map(who));
@@ -149,7 +158,7 @@ export function fixIn(context: JudgeContext, finding: Finding): Edit | null {
 		return edit && rule!.verify && !holds(context, finding, edit) ? null : edit;
 	} catch (error) {
 		// What would go over a limit of a sequence is no fix: one step more where there are as many as are allowed.
-		if (error instanceof z.ZodError) return null;
+		if (error instanceof EditRefused) return null;
 		throw error;
 	}
 }

@@ -1,4 +1,5 @@
-import { applyEdit, joinEdits, type Edit } from '../sequence/edits';
+import { edited, joinEdits } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
 import { fixIn, judge, type JudgeInput } from './judge';
@@ -39,7 +40,7 @@ export function mendEach(sequence: Sequence, given: JudgeInput, wanted: (finding
 		if (!edit) continue;
 		edits.push(edit);
 		mended.push(finding);
-		current = applyEdit(current, edit);
+		current = edited(current, edit);
 	}
 	const label = mended.length === 1 ? edits[0]?.label : `Fix ${mended.length} findings`;
 	return edits.length ? { edit: joinEdits(label!, edits), mended } : null;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { otherSide } from '../atlas/places';
-import { applyEdit, revertEdit } from '../sequence/edits';
+import { applyEdit, revertEdit } from '../sequence/applyEdit';
 import { mirroredPlace, mirroredSequence } from '../sequence/mirror';
 import { anySequence, CONTEXT, sequenceOf, step } from '../testing';
 import { fixIn, judge } from './judge';
@@ -63,7 +63,7 @@ test('at the limit of steps a fix that would add one is none, and nothing is thr
 describe('setting a finding aside', () => {
 	test('takes it out of the findings, with its reason in the file, and back again', () => {
 		const finding = of(firm, 'no-glide')!;
-		const muted = applyEdit(firm, muteFinding(firm, finding, ' oil is on already '));
+		const muted = applyEdit(firm, muteFinding(firm, finding, 'No oil', ' oil is on already '));
 		expect(of(muted, 'no-glide')).toBeUndefined();
 		expect(judge(muted, CONTEXT).muted.map((m) => [m.finding.key, m.reason])).toEqual([
 			[finding.key, 'oil is on already']
@@ -72,10 +72,10 @@ describe('setting a finding aside', () => {
 		expect(of(applyEdit(muted, unmuteFinding(muted, finding.key)), 'no-glide')).toBeDefined();
 	});
 	test('wants a reason, and never a stop', () => {
-		expect(() => muteFinding(firm, of(firm, 'no-glide')!, '  ')).toThrow(/reason/);
+		expect(() => muteFinding(firm, of(firm, 'no-glide')!, 'No oil', '  ')).toThrow(/reason/);
 		const stop = of(firm, 'eye-cap')!;
 		expect(stop.severity).toBe('stop');
-		expect(() => muteFinding(firm, stop, 'I know')).toThrow(/cannot be set aside/);
+		expect(() => muteFinding(firm, stop, 'A stop', 'I know')).toThrow(/cannot be set aside/);
 		// Nor through a file that says so.
 		const forged = { ...firm, mutes: [{ key: stop.key, reason: 'I know' }] };
 		expect(of(forged, 'eye-cap')).toBeDefined();

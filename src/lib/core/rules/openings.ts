@@ -1,4 +1,4 @@
-import type { NodeId } from '../atlas/nodes';
+import { type NodeId, NODES } from '../atlas/nodes';
 import { nodesUnder } from '../atlas/graph';
 import { isZone, nodeOf, placeOf, type PlaceId, type Side } from '../atlas/places';
 import type { Pass } from '../sequence/passes';
@@ -7,12 +7,12 @@ import { strokesOf } from '../step/parts';
 import { opensByAim, opensNodes } from './strokes';
 import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
-import { insertStep, type Edit, type Spot } from '../sequence/edits';
+import { insertStep, type Spot } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import { freeId } from '../sequence/freeId';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { PlacedStep } from '../sequence/walk';
 import type { Working } from '../working/working.schema';
-import { NODES } from '../atlas/nodes';
 
 /** The groups that are opened on a place: itself, or those under skin that is opened by name. */
 function nodesAt(place: PlaceId, onSkin: boolean): readonly NodeId[] {

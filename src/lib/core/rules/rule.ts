@@ -1,12 +1,12 @@
 import type { PlaceRef, Side } from '../atlas/places';
-import type { ClientFacts } from '../screening/clientFacts';
-import type { Licence } from '../screening/licence';
+import type { ClientFacts } from '../screening/clientFacts.schema';
+import type { Licence } from '../screening/licence.schema';
 import type { School, Severity } from '../school/school.schema';
 import type { FilmFacts } from '../glide/film';
 import type { Openings } from './openings';
 import type { Balance } from '../sequence/balance';
 import type { OverLimit } from '../sequence/cost';
-import type { Edit } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import type { ExpandContext, TimedEvent } from '../sequence/expand';
 import type { Pass } from '../sequence/passes';
 import type { Sequence } from '../sequence/sequence.schema';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { PlaceRef } from '../atlas/places';
 import { schoolById } from '../school/schools';
-import { applyEdit } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Step } from '../step/step.schema';
 import { basicTechnique } from '../technique/basics';

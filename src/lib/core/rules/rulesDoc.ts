@@ -1,7 +1,7 @@
 import { SCHOOLS } from '../school/schools';
 import { differences } from '../sequence/difference';
-import { applyEdit } from '../sequence/edits';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { edited } from '../sequence/edits';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { exampleGiven, exampleOf } from './examples';
 import { RULES } from './index';
 import { fixIn, judge } from './judge';
@@ -23,7 +23,7 @@ function exampleLines(rule: Rule): string[] {
 	const finding = findings.find((f) => f.ruleId === rule.id)!;
 	const { head, body } = sentenceOf(finding);
 	const edit = fixIn(context, finding);
-	const changes = edit ? differences(sequence, applyEdit(sequence, edit)).slice(0, 3) : [];
+	const changes = edit ? differences(sequence, edited(sequence, edit)).slice(0, 3) : [];
 	return [
 		`- Says: “${head} ${body}”`,
 		...(edit

@@ -7,7 +7,7 @@ import { basicTechnique } from '../technique/basics';
 import { makeStep } from '../technique/makeStep';
 import { checkAnswer } from './answer';
 import { RULES, ruleById } from './index';
-import { applyEdit } from '../sequence/edits';
+import { applyEdit } from '../sequence/applyEdit';
 import { fixIn, judge } from './judge';
 import { bySeverity, findingKey, graver, lighter, severityIn } from './rule';
 import { fixLabel, sentenceOf } from './wording';

@@ -6,7 +6,7 @@ import { setStep } from '../sequence/edits';
 import { movesFluid, peakLevel } from '../step/levelsOf';
 import { isStationary, motionRow, staysOnNode } from '../vocabulary/vocabulary';
 import type { JudgeContext } from './rule';
-import type { Edit } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 
 /** A step that slides along a path. */
 export const isStroke = (step: Step): boolean => step.places.length > 1 && !isStationary(step.motion);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { NODE_IDS, type NodeId } from '../atlas/nodes';
-import { LevelSchema } from '../step/levels';
+import { LevelSchema } from '../step/common.schema';
 import { AIMS, idsOf } from '../vocabulary/vocabulary';
 
 export const SEVERITIES = ['stop', 'caution', 'advice'] as const;

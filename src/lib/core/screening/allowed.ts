@@ -4,8 +4,8 @@ import { listWords } from '../listWords';
 import type { Severity } from '../school/school.schema';
 import { POSTURES } from '../vocabulary/vocabulary';
 import { ALLERGEN_WORDS } from '../medium/allergens';
-import { reaches, type Limit, type LimitOf } from './limit.schema';
-import { waitOf } from './limits';
+import type { Limit, LimitOf } from './limit.schema';
+import { reaches, waitOf } from './limit';
 import { whichWords } from './which';
 
 /** How a place is drawn: left out, waiting until a day, or limited. */

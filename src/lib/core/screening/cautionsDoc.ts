@@ -1,4 +1,4 @@
-import { newAnswer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import { MARK_KINDS, markRow } from '../client/marks';
 import { AREAS } from './areas';
 import { effectWords } from './allowed';

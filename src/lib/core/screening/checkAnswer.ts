@@ -1,6 +1,6 @@
 import type { Answer, Clearance } from '../client/answer.schema';
 import { daysBetween, type Day } from '../client/days';
-import type { Mark } from '../client/marks';
+import type { Mark } from '../client/common.schema';
 
 /** A field that cannot stand as it is, and what to do about it. */
 export interface FieldProblem {

@@ -1,5 +1,5 @@
 import type { Person } from '../client/person.schema';
-import { latestAnswers } from '../client/person.schema';
+import { latestAnswers } from '../client/answers';
 import { MEDIA } from '../medium/media';
 import type { Medium } from '../medium/medium.schema';
 import type { Answer } from '../client/answer.schema';

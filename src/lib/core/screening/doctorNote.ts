@@ -1,4 +1,5 @@
-import { latestAnswers, type Person } from '../client/person.schema';
+import type { Person } from '../client/person.schema';
+import { latestAnswers } from '../client/answers';
 import { saidDay } from '../client/saidDay';
 import { sidedWords } from '../client/sidedZone';
 import type { Day } from '../client/days';

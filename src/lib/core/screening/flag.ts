@@ -1,9 +1,9 @@
 import type { Severity } from '../school/school.schema';
 import type { Level } from '../step/levels';
-import type { ALLERGENS } from '../medium/medium.schema';
+import type { ALLERGENS } from '../medium/allergens';
 import type { POSTURES } from '../vocabulary/vocabulary';
 import type { AreaId } from './areas';
-import type { Which } from './which';
+import type { Which } from './limit.schema';
 
 /** Chapters of the intake, in the order in which it asks. */
 export const CHAPTERS = {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { newAnswer, type Answer } from '../client/answer.schema';
+import type { Answer } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import type { SidedZone } from '../client/sidedZone';
 import { techniqueById, TECHNIQUES } from '../technique/library';
 import { techniqueToday } from './ofTechnique';

@@ -1,9 +1,7 @@
-import { z } from 'zod';
-import { DaySchema } from '../client/days';
-import { TextSchema } from '../step/common.schema';
 import { AREAS, placesOfArea, type AreaId } from './areas';
+import type { Licence, LicenceEntry } from './licence.schema';
 import type { Limit } from './limit.schema';
-import type { Which } from './which';
+import type { Which } from './limit.schema';
 
 /** Something that a local code may keep for a licence of its own. A new one is a row here. */
 export interface LicenceRow {
@@ -37,17 +35,6 @@ export const LICENCE_ROWS = {
 export type LicenceId = keyof typeof LICENCE_ROWS;
 export const LICENCE_IDS = Object.keys(LICENCE_ROWS) as [LicenceId, ...LicenceId[]];
 export const licenceRow = (id: LicenceId): LicenceRow => LICENCE_ROWS[id];
-
-/** What the practice says of its licence: covered or not, since when it was looked up, and a note. */
-export const LicenceEntrySchema = z.strictObject({
-	id: z.enum(LICENCE_IDS),
-	covers: z.enum(['yes', 'no']),
-	on: DaySchema,
-	note: TextSchema.default('')
-});
-export type LicenceEntry = z.infer<typeof LicenceEntrySchema>;
-export const LicenceSchema = z.array(LicenceEntrySchema).max(LICENCE_IDS.length);
-export type Licence = z.infer<typeof LicenceSchema>;
 
 export const licenceEntry = (licence: Licence, id: LicenceId): LicenceEntry | undefined =>
 	licence.find((entry) => entry.id === id);

@@ -1,11 +1,28 @@
 import { z } from 'zod';
-import { DaySchema } from '../client/days';
-import { SidedZoneSchema, type SidedZone } from '../client/sidedZone';
-import { ALLERGENS } from '../medium/medium.schema';
-import { IdSchema, TextSchema } from '../step/common.schema';
-import { LevelSchema } from '../step/levels';
-import { idsOf, POSTURES } from '../vocabulary/vocabulary';
-import { WhichSchema } from './which';
+import { DaySchema, SidedZoneSchema } from '../client/common.schema';
+import { ALLERGENS } from '../medium/allergens';
+import { IdSchema, TextSchema, LevelSchema } from '../step/common.schema';
+import { AIMS, idsOf, POSTURES } from '../vocabulary/vocabulary';
+
+/**
+ * Which moves are meant, by what they are, never by their names: what a technique that is added tomorrow has, it answers
+ * for. Every property that is given must hold; without any, all moves are meant.
+ */
+export const WhichSchema = z.strictObject({
+	aims: z.array(z.enum(idsOf(AIMS))).optional(),
+	/** Goes through the nodes on purpose. */
+	throughNodes: z.literal(true).optional(),
+	motion: z.enum(['slides', 'rubs', 'taps', 'bruises', 'stretches', 'resists']).optional(),
+	contact: z.enum(['inside', 'strong', 'pinch']).optional(),
+	tool: z.enum(['any', 'edged', 'cold', 'warm', 'tape', 'worn', 'metal', 'latex']).optional(),
+	/** As deep as this or deeper. */
+	levelFrom: LevelSchema.optional(),
+	point: z.enum(['any', 'not-in-pregnancy']).optional(),
+	postures: z.array(z.enum(idsOf(POSTURES))).optional(),
+	/** Work of the client herself. */
+	byClient: z.literal(true).optional()
+});
+export type Which = z.infer<typeof WhichSchema>;
 
 /** Where something holds, worked out: everywhere, or zones with their sides. */
 export const ReachSchema = z.union([z.literal('everywhere'), z.array(SidedZoneSchema)]);
@@ -47,39 +64,3 @@ export const LimitSchema = z.discriminatedUnion('does', [
 ]);
 export type Limit = z.infer<typeof LimitSchema>;
 export type LimitOf<Does extends Limit['does']> = Extract<Limit, { does: Does }>;
-
-/** Most limits that a client has at once: more is refused. */
-export const MAX_LIMITS = 500;
-
-const NO_LIMITS: readonly never[] = [];
-const sorted = new WeakMap<readonly Limit[], Map<string, readonly Limit[]>>();
-/** Limits of a day by what they do, taken apart once: every step asks for them. Left out with certain moves only: `barred`. */
-function byKind(limits: readonly Limit[]): Map<string, readonly Limit[]> {
-	const known = sorted.get(limits);
-	if (known) return known;
-	const kinds = new Map<string, Limit[]>();
-	const add = (kind: string, limit: Limit) => kinds.set(kind, [...(kinds.get(kind) ?? []), limit]);
-	for (const limit of limits) {
-		add(limit.does, limit);
-		if (limit.does === 'leave-out') add(limit.which ? 'barred' : 'left-out', limit);
-	}
-	sorted.set(limits, kinds);
-	return kinds;
-}
-
-export const limitsThat = <Does extends Limit['does']>(
-	limits: readonly Limit[],
-	does: Does
-): readonly LimitOf<Does>[] => (byKind(limits).get(does) as readonly LimitOf<Does>[] | undefined) ?? NO_LIMITS;
-/** Places that are left out whatever is done there, and moves that are left out, anywhere or in places. */
-export const limitsOut = (limits: readonly Limit[], what: 'left-out' | 'barred'): readonly LimitOf<'leave-out'>[] =>
-	(byKind(limits).get(what) as readonly LimitOf<'leave-out'>[] | undefined) ?? NO_LIMITS;
-
-const sets = new WeakMap<object, ReadonlySet<string>>();
-/** Whether a limit holds at a zone on a side. Limits never change, so their places are taken apart once. */
-export function reaches(where: Reach, place: SidedZone): boolean {
-	if (where === 'everywhere') return true;
-	const known = sets.get(where) ?? new Set<string>(where);
-	sets.set(where, known);
-	return known.has(place);
-}

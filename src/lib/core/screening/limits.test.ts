@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { newAnswer, type Answer, type Clearance } from '../client/answer.schema';
+import type { Answer, Clearance } from '../client/answer.schema';
+import { newAnswer } from '../client/answers';
 import { dayAfter, daysBetween } from '../client/days';
 import { allowedLines, placeState, placeWords } from './allowed';
 import { problemsOfAnswer, problemsOfClearance } from './checkAnswer';

@@ -1,6 +1,8 @@
-import { daysBetween, dayAfter, type Day } from '../client/days';
-import { markRow, placesOfMark, type Mark } from '../client/marks';
-import { latestAnswers, type Person } from '../client/person.schema';
+import { dayAfter, type Day } from '../client/days';
+import { markRow, placesOfMark } from '../client/marks';
+import type { Mark } from '../client/common.schema';
+import type { Person } from '../client/person.schema';
+import { latestAnswers } from '../client/answers';
 import type { Answer, Clearance } from '../client/answer.schema';
 import type { Severity } from '../school/school.schema';
 import { AREAS, placesOfArea, placesWords, withAround } from './areas';
@@ -171,10 +173,4 @@ export function limitsOn({ answers, marks, clearances }: Screened, today: Day): 
 		return flag ? limitsOfAnswer(flag, answer, clearances, today) : [];
 	});
 	return [...told, ...marks.flatMap((mark) => limitsOfMark(mark, today))].sort(byGravity);
-}
-
-/** Days of a waiting period: how many have passed of how many; null where none are counted. */
-export function waitOf(limit: Pick<Limit, 'since' | 'until'>, today: Day): { passed: number; days: number } | null {
-	if (!limit.until || !limit.since) return null;
-	return { passed: Math.max(0, daysBetween(limit.since, today)), days: daysBetween(limit.since, limit.until) };
 }

@@ -4,7 +4,8 @@ import type { Sequence } from '../sequence/sequence.schema';
 import type { Level } from '../step/levels';
 import { strokesOf } from '../step/parts';
 import type { Step } from '../step/step.schema';
-import { limitsOut, limitsThat, reaches, type Limit, type LimitOf } from './limit.schema';
+import type { Limit, LimitOf } from './limit.schema';
+import { limitsOut, limitsThat, reaches } from './limit';
 import { isAllOver, touchesOf, type Touch } from './touch';
 import { isOf } from './which';
 

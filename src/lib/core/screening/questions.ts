@@ -1,4 +1,5 @@
-import { latestAnswers, type Person } from '../client/person.schema';
+import type { Person } from '../client/person.schema';
+import { latestAnswers } from '../client/answers';
 import type { Answer } from '../client/answer.schema';
 import type { Day } from '../client/days';
 import type { Step } from '../step/step.schema';

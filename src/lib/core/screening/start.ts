@@ -1,4 +1,5 @@
-import { limitsThat, type Limit, type LimitOf } from './limit.schema';
+import type { Limit, LimitOf } from './limit.schema';
+import { limitsThat } from './limit';
 
 /** What ends the day: a session is not begun, whatever is asked for and by whatever way. */
 export const refusals = (limits: readonly Limit[]): readonly LimitOf<'refer'>[] => limitsThat(limits, 'refer');

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { techniqueById, TECHNIQUES } from '../technique/library';
-import { isOf, whichWords, WhichSchema, type Which } from './which';
+import { isOf, whichWords } from './which';
+import { WhichSchema, type Which } from './limit.schema';
 import { usualStep } from './ofTechnique';
 
 const step = (id: string) => usualStep(techniqueById(id)!);

@@ -1,29 +1,8 @@
-import { z } from 'zod';
-import { LevelSchema } from '../step/levels';
 import { levelsOf } from '../step/levelsOf';
 import type { Step } from '../step/step.schema';
+import type { Which } from './limit.schema';
 import { pointByCode } from '../point/points';
-import { aimRow, AIMS, contactRow, idsOf, isStationary, motionRow, POSTURES, toolRow } from '../vocabulary/vocabulary';
-
-/**
- * Which moves are meant, by what they are, never by their names: what a technique that is added tomorrow has, it answers
- * for. Every property that is given must hold; without any, all moves are meant.
- */
-export const WhichSchema = z.strictObject({
-	aims: z.array(z.enum(idsOf(AIMS))).optional(),
-	/** Goes through the nodes on purpose. */
-	throughNodes: z.literal(true).optional(),
-	motion: z.enum(['slides', 'rubs', 'taps', 'bruises', 'stretches', 'resists']).optional(),
-	contact: z.enum(['inside', 'strong', 'pinch']).optional(),
-	tool: z.enum(['any', 'edged', 'cold', 'warm', 'tape', 'worn', 'metal', 'latex']).optional(),
-	/** As deep as this or deeper. */
-	levelFrom: LevelSchema.optional(),
-	point: z.enum(['any', 'not-in-pregnancy']).optional(),
-	postures: z.array(z.enum(idsOf(POSTURES))).optional(),
-	/** Work of the client herself. */
-	byClient: z.literal(true).optional()
-});
-export type Which = z.infer<typeof WhichSchema>;
+import { aimRow, AIMS, contactRow, isStationary, motionRow, POSTURES, toolRow } from '../vocabulary/vocabulary';
 
 const STRETCHES: readonly string[] = ['opposed-stretch', 'skin-stretch', 'skin-lift'];
 

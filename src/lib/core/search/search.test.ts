@@ -1,5 +1,9 @@
 import { describe, expect, test } from 'vitest';
+import { ZONE_IDS } from '../atlas/zones';
+import { GOAL_IDS } from '../goalIds';
 import { usefulness } from '../goal/useful';
+import { AIMS, TOOLS } from '../vocabulary/vocabulary';
+import { EVERYDAY } from './everyday';
 import { TECHNIQUES } from '../technique/library';
 import { TEMPLATES } from '../template/templates';
 import { ANY_READY, readyIndex, toolsOf } from './readySearch';
@@ -67,4 +71,14 @@ test('by aim, zone, tool and goal, each and together', () => {
 test('for a goal, the most useful first', () => {
 	const uses = find({ ...ANY_TECHNIQUE, goal: 'under-eye' }).map((t) => usefulness(t, 'under-eye'));
 	expect(uses).toEqual([...uses].sort((a, b) => b - a));
+});
+
+test('everyday words are given for what there is, and are words', () => {
+	const known = { goals: GOAL_IDS, zones: ZONE_IDS, tools: Object.keys(TOOLS), aims: Object.keys(AIMS) };
+	for (const [kind, ids] of Object.entries(known)) {
+		const given = EVERYDAY[kind as keyof typeof known];
+		expect(ids).toEqual(expect.arrayContaining(Object.keys(given)));
+		for (const words of Object.values(given)) expect(words).toMatch(/\w/);
+	}
+	expect(Object.keys(EVERYDAY).sort()).toEqual(Object.keys(known).sort());
 });

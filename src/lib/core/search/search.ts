@@ -51,13 +51,23 @@ const wordsOf = (t: Technique) => ({
  */
 export function techniqueIndex(techniques: readonly Technique[]): (filter: TechniqueFilter) => Technique[] {
 	const byId = new Map(techniques.map((t) => [t.id, t]));
-	const index = new MiniSearch<ReturnType<typeof wordsOf>>({
-		fields: ['title', 'why', 'kind', 'places', 'goals', 'everyday'],
-		searchOptions: { boost: { title: 4, kind: 2, places: 2 }, prefix: true, fuzzy: 0.15, combineWith: 'AND' }
-	});
-	index.addAll([...byId.values()].map(wordsOf));
+	let made: MiniSearch<ReturnType<typeof wordsOf>> | undefined;
+	/** Made at the first words: a list that is only looked through needs none. */
+	const index = () => {
+		if (made) return made;
+		made = new MiniSearch<ReturnType<typeof wordsOf>>({
+			fields: ['title', 'why', 'kind', 'places', 'goals', 'everyday'],
+			searchOptions: { boost: { title: 4, kind: 2, places: 2 }, prefix: true, fuzzy: 0.15, combineWith: 'AND' }
+		});
+		made.addAll([...byId.values()].map(wordsOf));
+		return made;
+	};
 	return ({ words, aim, zone, tool, goal }) => {
-		const found = words.trim() ? index.search(words).map((r) => byId.get(r.id as string)!) : [...byId.values()];
+		const found = words.trim()
+			? index()
+					.search(words)
+					.map((r) => byId.get(r.id as string)!)
+			: [...byId.values()];
 		const fitting = found.filter(
 			(t) =>
 				(aim === 'any' || t.aim === aim) &&

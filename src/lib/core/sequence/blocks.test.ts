@@ -3,7 +3,7 @@ import { MEDIA } from '../medium/media';
 import { TECHNIQUES } from '../technique/library';
 import { CONTEXT, sequenceOf, step } from '../testing';
 import { dissolveBlock, groupSideBySide, mayFollow, setFirstSide } from './blocks';
-import { applyEdit, revertEdit } from './edits';
+import { applyEdit, revertEdit } from './applyEdit';
 import { embedMedium, embedTechnique } from './embed';
 import { expand } from './expand';
 import { stepsOf } from './walk';

@@ -1,6 +1,7 @@
 import type { Draft } from 'immer';
 import type { Side } from '../atlas/places';
-import { makeEdit, type Edit } from './edits';
+import { makeEdit } from './edits';
+import type { Edit } from './edit.schema';
 import type { Block, Sequence } from './sequence.schema';
 import type { Step } from '../step/step.schema';
 import { findStep } from './walk';

@@ -5,7 +5,7 @@ import { exitsOf } from './exits';
 import { expand } from './expand';
 import { timingOf } from './timing';
 import { choose, setExitTitle, setPasses } from './versionEdits';
-import { applyEdit, revertEdit } from './edits';
+import { applyEdit, revertEdit } from './applyEdit';
 
 const option = (id: string, name: string) =>
 	step(id, ['chin', 'jawline'], { choice: { group: 'tapes', option: name } });

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { stepCost, STEP_LIMITS } from '../step/stepCost';
-import { applyEdit, setStep } from './edits';
+import { setStep } from './edits';
+import { applyEdit } from './applyEdit';
 import { anySequence, CONTEXT, sequenceOf, step } from '../testing';
 import { computable, overLimits, sequenceCost, SEQUENCE_LIMITS } from './cost';
 import { expand, secondsOf } from './expand';

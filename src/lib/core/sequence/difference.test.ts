@@ -7,7 +7,8 @@ import { doseAtOf } from '../step/doseAt';
 import { STEP_FIELDS, type StepFieldId } from '../step/stepFields';
 import { anySequence, anyStep, pump, sequenceOf, step } from '../testing';
 import { differences, headDifferences } from './difference';
-import { applyEdit, insertStep, moveStep, removeSteps, setStep } from './edits';
+import { insertStep, moveStep, removeSteps, setStep } from './edits';
+import { applyEdit } from './applyEdit';
 import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 

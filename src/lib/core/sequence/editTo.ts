@@ -1,5 +1,6 @@
 import { dequal } from 'dequal';
-import { makeEdit, type Edit } from './edits';
+import { makeEdit } from './edits';
+import type { Edit } from './edit.schema';
 import type { Sequence } from './sequence.schema';
 
 /** An edit that turns one sequence into another, touching only what differs; null where nothing does. */

@@ -3,22 +3,22 @@ import { describe, expect, test } from 'vitest';
 import { anySequence, anyStep, sequenceOf, step } from '../testing';
 import {
 	addPhase,
-	applyEdit,
 	duplicateStep,
 	insertStep,
 	moveStep,
-	newPhase,
 	relocateStep,
 	removePhase,
 	removeSteps,
 	renamePhase,
-	revertEdit,
 	setHead,
 	setStep,
-	swappedSide,
-	type Edit
+	swappedSide
 } from './edits';
-import { commit, EMPTY_HISTORY, HistorySchema, redo, soundHistory, undo, type Draft } from './history';
+import { newPhase } from './newPhase';
+import { applyEdit, revertEdit } from './applyEdit';
+import type { Edit } from './edit.schema';
+import { commit, EMPTY_HISTORY, redo, soundHistory, undo, type Draft } from './history';
+import { HistorySchema } from './history.schema';
 import { SequenceSchema, type Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 

@@ -1,29 +1,17 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft } from 'immer';
-import { z, ZodError } from 'zod';
+import type { Edit } from './edit.schema';
 import { otherSide, type PlaceRef } from '../atlas/places';
 import { isMidlinePlace } from '../atlas/midline';
 import { stepTitle } from '../step/describe';
 import { computable, isNoDearer, limitWords, overLimits } from './cost';
-import { sequenceProblems, StoredSequenceSchema, type Block, type Phase, type Sequence } from './sequence.schema';
+import type { Block, Phase, Sequence } from './sequence.schema';
+import { sequenceProblems } from './sequenceProblems';
+import { stepProblems, type Problem } from '../step/stepProblems';
 import { type Step, type StepSide } from '../step/step.schema';
-import { findStep } from './walk';
+import { findStep, stepsOf } from './walk';
 import { peakLevel } from '../step/levelsOf';
 
 enablePatches();
-
-const PatchSchema = z.strictObject({
-	op: z.enum(['replace', 'remove', 'add']),
-	path: z.array(z.union([z.string(), z.number()])),
-	value: z.unknown().optional()
-});
-
-/** An edit as data: what it is called, how to do it and how to take it back. It survives a reload. */
-export const EditSchema = z.strictObject({
-	label: z.string().min(1).max(300),
-	patch: z.array(PatchSchema),
-	inverse: z.array(PatchSchema)
-});
-export type Edit = z.infer<typeof EditSchema>;
 
 /** Makes an edit from a change of a draft. The sequence itself is left as it is. */
 export function makeEdit(sequence: Sequence, label: string, change: (draft: Draft<Sequence>) => void): Edit {
@@ -35,55 +23,45 @@ export function makeEdit(sequence: Sequence, label: string, change: (draft: Draf
 export const patched = (sequence: Sequence, patches: Edit['patch']): Sequence =>
 	applyPatches(sequence, patches as Parameters<typeof applyPatches>[1]);
 
-/**
- * Checked, but handed on as it is: untouched steps keep their identity, so views redraw only what changed.
- * @throws {ZodError} if it is no valid sequence
- */
-function checked(sequence: Sequence): Sequence {
-	// Steps never change, so one that passed once need not pass again: a long sequence is checked as fast as a short one.
-	const fresh: Step[] = [];
-	const phases = sequence.phases.map((phase) => ({
-		...phase,
-		blocks: phase.blocks.map((block) => ({
-			...block,
-			steps: block.steps.filter((step) => {
-				if (passed.has(step)) return false;
-				fresh.push(step);
-				return true;
-			})
-		}))
-	}));
-	StoredSequenceSchema.parse({ ...sequence, phases });
-	const issues = sequenceProblems(sequence);
-	if (issues.length) throw new ZodError(issues);
-	for (const step of fresh) passed.add(step);
+/** An edit that cannot be done, and why. */
+export class EditRefused extends Error {
+	override name = 'EditRefused';
+	constructor(readonly problems: readonly Problem[]) {
+		super(problems.map((p) => p.message).join('; '));
+	}
+}
+
+/** Steps never change, so one that was right once is right: a long sequence is looked at as fast as a short one. */
+const sound = new WeakSet<Step>();
+
+/** The same sequence. @throws {EditRefused} if it contradicts itself */
+function coherent(sequence: Sequence): Sequence {
+	const problems = sequenceProblems(sequence);
+	for (const { step } of stepsOf(sequence)) {
+		if (sound.has(step)) continue;
+		const found = stepProblems(step);
+		problems.push(...found);
+		if (!found.length) sound.add(step);
+	}
+	if (problems.length) throw new EditRefused(problems);
 	return sequence;
 }
-const passed = new WeakSet<Step>();
 
 /**
- * The sequence after an edit.
- * @throws {ZodError} if the result is no valid sequence (for example a step without a side), or asks for more than is
+ * The sequence after an edit, looked at for what contradicts itself: its steps, their sides and ids, and its cost. Whether
+ * every value is one that is allowed at all, `applyEdit` says: it goes before what is kept.
+ * @throws {EditRefused} if the result contradicts itself (for example a step without a side), or asks for more than is
  * reckoned with; what is too much already may be made less
  */
-export function applyEdit(sequence: Sequence, edit: Edit): Sequence {
-	const after = checked(patched(sequence, edit.patch));
+export function edited(sequence: Sequence, edit: Edit): Sequence {
+	const after = coherent(patched(sequence, edit.patch));
 	if (computable(after) !== after && !isNoDearer(after, sequence))
-		throw new ZodError(
-			overLimits(after).map((over) => ({
-				code: 'custom',
-				path: [...over.path],
-				message: limitWords(over),
-				input: after
-			}))
-		);
+		throw new EditRefused(overLimits(after).map((over) => ({ path: over.path, message: limitWords(over) })));
 	return after;
 }
 
-/** The sequence before an edit. */
-export function revertEdit(sequence: Sequence, edit: Edit): Sequence {
-	return checked(patched(sequence, edit.inverse));
-}
+/** The sequence before an edit. @throws {EditRefused} if that contradicts itself */
+export const reverted = (sequence: Sequence, edit: Edit): Sequence => coherent(patched(sequence, edit.inverse));
 
 export const blockOf = (draft: Draft<Sequence>, stepId: string) =>
 	draft.phases.flatMap((p) => p.blocks).find((b) => b.steps.some((s) => s.id === stepId));
@@ -224,16 +202,6 @@ export function swappedSide(side: StepSide): StepSide {
 	if (side === 'both' || side === 'midline') return side;
 	if (side === 'left' || side === 'right') return otherSide(side);
 	return { ...side, first: otherSide(side.first) };
-}
-
-/** An empty phase with one block. */
-export function newPhase(id: string, title: string): Phase {
-	return {
-		id,
-		title,
-		exitAfter: false,
-		blocks: [{ id: `${id}-b1`, title: '', sides: 'asSteps', steps: [] }]
-	};
 }
 
 /** A phase more: behind the phase of a step, else at the end. */

@@ -1,6 +1,7 @@
 import type { Medium } from '../medium/medium.schema';
 import type { Technique } from '../technique/technique.schema';
-import { insertStep, joinEdits, makeEdit, type Edit, type Spot } from './edits';
+import { insertStep, joinEdits, makeEdit, type Spot } from './edits';
+import type { Edit } from './edit.schema';
 import type { Sequence } from './sequence.schema';
 import type { Step } from '../step/step.schema';
 

@@ -1,13 +1,9 @@
-import { z } from 'zod';
-import { applyEdit, EditSchema, patched, revertEdit, type Edit } from './edits';
+import { edited, patched, reverted } from './edits';
+import type { Edit } from './edit.schema';
+import type { History } from './history.schema';
+import { MAX_HISTORY } from './format';
 import type { Sequence } from './sequence.schema';
 
-/** Edits kept for undo. */
-export const MAX_HISTORY = 500;
-const EditsSchema = z.array(EditSchema).max(MAX_HISTORY);
-/** Undo and redo as data, stored beside the sequence. */
-export const HistorySchema = z.strictObject({ past: EditsSchema, future: EditsSchema });
-export type History = z.infer<typeof HistorySchema>;
 export const EMPTY_HISTORY: History = { past: [], future: [] };
 
 export interface Draft {
@@ -15,29 +11,39 @@ export interface Draft {
 	readonly history: History;
 }
 
-/** Does an edit and remembers it; what was undone before is dropped. An edit that changes nothing leaves all as it is. */
-export function commit(draft: Draft, edit: Edit): Draft {
+/** Looks at every value of a sequence and throws where one is not allowed: `checked` does so. */
+export type Check = (sequence: Sequence) => Sequence;
+const unchecked: Check = (sequence) => sequence;
+
+/**
+ * Does an edit and remembers it; what was undone before is dropped. An edit that changes nothing leaves all as it is.
+ * @param check of the result. Without one it is known only that it does not contradict itself
+ * @throws {EditRefused} and what `check` throws
+ */
+export function commit(draft: Draft, edit: Edit, check = unchecked): Draft {
 	if (!edit.patch.length) return draft;
 	return {
-		sequence: applyEdit(draft.sequence, edit),
+		sequence: check(edited(draft.sequence, edit)),
 		history: { past: [...draft.history.past, edit].slice(-MAX_HISTORY), future: [] }
 	};
 }
 
-export function undo(draft: Draft): Draft {
+/** @param check as of `commit`: a history may come from a file */
+export function undo(draft: Draft, check = unchecked): Draft {
 	const edit = draft.history.past.at(-1);
 	if (!edit) return draft;
 	return {
-		sequence: revertEdit(draft.sequence, edit),
+		sequence: check(reverted(draft.sequence, edit)),
 		history: { past: draft.history.past.slice(0, -1), future: [edit, ...draft.history.future] }
 	};
 }
 
-export function redo(draft: Draft): Draft {
+/** @param check as of `commit` */
+export function redo(draft: Draft, check = unchecked): Draft {
 	const edit = draft.history.future[0];
 	if (!edit) return draft;
 	return {
-		sequence: applyEdit(draft.sequence, edit),
+		sequence: check(edited(draft.sequence, edit)),
 		history: { past: [...draft.history.past, edit], future: draft.history.future.slice(1) }
 	};
 }

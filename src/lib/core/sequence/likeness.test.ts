@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { pump, sequenceOf, step } from '../testing';
-import { applyEdit } from './edits';
+import { applyEdit } from './applyEdit';
 import { onOtherLid, shiftPressure, stepsLike, worksOneLid } from './likeness';
 import { stepsOf } from './walk';
 

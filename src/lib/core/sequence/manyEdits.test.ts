@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anySequence, pump, sequenceOf, step } from '../testing';
-import { applyEdit, revertEdit, type Edit } from './edits';
+import { insertSteps } from './edits';
+import { applyEdit, revertEdit } from './applyEdit';
+import type { Edit } from './edit.schema';
 import {
 	carriedOver,
 	duplicateSteps,
@@ -15,7 +17,6 @@ import {
 	splitPhase,
 	splitStep
 } from './manyEdits';
-import { insertSteps } from './edits';
 import type { Sequence } from './sequence.schema';
 import { stepsOf } from './walk';
 

@@ -1,6 +1,7 @@
 import type { School } from '../school/school.schema';
-import { newPhase } from './edits';
-import { SEQUENCE_VERSION, type Sequence } from './sequence.schema';
+import { newPhase } from './newPhase';
+import type { Sequence } from './sequence.schema';
+import { SEQUENCE_VERSION } from './format';
 
 export interface NewSequenceOptions {
 	readonly id: string;

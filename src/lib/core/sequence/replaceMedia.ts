@@ -1,4 +1,5 @@
-import { makeEdit, type Edit } from './edits';
+import { makeEdit } from './edits';
+import type { Edit } from './edit.schema';
 import type { Sequence } from './sequence.schema';
 
 /** Puts other media in place of those that are on the sequence and on its steps; the same id, or null, leaves one as it is. */

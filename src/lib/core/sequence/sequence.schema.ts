@@ -4,13 +4,10 @@ import { SchoolSchema } from '../school/school.schema';
 import { CommentSchema, IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
 import { SideIdSchema, StepSchema } from '../step/step.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
+import { sequenceProblems } from './sequenceProblems';
 import { limitWords, overLimits } from './cost';
+import { MAX_STEPS, SEQUENCE_VERSION } from './format';
 import { GOAL_IDS } from '../goalIds';
-
-/** Version of the sequence format. Any new field bumps it. */
-export const SEQUENCE_VERSION = 3;
-/** Limits of a sequence; more is refused with the limit named. */
-export const MAX_STEPS = 2000;
 
 export const BlockSidesSchema = z.union([
 	z.literal('asSteps'),
@@ -107,41 +104,11 @@ const SequenceFieldsSchema = z.strictObject({
 });
 export type Sequence = z.infer<typeof SequenceFieldsSchema>;
 
-/** The problems of a whole sequence, without those inside of its steps. */
-export function sequenceProblems(sequence: Sequence): z.core.$ZodIssue[] {
-	const issues: z.core.$ZodIssue[] = [];
-	checkSequence(sequence, {
-		addIssue: (issue: z.core.$ZodIssue) => issues.push(issue)
-	} as unknown as z.core.$RefinementCtx<Sequence>);
-	return issues;
-}
-
-/** What a JSON Schema cannot say about a whole sequence. */
-function checkSequence(sequence: Sequence, ctx: z.core.$RefinementCtx<Sequence>): void {
-	const problem = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
-	const seen = new Set<string>();
-	let steps = 0;
-	sequence.phases.forEach((phase, p) =>
-		phase.blocks.forEach((block, b) =>
-			block.steps.forEach((step, s) => {
-				const path = ['phases', p, 'blocks', b, 'steps', s];
-				steps += 1;
-				if (seen.has(step.id)) problem([...path, 'id'], `each step needs an id of its own: ${step.id}`);
-				seen.add(step.id);
-				if (block.sides === 'asSteps' && step.side === undefined)
-					problem([...path, 'side'], 'a side is needed in a block whose steps have their own sides');
-				if (block.sides !== 'asSteps' && step.side !== undefined)
-					problem([...path, 'side'], 'no side is allowed in a block done on one side and then the other');
-			})
-		)
-	);
-	if (sequence.leastSeconds !== undefined && sequence.leastSeconds > sequence.budgetSeconds)
-		problem(['leastSeconds'], `least ≤ most time is needed: ${sequence.leastSeconds} s, ${sequence.budgetSeconds} s`);
-	if (steps > MAX_STEPS) problem(['phases'], `at most ${MAX_STEPS} steps are allowed: ${steps}`);
-}
-
 /** A sequence as it is stored: what lies here already may cost more than is let in, and can be opened, mended and removed. */
-export const StoredSequenceSchema = SequenceFieldsSchema.superRefine(checkSequence);
+export const StoredSequenceSchema = SequenceFieldsSchema.superRefine((sequence, ctx) => {
+	for (const { path, message } of sequenceProblems(sequence))
+		ctx.addIssue({ code: 'custom', path: [...path], message });
+});
 
 /** A sequence as it is let in: also within the limits of what is reckoned with. */
 export const SequenceSchema = StoredSequenceSchema.superRefine((sequence, ctx) => {

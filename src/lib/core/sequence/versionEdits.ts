@@ -1,4 +1,5 @@
-import { makeEdit, setHead, type Edit } from './edits';
+import { makeEdit, setHead } from './edits';
+import type { Edit } from './edit.schema';
 import type { Sequence } from './sequence.schema';
 
 /** Edits of how much of a sequence is done: its short versions, what is done again, and which of its alternatives. */

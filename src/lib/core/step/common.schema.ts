@@ -1,10 +1,17 @@
 import { z } from 'zod';
 import { PLACE_REFS, type PlaceRef } from '../atlas/places';
-import { LevelSchema } from './levels';
+import type { Level } from './levels';
+import { MAX_PLACES, MAX_TEXT, MAX_TITLE } from './sizes';
 import { idsOf, MOTIONS, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 
-/** Longest free text, characters. */
-export const MAX_TEXT = 2000;
+export const LevelSchema: z.ZodType<Level> = z.union([
+	z.literal(0),
+	z.literal(1),
+	z.literal(2),
+	z.literal(3),
+	z.literal(4)
+]);
+
 export const IdSchema = z.string().min(1).max(80);
 export const TextSchema = z.string().max(MAX_TEXT, `at most ${MAX_TEXT} characters are allowed here`);
 /** Comment lines of the notation: for whoever reads the text; nothing is computed from them. */
@@ -12,8 +19,6 @@ export const CommentSchema = TextSchema.min(1).refine(
 	(comment) => comment.split('\n').every((line) => line === line.trimEnd()),
 	'no spaces are allowed at the ends of its lines'
 );
-/** Longest title, characters. */
-export const MAX_TITLE = 200;
 export const TitleSchema = z.string().min(1).max(MAX_TITLE);
 
 const seconds = z.number().min(0.1).max(3600);
@@ -26,8 +31,6 @@ export const DoseSchema = z.discriminatedUnion('kind', [
 	z.strictObject({ kind: z.literal('seconds'), min: seconds, target: seconds, max: seconds })
 ]);
 
-/** Most places of a path; more is refused with the limit named. */
-export const MAX_PLACES = 40;
 export const PlaceRefSchema = z.enum(PLACE_REFS as unknown as [PlaceRef, ...PlaceRef[]]);
 
 export const ToolSchema = z.strictObject({
@@ -66,8 +69,6 @@ export const SupportSchema = z.strictObject({
 	head: z.enum(['resists', 'pushed']).optional()
 });
 
-/** Most parts of a repetition besides its first stroke. */
-export const MAX_PARTS = 6;
 /** A further stroke of the same repetition: press, then swipe, then lift, then drain is one repetition of four. */
 export const PartSchema = z.strictObject({
 	motion: z.enum(idsOf(MOTIONS)),

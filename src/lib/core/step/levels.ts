@@ -1,9 +1,7 @@
-import { z } from 'zod';
 import type { Working } from '../working/working.schema';
 
 /** Pressure level 0..4: touch, light, medium, firm, deep. */
-export const LevelSchema = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)]);
-export type Level = z.infer<typeof LevelSchema>;
+export type Level = 0 | 1 | 2 | 3 | 4;
 export const LEVELS: readonly Level[] = [0, 1, 2, 3, 4];
 export const LEVEL_NAMES: Record<Level, string> = {
 	0: 'touch',

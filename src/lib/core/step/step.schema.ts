@@ -1,13 +1,9 @@
 import { z } from 'zod';
-import { isMidlinePlace } from '../atlas/midline';
-import { ownSideOf } from '../atlas/places';
 import { POINT_CODES } from '../point/codes';
 import {
 	CommentSchema,
 	DoseSchema,
 	IdSchema,
-	MAX_PARTS,
-	MAX_PLACES,
 	PartSchema,
 	PlaceRefSchema,
 	StationsSchema,
@@ -15,10 +11,13 @@ import {
 	TapeSchema,
 	TextSchema,
 	ToolSchema,
-	UntilSchema
+	UntilSchema,
+	LevelSchema
 } from './common.schema';
-import { LevelSchema } from './levels';
-import { aimRow, AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES, toolRow } from '../vocabulary/vocabulary';
+import { MAX_PARTS, MAX_PLACES } from './sizes';
+import { DEFAULT_STEP } from './defaultStep';
+import { stepProblems } from './stepProblems';
+import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
 
 export const SideIdSchema = z.enum(['left', 'right']);
 
@@ -75,20 +74,20 @@ const StepFieldsSchema = z.strictObject({
 	/** Absent in a block that is done on one side and then the other. */
 	side: StepSideSchema.optional(),
 	stations: StationsSchema.optional(),
-	lanes: z.int().min(1).max(12).default(1),
+	lanes: z.int().min(1).max(12).default(DEFAULT_STEP.lanes),
 	/** Lanes that lie otherwise than side by side. */
 	laneRun: z.enum(['diagonal', 'inner-outer']).optional(),
 	/** The paths of the second and further lanes, where they have their own. */
 	laneWays: z.array(z.array(PlaceRefSchema).min(2).max(MAX_PLACES)).min(1).max(11).optional(),
-	reverse: z.boolean().default(false),
+	reverse: z.boolean().default(DEFAULT_STEP.reverse),
 	until: UntilSchema.optional(),
-	end: EndSchema.default({ kind: 'none' }),
+	end: EndSchema.default(DEFAULT_STEP.end),
 	support: SupportSchema.optional(),
-	posture: z.enum(idsOf(POSTURES)).default('neutral'),
-	mouth: z.enum(idsOf(MOUTHS)).default('closed'),
-	eyes: z.enum(['closed', 'open']).default('closed'),
-	breath: z.enum(idsOf(BREATHS)).default('free'),
-	by: z.enum(['practitioner', 'client']).default('practitioner'),
+	posture: z.enum(idsOf(POSTURES)).default(DEFAULT_STEP.posture),
+	mouth: z.enum(idsOf(MOUTHS)).default(DEFAULT_STEP.mouth),
+	eyes: z.enum(['closed', 'open']).default(DEFAULT_STEP.eyes),
+	breath: z.enum(idsOf(BREATHS)).default(DEFAULT_STEP.breath),
+	by: z.enum(['practitioner', 'client']).default(DEFAULT_STEP.by),
 	medium: z.strictObject({ id: IdSchema, ml: z.number().min(0).max(50) }).optional(),
 	/** Standard code of the pressure point that is held. */
 	point: z.enum(POINT_CODES).optional(),
@@ -96,7 +95,7 @@ const StepFieldsSchema = z.strictObject({
 	replaces: z.string().max(200).optional(),
 	tape: TapeSchema.optional(),
 	/** May be dropped to save time. */
-	optional: z.boolean().default(false),
+	optional: z.boolean().default(DEFAULT_STEP.optional),
 	/** Pressure to which a hold rises. */
 	risesTo: LevelSchema.optional(),
 	/** The pose or the hold at the end of a side, seconds. */
@@ -111,42 +110,13 @@ const StepFieldsSchema = z.strictObject({
 	around: z.string().min(1).max(200).optional(),
 	/** Why only one side is worked. */
 	reason: TextSchema.optional(),
-	note: TextSchema.default(''),
-	why: TextSchema.default(''),
+	note: TextSchema.default(DEFAULT_STEP.note),
+	why: TextSchema.default(DEFAULT_STEP.why),
 	comment: CommentSchema.optional()
 });
 export type Step = z.infer<typeof StepFieldsSchema>;
 export type Dose = Step['dose'];
 
-/** What a JSON Schema cannot say about one step; listed in docs/formats.md. */
-function checkStep(step: Step, ctx: z.core.$RefinementCtx<Step>): void {
-	const problem = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
-	const { dose } = step;
-	if (!(dose.min <= dose.target && dose.target <= dose.max))
-		problem(['dose'], `min ≤ target ≤ max is needed: ${dose.min}, ${dose.target}, ${dose.max}`);
-	if ((step.pressure === undefined) === (step.levels === undefined))
-		problem(['pressure'], 'either one pressure or a level for each place is needed, not both');
-	if (step.levels && step.levels.length !== step.places.length)
-		problem(['levels'], `one level for each of the ${step.places.length} places is needed: ${step.levels.length}`);
-	if (!step.places.length && aimRow(step.aim).needsPlace)
-		problem(['places'], `at least one place is needed for the aim ${step.aim}`);
-	if ((step.contact === 'tool') !== (step.tool !== undefined && !toolRow(step.tool.id).worn))
-		problem(['tool'], 'a tool is needed with the contact tool, and only with it (gloves aside)');
-	if (step.tool?.edge && !toolRow(step.tool.id).edged)
-		problem(['tool', 'edge'], `only a stone plate has edges: ${step.tool.id}`);
-	if (step.target && step.aim !== 'cleanse') problem(['target'], 'a target belongs to the aim cleanse only');
-	if (step.side === 'midline' && !step.places.every((p) => ownSideOf(p) !== null || isMidlinePlace(p)))
-		problem(['side'], 'midline is possible only on places that reach the midline');
-	if (step.laneWays && step.laneWays.length !== step.lanes - 1)
-		problem(['laneWays'], `a path for each further lane is needed: ${step.lanes - 1}, not ${step.laneWays.length}`);
-	if (step.risesTo !== undefined && step.risesTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
-		problem(['risesTo'], `a hold rises to its own pressure or more: ${step.risesTo}`);
-	if (step.tape?.leastHours !== undefined && step.tape.leastHours > step.tape.wearHours)
-		problem(['tape', 'leastHours'], `least ≤ most hours are needed: ${step.tape.leastHours}, ${step.tape.wearHours}`);
-	step.stations?.places.forEach((station, i) => {
-		if (!step.places.includes(station))
-			problem(['stations', 'places', i], `a station must lie on the path: ${station}`);
-	});
-}
-
-export const StepSchema = StepFieldsSchema.superRefine(checkStep);
+export const StepSchema = StepFieldsSchema.superRefine((step, ctx) => {
+	for (const { path, message } of stepProblems(step)) ctx.addIssue({ code: 'custom', path: [...path], message });
+});

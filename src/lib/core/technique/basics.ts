@@ -1,8 +1,9 @@
 import basic from './data/basic.json' with { type: 'json' };
-import { TechniqueSchema, type Technique } from './technique.schema';
+import { shipped } from './defaultTechnique';
+import type { Technique } from './technique.schema';
 
 /** The few techniques that fixes and drain policies are made of: always at hand, the rest of the library comes on demand. */
-export const BASICS: readonly Technique[] = basic.map((entry) => TechniqueSchema.parse(entry));
+export const BASICS: readonly Technique[] = shipped(basic);
 
 export type BasicId =
 	'open-nodes' | 'closing-pump' | 'light-stroke' | 'closing-sweep' | 'remove-oil' | 'clean-hands' | 'clean-tool';

@@ -5,8 +5,9 @@ import { schoolById, SCHOOLS } from '../school/schools';
 import { POINT_CODES } from '../point/codes';
 import { capAt, safeLevel } from '../pressure/caps';
 import { levelRangeKPa, scaleGrams } from '../step/levels';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { TECHNIQUES, techniquesFor } from './library';
+import { TechniqueSchema } from './technique.schema';
 import { CONTEXT, sequenceOf } from '../testing';
 import { makeStep } from './makeStep';
 import { pressingAreaCm2 } from '../pressure/area';
@@ -121,4 +122,8 @@ test('no path or place that a move names lets it press above a cap that all scho
 				true
 			);
 		}
+});
+
+test('every shipped move is as the schema would have it, with nothing besides: it is not checked where it is used', () => {
+	for (const technique of TECHNIQUES) expect(TechniqueSchema.parse(technique), technique.id).toEqual(technique);
 });

@@ -15,21 +15,19 @@ import tape from './data/tape.json' with { type: 'json' };
 import tools from './data/tools.json' with { type: 'json' };
 import { aimRow } from '../vocabulary/vocabulary';
 import { BASICS } from './basics';
-import { TechniqueSchema, type Technique } from './technique.schema';
+import { shipped } from './defaultTechnique';
+import type { Technique } from './technique.schema';
 
 export { contraOf } from './contra';
 
-/** The families of moves, as data: a file each, checked when the library is opened. */
-const FAMILIES: readonly (readonly unknown[])[] = [
+/** The families of moves, as data: a file each. */
+const FAMILIES: readonly (readonly object[])[] = [
 	...[care, fluid, openings, drainFace, drainJawNeck, tools],
 	...[muscle, lifts, releasesFace, releasesAbove, inside, points, liven, tape]
 ];
 
 /** The techniques as they ship, all values working values. */
-export const TECHNIQUES: readonly Technique[] = [
-	...BASICS,
-	...FAMILIES.flatMap((family) => family.map((entry) => TechniqueSchema.parse(entry)))
-];
+export const TECHNIQUES: readonly Technique[] = [...BASICS, ...FAMILIES.flatMap(shipped)];
 
 export const techniqueById = (id: string, own: readonly Technique[] = []): Technique | undefined =>
 	own.find((t) => t.id === id) ?? TECHNIQUES.find((t) => t.id === id);

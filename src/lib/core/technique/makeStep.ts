@@ -1,11 +1,12 @@
 import { fillPath, type CheekRoute } from '../atlas/route';
 import { isMidlinePlace } from '../atlas/midline';
 import { withTarget } from '../step/dose';
-import { StepSchema, type Dose, type Step, type StepSide } from '../step/step.schema';
+import { DEFAULT_STEP } from '../step/defaultStep';
+import type { Dose, Step, StepSide } from '../step/step.schema';
 import { safeLevel } from '../pressure/caps';
 import type { Level } from '../step/levels';
 import { firmOnBothSides } from '../pressure/neck';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import type { School } from '../school/school.schema';
 import type { PlaceRef } from '../atlas/places';
 import { motionRow } from '../vocabulary/vocabulary';
@@ -53,8 +54,8 @@ function levelIn(technique: Technique, step: Step, school: School | undefined): 
 }
 
 /**
- * A step made from a technique: self-contained, its path filled over the graph.
- * @throws {ZodError} if the overrides do not fit the schema
+ * A step made from a technique: self-contained, its path filled over the graph. What is overridden is checked by the edit that
+ * takes it in.
  */
 export function makeStep(technique: Technique, options: MakeStepOptions): Step {
 	const { id, school, cheekRoute = school?.cheekRoute ?? 'either', side, overrides = {} } = options;
@@ -62,6 +63,7 @@ export function makeStep(technique: Technique, options: MakeStepOptions): Step {
 	const places = technique.shape === 'stroke' ? fillPath(wanted, cheekRoute) : [...wanted];
 	const { stationHold } = technique;
 	const made: Record<string, unknown> = {
+		...DEFAULT_STEP,
 		id,
 		techniqueId: technique.id,
 		aim: technique.aim,
@@ -92,7 +94,7 @@ export function makeStep(technique: Technique, options: MakeStepOptions): Step {
 		why: technique.why,
 		...overrides
 	};
-	const step = StepSchema.parse(Object.fromEntries(Object.entries(made).filter(([, v]) => v !== undefined)));
+	const step = Object.fromEntries(Object.entries(made).filter(([, v]) => v !== undefined)) as unknown as Step;
 	return overrides.pressure === undefined && overrides.levels === undefined
 		? { ...step, pressure: levelIn(technique, step, school) }
 		: step;

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { isNode, PLACE_IDS, placeOf, type PlaceId } from '../atlas/places';
-import { LevelSchema } from '../step/levels';
-import { POINT_CODES } from '../point/codes';
+import { DEFAULT_TECHNIQUE } from './defaultTechnique';
 import {
+	LevelSchema,
 	DoseSchema,
 	HoldSchema,
 	IdSchema,
-	MAX_PARTS,
-	MAX_PLACES,
 	PartSchema,
 	PlaceRefSchema,
 	SupportSchema,
@@ -16,6 +14,8 @@ import {
 	ToolSchema,
 	UntilSchema
 } from '../step/common.schema';
+import { MAX_PARTS, MAX_PLACES } from '../step/sizes';
+import { POINT_CODES } from '../point/codes';
 import {
 	AIMS,
 	BREATHS,
@@ -40,7 +40,7 @@ const TechniqueFieldsSchema = z.strictObject({
 	/** Places on which it may start or stay; empty: everywhere. */
 	places: z.array(z.enum(PLACE_IDS as unknown as [PlaceId, ...PlaceId[]])).max(45),
 	/** Ways it is usually done, most usual first; one place each for a move that stays. Empty: the user's choice. */
-	paths: z.array(z.array(PlaceRefSchema).min(1).max(MAX_PLACES)).max(8).default([]),
+	paths: z.array(z.array(PlaceRefSchema).min(1).max(MAX_PLACES)).max(8).default(DEFAULT_TECHNIQUE.paths),
 	/** `stroke` needs a start and an end, `spot` stays where it is, `none` touches no place. */
 	shape: z.enum(['spot', 'stroke', 'none']),
 	pressure: z.strictObject({ min: LevelSchema, default: LevelSchema, max: LevelSchema }),
@@ -49,19 +49,19 @@ const TechniqueFieldsSchema = z.strictObject({
 	/** Sides in the order in which they are offered. */
 	sides: z.array(z.enum(['both', 'each', 'alternate', 'midline'])).min(1),
 	glide: z.enum(['none', 'slide', 'dry']),
-	posture: z.enum(idsOf(POSTURES)).default('neutral'),
-	breath: z.enum(idsOf(BREATHS)).default('free'),
-	by: z.enum(['practitioner', 'client']).default('practitioner'),
-	mouth: z.enum(idsOf(MOUTHS)).default('closed'),
-	eyes: z.enum(['closed', 'open']).default('closed'),
+	posture: z.enum(idsOf(POSTURES)).default(DEFAULT_TECHNIQUE.posture),
+	breath: z.enum(idsOf(BREATHS)).default(DEFAULT_TECHNIQUE.breath),
+	by: z.enum(['practitioner', 'client']).default(DEFAULT_TECHNIQUE.by),
+	mouth: z.enum(idsOf(MOUTHS)).default(DEFAULT_TECHNIQUE.mouth),
+	eyes: z.enum(['closed', 'open']).default(DEFAULT_TECHNIQUE.eyes),
 	/** What is cleansed, where the aim is cleanse. */
 	target: z.enum(['skin', 'hands', 'tool']).optional(),
-	lanes: z.int().min(1).max(12).default(1),
-	reverse: z.boolean().default(false),
+	lanes: z.int().min(1).max(12).default(DEFAULT_TECHNIQUE.lanes),
+	reverse: z.boolean().default(DEFAULT_TECHNIQUE.reverse),
 	/** Stops on every place of the path and presses there. */
 	stationHold: HoldSchema.optional(),
 	until: UntilSchema.optional(),
-	end: z.enum(['none', 'wiggle', 'lift', 'press']).default('none'),
+	end: z.enum(['none', 'wiggle', 'lift', 'press']).default(DEFAULT_TECHNIQUE.end),
 	support: SupportSchema.optional(),
 	/** Standard code of the pressure point that is held. */
 	point: z.enum(POINT_CODES).optional(),
@@ -72,9 +72,9 @@ const TechniqueFieldsSchema = z.strictObject({
 	/** How far it goes to and fro, mm. */
 	amplitudeMm: z.number().min(0.5).max(100).optional(),
 	/** How it is done, in short lines: where the hands lie, what it should feel like, the usual mistake. */
-	how: z.array(z.string().min(1).max(200)).max(5).default([]),
+	how: z.array(z.string().min(1).max(200)).max(5).default(DEFAULT_TECHNIQUE.how),
 	/** When to leave it, or what to mind: a sentence each. */
-	contra: z.array(z.string().min(1).max(300)).max(12).default([]),
+	contra: z.array(z.string().min(1).max(300)).max(12).default(DEFAULT_TECHNIQUE.contra),
 	why: TextSchema
 });
 export type Technique = z.infer<typeof TechniqueFieldsSchema>;

@@ -1,6 +1,6 @@
 import type { Step } from '../step/step.schema';
 import { contactRow, toolRow, type Contact, type ToolId } from '../vocabulary/vocabulary';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 
 /**
  * The tool that goes with a contact: with the contact tool the one that is wanted, laid nearly flat on its long edge

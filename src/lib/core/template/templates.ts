@@ -4,9 +4,10 @@ import sculpting from './data/sculpting.json' with { type: 'json' };
 import type { ExpandContext } from '../sequence/expand';
 import { keepPolicyLinks } from '../links/drainPolicy';
 import { fitTo } from '../fit/fit';
-import { applyEdit, type Edit } from '../sequence/edits';
+import { edited } from '../sequence/edits';
+import type { Edit } from '../sequence/edit.schema';
 import type { Sequence } from '../sequence/sequence.schema';
-import { DEFAULT_WORKING } from '../working/working.schema';
+import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { sequenceFromSpec, type TemplateSpec } from './spec';
 
 const CONTEXT: ExpandContext = { working: DEFAULT_WORKING };
@@ -16,7 +17,7 @@ const MADE_AT = '2026-01-01T00:00:00.000Z';
 /** Scores as data, by kin of school; what they say is checked when a sequence is made of them. */
 const SPECS = [...clearing, ...sculpting, ...releasing] as unknown as readonly TemplateSpec[];
 
-const applied = (sequence: Sequence, edit: Edit | null): Sequence => (edit ? applyEdit(sequence, edit) : sequence);
+const applied = (sequence: Sequence, edit: Edit | null): Sequence => (edit ? edited(sequence, edit) : sequence);
 
 function made(spec: TemplateSpec): Sequence {
 	const written = sequenceFromSpec(spec, { id: spec.id, updatedAt: MADE_AT });

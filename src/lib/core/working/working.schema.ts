@@ -1,16 +1,17 @@
 import { z } from 'zod';
 import { CONTACT_ROWS, type Contact } from '../vocabulary/contacts';
 import { EDGE_ROWS, TOOL_ROWS, type StoneEdge, type ToolId } from '../vocabulary/tools';
-import { TypicalDosesSchema } from './typicalDoses';
+import { DEFAULT_WORKING } from './defaultWorking';
+import { TypicalDosesSchema } from './typicalDoses.schema';
 import { value, valuesById, type ValueInfo } from './value';
 
 const LEVEL_WORDS = ['touch', 'light', 'medium', 'firm', 'deep'] as const;
 const EYE_BOUND = 'no higher than it ships: the caps of eye, throat and neck are said in these levels';
 
 /** Upper ends of the levels. The first three bound eye, throat and carotid sinus and may only be lowered. */
-const upper = (level: 0 | 1 | 2 | 3 | 4, initial: number, min: number, max: number) =>
+const upper = (level: 0 | 1 | 2 | 3 | 4, min: number, max: number) =>
 	value(
-		initial,
+		DEFAULT_WORKING.pressureUpperKPa[level],
 		{ min, max },
 		{
 			group: 'pressure',
@@ -21,9 +22,9 @@ const upper = (level: 0 | 1 | 2 | 3 | 4, initial: number, min: number, max: numb
 			...(level <= 2 ? { bound: EYE_BOUND } : {})
 		}
 	);
-const middle = (level: 0 | 1 | 2 | 3 | 4, initial: number) =>
+const middle = (level: 0 | 1 | 2 | 3 | 4) =>
 	value(
-		initial,
+		DEFAULT_WORKING.pressureMiddleKPa[level],
 		{ min: 0.05, max: 40 },
 		{
 			group: 'pressure',
@@ -43,12 +44,6 @@ const seconds = (
 	more: Partial<ValueInfo> = {}
 ) => value(initial, { min, max }, { group, label, unit: 's', meaning, ...more });
 
-const areas = <K extends string>(rows: Readonly<Record<K, { label: string; areaCm2: number | null }>>) =>
-	Object.fromEntries(
-		Object.entries<{ label: string; areaCm2: number | null }>(rows)
-			.filter(([, r]) => r.areaCm2 !== null)
-			.map(([id, r]) => [id, r.areaCm2])
-	) as Record<K, number>;
 const area =
 	<K extends string>(rows: Readonly<Record<K, { label: string }>>) =>
 	(id: K) => ({
@@ -68,39 +63,83 @@ const film = (initial: number, min: number, max: number, unit: string, label: st
  */
 export const WorkingSchema = z.strictObject({
 	pressureUpperKPa: z
-		.tuple([
-			upper(0, 0.7, 0.2, 0.7),
-			upper(1, 3, 1, 3),
-			upper(2, 6, 3.1, 6),
-			upper(3, 12, 6.1, 20),
-			upper(4, 25, 12.1, 40)
-		])
+		.tuple([upper(0, 0.2, 0.7), upper(1, 1, 3), upper(2, 3.1, 6), upper(3, 6.1, 20), upper(4, 12.1, 40)])
 		.refine((u) => u.every((x, i) => i === 0 || x > u[i - 1]!), 'each level must end above the one before')
 		.prefault([undefined, undefined, undefined, undefined, undefined] as never),
 	pressureMiddleKPa: z
-		.tuple([middle(0, 0.35), middle(1, 1.85), middle(2, 4.5), middle(3, 9), middle(4, 18.5)])
+		.tuple([middle(0), middle(1), middle(2), middle(3), middle(4)])
 		.prefault([undefined, undefined, undefined, undefined, undefined] as never),
-	contactAreaCm2: valuesById<Contact>(areas<Contact>(CONTACT_ROWS), { min: 0.1, max: 200 }, area(CONTACT_ROWS)),
-	toolAreaCm2: valuesById<ToolId>(areas<ToolId>(TOOL_ROWS), { min: 0.1, max: 200 }, area(TOOL_ROWS)),
-	edgeAreaCm2: valuesById<StoneEdge>(areas<StoneEdge>(EDGE_ROWS), { min: 0.1, max: 50 }, area(EDGE_ROWS)),
+	contactAreaCm2: valuesById<Contact>(DEFAULT_WORKING.contactAreaCm2, { min: 0.1, max: 200 }, area(CONTACT_ROWS)),
+	toolAreaCm2: valuesById<ToolId>(DEFAULT_WORKING.toolAreaCm2, { min: 0.1, max: 200 }, area(TOOL_ROWS)),
+	edgeAreaCm2: valuesById<StoneEdge>(DEFAULT_WORKING.edgeAreaCm2, { min: 0.1, max: 50 }, area(EDGE_ROWS)),
 
-	doseBreathSeconds: seconds(10, 60, 'time', 'A breath as a dose', 'One deep breath, in and out.', 2),
-	cueBreathHalfSeconds: seconds(5, 30, 'time', 'A breath as a cue', 'In for so long, out for as long.', 1),
-	toolPickUpSeconds: seconds(6, 120, 'time', 'Tool picked up', 'Paid by the step that needs another tool.'),
-	sideChangeSeconds: seconds(2, 60, 'time', 'Change of side', 'Paid when the working side changes.'),
-	postureChangeSeconds: seconds(3, 60, 'time', 'Change of posture', 'Paid when the head is laid otherwise.'),
-	topUpSeconds: seconds(20, 120, 'time', 'More oil', 'More medium in the middle of the work.'),
-	glovesSeconds: seconds(30, 300, 'time', 'Gloves or hand wash', 'Gloves on or off.'),
+	doseBreathSeconds: seconds(
+		DEFAULT_WORKING.doseBreathSeconds,
+		60,
+		'time',
+		'A breath as a dose',
+		'One deep breath, in and out.',
+		2
+	),
+	cueBreathHalfSeconds: seconds(
+		DEFAULT_WORKING.cueBreathHalfSeconds,
+		30,
+		'time',
+		'A breath as a cue',
+		'In for so long, out for as long.',
+		1
+	),
+	toolPickUpSeconds: seconds(
+		DEFAULT_WORKING.toolPickUpSeconds,
+		120,
+		'time',
+		'Tool picked up',
+		'Paid by the step that needs another tool.'
+	),
+	sideChangeSeconds: seconds(
+		DEFAULT_WORKING.sideChangeSeconds,
+		60,
+		'time',
+		'Change of side',
+		'Paid when the working side changes.'
+	),
+	postureChangeSeconds: seconds(
+		DEFAULT_WORKING.postureChangeSeconds,
+		60,
+		'time',
+		'Change of posture',
+		'Paid when the head is laid otherwise.'
+	),
+	topUpSeconds: seconds(
+		DEFAULT_WORKING.topUpSeconds,
+		120,
+		'time',
+		'More oil',
+		'More medium in the middle of the work.'
+	),
+	glovesSeconds: seconds(DEFAULT_WORKING.glovesSeconds, 300, 'time', 'Gloves or hand wash', 'Gloves on or off.'),
 
-	linkPlaceSeconds: seconds(1, 30, 'link', 'Drain link, each place', 'Walking along a drain link.'),
-	linkPumpSeconds: seconds(1, 30, 'link', 'Drain link, each pump', 'Pumping at the end of a drain link.'),
+	linkPlaceSeconds: seconds(
+		DEFAULT_WORKING.linkPlaceSeconds,
+		30,
+		'link',
+		'Drain link, each place',
+		'Walking along a drain link.'
+	),
+	linkPumpSeconds: seconds(
+		DEFAULT_WORKING.linkPumpSeconds,
+		30,
+		'link',
+		'Drain link, each pump',
+		'Pumping at the end of a drain link.'
+	),
 	linkPumps: value(
-		3,
+		DEFAULT_WORKING.linkPumps,
 		{ min: 0, max: 50, whole: true },
 		{ group: 'link', label: 'Pumps of a drain link', unit: 'times', meaning: 'Unless the step says otherwise.' }
 	),
 	openingPumps: value(
-		5,
+		DEFAULT_WORKING.openingPumps,
 		{ min: 1, max: 50, whole: true },
 		{
 			group: 'link',
@@ -110,7 +149,7 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	openingHalfLifeSeconds: seconds(
-		600,
+		DEFAULT_WORKING.openingHalfLifeSeconds,
 		86_400,
 		'link',
 		'An opening fades by half in',
@@ -120,7 +159,7 @@ export const WorkingSchema = z.strictObject({
 	),
 
 	evenShare: value(
-		0.05,
+		DEFAULT_WORKING.evenShare,
 		{ min: 0, max: 1 },
 		{
 			group: 'dose',
@@ -130,15 +169,23 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	deepLevel: value(
-		3,
+		DEFAULT_WORKING.deepLevel,
 		{ min: 2, max: 4, whole: true },
 		{ group: 'dose', label: 'Deep work begins at level', unit: '', meaning: 'From it on, time on one place is capped.' }
 	),
-	deepCapSeconds: seconds(120, 1800, 'dose', 'Deep work on one place', 'Longest on one zone of one side.', 5, {
-		source: 'practice, section 6'
-	}),
+	deepCapSeconds: seconds(
+		DEFAULT_WORKING.deepCapSeconds,
+		1800,
+		'dose',
+		'Deep work on one place',
+		'Longest on one zone of one side.',
+		5,
+		{
+			source: 'practice, section 6'
+		}
+	),
 	slidesPerZone: value(
-		100,
+		DEFAULT_WORKING.slidesPerZone,
 		{ min: 10, max: 1000, whole: true },
 		{
 			group: 'dose',
@@ -147,10 +194,17 @@ export const WorkingSchema = z.strictObject({
 			meaning: 'More on one side are pointed out.'
 		}
 	),
-	rushedPaceSeconds: seconds(1.5, 10, 'dose', 'A fluid stroke is rushed below', 'Faster than vessels fill.', 0.2),
-	slowPaceSeconds: seconds(2.5, 20, 'dose', 'And is slowed to', 'What the fix sets.', 0.2),
+	rushedPaceSeconds: seconds(
+		DEFAULT_WORKING.rushedPaceSeconds,
+		10,
+		'dose',
+		'A fluid stroke is rushed below',
+		'Faster than vessels fill.',
+		0.2
+	),
+	slowPaceSeconds: seconds(DEFAULT_WORKING.slowPaceSeconds, 20, 'dose', 'And is slowed to', 'What the fix sets.', 0.2),
 	neckFirmLevel: value(
-		2,
+		DEFAULT_WORKING.neckFirmLevel,
 		{ min: 1, max: 2, whole: true },
 		{
 			group: 'dose',
@@ -164,7 +218,7 @@ export const WorkingSchema = z.strictObject({
 	typicalDoses: TypicalDosesSchema,
 
 	usualTiltDegrees: value(
-		15,
+		DEFAULT_WORKING.usualTiltDegrees,
 		{ min: 0, max: 30 },
 		{
 			group: 'tools',
@@ -175,12 +229,12 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	steepFaceDegrees: value(
-		30,
+		DEFAULT_WORKING.steepFaceDegrees,
 		{ min: 0, max: 60 },
 		{ group: 'tools', label: 'Steepest on the face', unit: '°', meaning: 'A steeper stone scrapes.' }
 	),
 	steepNeckDegrees: value(
-		45,
+		DEFAULT_WORKING.steepNeckDegrees,
 		{ min: 0, max: 60 },
 		{
 			group: 'tools',
@@ -191,18 +245,26 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	coldSeconds: seconds(
-		40,
+		DEFAULT_WORKING.coldSeconds,
 		120,
 		'tools',
 		'Cold on one place',
 		'Longest that a cold tool rests: numb skin warns no more.',
 		5
 	),
-	insideSeconds: seconds(120, 300, 'tools', 'Inside the cheek, a side', 'The lining is tender and the jaw tires.', 10, {
-		source: 'practice, section 8'
-	}),
+	insideSeconds: seconds(
+		DEFAULT_WORKING.insideSeconds,
+		300,
+		'tools',
+		'Inside the cheek, a side',
+		'The lining is tender and the jaw tires.',
+		10,
+		{
+			source: 'practice, section 8'
+		}
+	),
 	eyeTapeHours: value(
-		2,
+		DEFAULT_WORKING.eyeTapeHours,
 		{ min: 0.5, max: 2 },
 		{
 			group: 'tools',
@@ -214,12 +276,12 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	tapeHours: value(
-		8,
+		DEFAULT_WORKING.tapeHours,
 		{ min: 0.5, max: 12 },
 		{ group: 'tools', label: 'Tape elsewhere', unit: 'h', meaning: 'Longest wear.', source: 'practice, section 8' }
 	),
 	firstTapeHours: value(
-		3,
+		DEFAULT_WORKING.firstTapeHours,
 		{ min: 0.5, max: 3 },
 		{
 			group: 'tools',
@@ -231,22 +293,43 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	nightTapeHours: value(
-		10,
+		DEFAULT_WORKING.nightTapeHours,
 		{ min: 0.5, max: 12 },
 		{ group: 'tools', label: 'Tape overnight', unit: 'h', meaning: 'Between the brows, where a school does so.' }
 	),
 
-	fullFilmUlCm2: film(1, 0.1, 10, 'µl/cm²', 'Full cover', 'What is laid on to start with.'),
-	handFilmUlCm2: film(0.2, 0, 5, 'µl/cm²', 'A hand slides on', 'Below it the hand drags.'),
-	toolFilmUlCm2: film(0.3, 0, 5, 'µl/cm²', 'A tool slides on', 'Below it the tool drags.'),
-	handWearShare: film(0.01, 0, 0.5, 'a stroke', 'A hand takes away', 'Share of the oil that goes with each stroke.'),
-	toolWearShare: film(0.02, 0, 0.5, 'a stroke', 'A tool takes away', 'Share of the oil that goes with each stroke.'),
-	oilyShare: film(0.1, 0, 1, 'of full cover', 'Skin is oily above', 'Above it tape does not hold and a fold slips.'),
-	dropMl: film(0.05, 0.01, 0.5, 'ml', 'A drop', 'How amounts are said.'),
-	pumpMl: film(0.1, 0.01, 5, 'ml', 'A pump of the bottle', 'How amounts are said.'),
+	fullFilmUlCm2: film(DEFAULT_WORKING.fullFilmUlCm2, 0.1, 10, 'µl/cm²', 'Full cover', 'What is laid on to start with.'),
+	handFilmUlCm2: film(DEFAULT_WORKING.handFilmUlCm2, 0, 5, 'µl/cm²', 'A hand slides on', 'Below it the hand drags.'),
+	toolFilmUlCm2: film(DEFAULT_WORKING.toolFilmUlCm2, 0, 5, 'µl/cm²', 'A tool slides on', 'Below it the tool drags.'),
+	handWearShare: film(
+		DEFAULT_WORKING.handWearShare,
+		0,
+		0.5,
+		'a stroke',
+		'A hand takes away',
+		'Share of the oil that goes with each stroke.'
+	),
+	toolWearShare: film(
+		DEFAULT_WORKING.toolWearShare,
+		0,
+		0.5,
+		'a stroke',
+		'A tool takes away',
+		'Share of the oil that goes with each stroke.'
+	),
+	oilyShare: film(
+		DEFAULT_WORKING.oilyShare,
+		0,
+		1,
+		'of full cover',
+		'Skin is oily above',
+		'Above it tape does not hold and a fold slips.'
+	),
+	dropMl: film(DEFAULT_WORKING.dropMl, 0.01, 0.5, 'ml', 'A drop', 'How amounts are said.'),
+	pumpMl: film(DEFAULT_WORKING.pumpMl, 0.01, 5, 'ml', 'A pump of the bottle', 'How amounts are said.'),
 
 	distanceErrorMm: value(
-		1.1,
+		DEFAULT_WORKING.distanceErrorMm,
 		{ min: 0.1, max: 20 },
 		{
 			group: 'measuring',
@@ -256,7 +339,7 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	compositeErrorMm: value(
-		2.6,
+		DEFAULT_WORKING.compositeErrorMm,
 		{ min: 0.1, max: 40 },
 		{
 			group: 'measuring',
@@ -266,17 +349,17 @@ export const WorkingSchema = z.strictObject({
 		}
 	),
 	circumferenceErrorMm: value(
-		4,
+		DEFAULT_WORKING.circumferenceErrorMm,
 		{ min: 0.1, max: 40 },
 		{ group: 'measuring', label: 'Typical error of a circumference', unit: 'mm', meaning: 'Of the neck, by tape.' }
 	),
 	gradeErrorSteps: value(
-		1,
+		DEFAULT_WORKING.gradeErrorSteps,
 		{ min: 0, max: 4, whole: true },
 		{ group: 'measuring', label: 'A grade may be off by', unit: 'steps', meaning: 'More is called changed.' }
 	),
 	comparableHourMinutes: value(
-		90,
+		DEFAULT_WORKING.comparableHourMinutes,
 		{ min: 5, max: 720 },
 		{
 			group: 'measuring',
@@ -288,6 +371,3 @@ export const WorkingSchema = z.strictObject({
 });
 
 export type Working = z.infer<typeof WorkingSchema>;
-
-/** The working values as they ship. */
-export const DEFAULT_WORKING: Working = WorkingSchema.parse({});

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { changeAt } from '../assess/change';
+import { changeAt, sameHour } from '../assess/change';
 import { emptyAssessment, withValue } from '../assess/assessment';
 import { ENTERED_MEASURED_IDS, measuredRow, OBSERVATION_IDS, observation } from '../assess/registry';
-import { sameHour } from '../assess/change';
 import { planOfSequence } from '../flow/compile';
 import { coverageOf } from '../goal/coverage';
 import { filmLineOf, mlFor } from '../glide/film';
@@ -26,7 +25,8 @@ import { CONTACT_ROWS, type Contact } from '../vocabulary/contacts';
 import { AIM_ROWS, type Aim } from '../vocabulary/aims';
 import { MOTION_ROWS, type Motion } from '../vocabulary/motions';
 import { EDGE_ROWS, TOOL_ROWS, type StoneEdge, type ToolId } from '../vocabulary/tools';
-import { DEFAULT_WORKING, WorkingSchema, type Working } from './working.schema';
+import { WorkingSchema, type Working } from './working.schema';
+import { DEFAULT_WORKING } from './defaultWorking';
 import { changedValues, valueOf, withWorkingValue, WORKING_VALUES, type WorkingValue } from './workingValues';
 
 /** Sequences in which every transition, link and cap comes up. */
@@ -230,4 +230,10 @@ describe('setting one', () => {
 			})
 		);
 	});
+});
+
+test('what ships is what the schema fills in, and no two values of it are one', () => {
+	expect(WorkingSchema.parse({})).toEqual(DEFAULT_WORKING);
+	const lists = Object.values(DEFAULT_WORKING.typicalDoses).flatMap((row) => Object.values(row ?? {}));
+	expect(new Set(lists).size).toBe(lists.length);
 });

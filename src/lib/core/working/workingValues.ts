@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { valueInfos, WORKING_GROUPS, type ValueInfo, type WorkingGroup } from './value';
-import { DEFAULT_WORKING, WorkingSchema, type Working } from './working.schema';
+import { WorkingSchema, type Working } from './working.schema';
+import { DEFAULT_WORKING } from './defaultWorking';
 
 /** One editable number, with all that is said of it. */
 export interface WorkingValue extends ValueInfo {

@@ -1,9 +1,10 @@
-import { ClientFactsSchema } from '../../core/screening/clientFacts';
-import { LicenceSchema } from '../../core/screening/licence';
+import { ClientFactsSchema } from '../../core/screening/clientFacts.schema';
+import { LicenceSchema } from '../../core/screening/licence.schema';
 import { checkAnswer } from '../../core/rules/answer';
 import { SCHOOLS } from '../../core/school/schools';
 import type { Sequence } from '../../core/sequence/sequence.schema';
-import { WorkingSchema, DEFAULT_WORKING } from '../../core/working/working.schema';
+import { DEFAULT_WORKING } from '../../core/working/defaultWorking';
+import { WorkingSchema } from '../../core/working/working.schema';
 import { problemOf } from '../../formats/problem';
 import { answerOf, problemAnswer, type Answer } from '../answer';
 import { readBody, readPart, readSequence, readText, type Read } from '../reading';

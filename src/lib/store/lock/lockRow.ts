@@ -1,23 +1,10 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { z } from 'zod';
+import type { LockRow } from './lockRow.schema';
 
-const BytesSchema = z.instanceof(Uint8Array) as unknown as z.ZodType<Uint8Array<ArrayBuffer>>;
+export type { LockRow } from './lockRow.schema';
+
 /** Minutes without a touch after which the records are locked; 0: never by itself. */
 export const IDLE_MINUTES = [2, 5, 10, 30, 0] as const;
-
-export const LockRowSchema = z.strictObject({
-	/** Name of the database that it is the lock of. */
-	id: z.string(),
-	/** How far it is put on or taken off: a browser that ends in between goes on where it was. */
-	state: z.enum(['sealing', 'sealed', 'unsealing']),
-	wrapped: z.strictObject({ salt: BytesSchema, rounds: z.int().min(1), iv: BytesSchema, data: BytesSchema }),
-	since: z.iso.datetime(),
-	idleMinutes: z.literal([...IDLE_MINUTES]),
-	/** Wrong passphrases since the last right one, and when the last of them was. */
-	failed: z.int().min(0),
-	failedAt: z.iso.datetime().nullable()
-});
-export type LockRow = z.infer<typeof LockRowSchema>;
 
 /** It lies beside the records: it must be read before they can be opened, also when they are of an older version. */
 const NAME = 'soft-tide-lock';
@@ -45,14 +32,19 @@ export async function databases(): Promise<string[]> {
 	}
 }
 
+/** Only who has a lock fetches what checks it. */
+const checks = async () => (await import('./lockRow.schema')).LockRowSchema;
+
 /** The lock of a database; null where there is none. @throws {ZodError} if it cannot be read any more */
 export async function readLock(database: string): Promise<LockRow | null> {
 	if (!(await databases()).includes(NAME)) return null;
 	const row = await withLocks((locks) => locks.get(database));
-	return row ? LockRowSchema.parse(row) : null;
+	return row ? (await checks()).parse(row) : null;
 }
-export const writeLock = (row: LockRow): Promise<void> =>
-	withLocks(async (locks) => void (await locks.put(LockRowSchema.parse(row))));
+export const writeLock = async (row: LockRow): Promise<void> => {
+	const checked = (await checks()).parse(row);
+	await withLocks((locks) => locks.put(checked));
+};
 export const deleteLock = async (database: string): Promise<void> => {
 	if ((await databases()).includes(NAME)) await withLocks((locks) => locks.delete(database));
 };

@@ -1,5 +1,5 @@
-import { allKinds } from '../../core/records/kinds';
-import { isObject, type Raw, type RecordKind, type StoredRecord } from '../../core/records/record';
+import { isObject, type Raw, type StoredRecord } from '../../core/records/record';
+import { KIND_IDS, tableRow, type TableRow } from '../../core/records/tables';
 import { openBytes, sealBytes, type Sealed } from './sealing';
 
 /** What lies in a table in place of a record: the keys by which it is found, and the rest sealed. */
@@ -9,13 +9,14 @@ export const isSealed = (row: unknown): row is SealedRow =>
 	isObject(row) && isObject(row.sealed) && row.sealed.iv instanceof Uint8Array;
 
 /** The fields by which a table finds its rows, without those that say something of a person. */
-function clearPaths(kind: RecordKind): string[][] {
-	const latest = Math.max(...Object.keys(kind.indexes).map(Number));
-	const fields = [...new Set(kind.indexes[latest]!.split(/[,+[\]\s]+/).filter(Boolean))];
-	return fields.filter((field) => !(kind.sealedKeys ?? []).includes(field)).map((field) => field.split('.'));
+function clearPaths({ indexes, sealedKeys = [] }: TableRow): string[][] {
+	const latest = Math.max(...Object.keys(indexes).map(Number));
+	const fields = [...new Set(indexes[latest]!.split(/[,+[\]\s]+/).filter(Boolean))];
+	return fields.filter((field) => !sealedKeys.includes(field)).map((field) => field.split('.'));
 }
-const CLEAR = new Map(allKinds().map((kind) => [kind.table, clearPaths(kind)]));
-const BYTES = new Map(allKinds().map((kind) => [kind.table, kind.bytes]));
+const ROWS = KIND_IDS.map(tableRow);
+const CLEAR = new Map(ROWS.map((row) => [row.table, clearPaths(row)]));
+const BYTES = new Map(ROWS.map((row) => [row.table, row.bytes]));
 
 /** What stays readable of a row: its keys. */
 export function clearPart(table: string, row: Raw): Raw {

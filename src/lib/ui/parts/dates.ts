@@ -1,5 +1,5 @@
 import { UTCDate } from '@date-fns/utc';
-import { differenceInCalendarDays, format, isSameDay, parseISO } from 'date-fns';
+import { differenceInCalendarDays, isSameDay, parseISO } from 'date-fns';
 
 /** Dates and times as the pages say them: the day before the month, the clock of the device. All take ISO date and time. */
 type Moment = string | Date;
@@ -14,16 +14,35 @@ export function onWall(moment: Moment, { zoneOffsetMinutes }: { readonly zoneOff
 	return new UTCDate(at(moment).getTime() + zoneOffsetMinutes * 60_000);
 }
 
-/** Friday, 27 November */
-export const longDay = (moment: Moment): string => format(at(moment), 'EEEE, d MMMM');
-/** Fri, 27 Nov */
-export const weekDay = (moment: Moment): string => format(at(moment), 'EEE, d MMM');
+/** Names of the seven days from Sunday on, or of the twelve months, as the browser knows them: no table of a locale is fetched. */
+function namesOf(what: 'weekday' | 'month', length: 'long' | 'short'): readonly string[] {
+	const words = new Intl.DateTimeFormat('en', { [what]: length, timeZone: 'UTC' });
+	// The seventh of January 2024 was a Sunday.
+	return what === 'month'
+		? Array.from({ length: 12 }, (_, i) => words.format(Date.UTC(2024, i)))
+		: Array.from({ length: 7 }, (_, i) => words.format(Date.UTC(2024, 0, 7 + i)));
+}
+const DAYS = namesOf('weekday', 'long');
+const DAYS_SHORT = namesOf('weekday', 'short');
+const MONTHS = namesOf('month', 'long');
+const MONTHS_SHORT = namesOf('month', 'short');
+
 /** 27 Nov */
-export const shortDay = (moment: Moment): string => format(at(moment), 'd MMM');
+export function shortDay(moment: Moment): string {
+	const date = at(moment);
+	return `${date.getDate()} ${MONTHS_SHORT[date.getMonth()]}`;
+}
+/** Friday, 27 November */
+export function longDay(moment: Moment): string {
+	const date = at(moment);
+	return `${DAYS[date.getDay()]}, ${date.getDate()} ${MONTHS[date.getMonth()]}`;
+}
+/** Fri, 27 Nov */
+export const weekDay = (moment: Moment): string => `${DAYS_SHORT[at(moment).getDay()]}, ${shortDay(moment)}`;
 /** 27 Nov 2026 */
-export const dayOfYear = (moment: Moment): string => format(at(moment), 'd MMM yyyy');
+export const dayOfYear = (moment: Moment): string => `${shortDay(moment)} ${at(moment).getFullYear()}`;
 /** Fri 27 */
-export const dayOfMonth = (moment: Moment): string => format(at(moment), 'EEE d');
+export const dayOfMonth = (moment: Moment): string => `${DAYS_SHORT[at(moment).getDay()]} ${at(moment).getDate()}`;
 /** 14:05, or 2:05 PM where the device counts so. */
 export const hour = (moment: Moment): string =>
 	at(moment).toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' });

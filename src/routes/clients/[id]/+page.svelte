@@ -21,7 +21,6 @@
 	import { idIn } from '$lib/ui/parts/shell/addresses';
 	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
 	import Question from '$lib/ui/parts/shell/Question.svelte';
-	import RedFlags from '$lib/ui/parts/shell/RedFlags.svelte';
 	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
 	import AboutHer from '$lib/ui/views/clients/AboutHer.svelte';
 	import AllowedList from '$lib/ui/views/clients/AllowedList.svelte';
@@ -243,7 +242,9 @@
 {:else if app.current.loaded}
 	<p class="p-6 text-[15px]">This client is not here. <a class="dotted" href="/clients">All clients</a></p>
 {/if}
-{#if redFlags}<RedFlags bind:open={redFlags} />{/if}
+{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
+			bind:open={redFlags}
+		/>{/await}{/if}
 {#if edits.gone}<GoneDialog {...edits.gone} onkeep={edits.keepAsNew} ondrop={edits.drop} />{/if}
 <Question
 	bind:open={removing}

@@ -8,10 +8,12 @@
 	import { page } from '$app/state';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { Fetched } from '$lib/state/fetched.svelte';
+	import { oncePainted } from '$lib/state/oncePainted';
+	import { onceTouched } from '$lib/state/touched';
 	import { showAround } from '$lib/ui/parts/shell/showAround';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
-	import { factsOf } from '$lib/core/screening/clientFacts';
 	import type { VersionPair } from '$lib/store/repository';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -75,7 +77,15 @@
 	$effect(() => {
 		if (!draft) return;
 		draft.context = app.context;
-		draft.client = factsOf(client, app.today.current);
+		draft.client = screening.current?.factsOf(client, app.today.current) ?? null;
+	});
+	/** What she may have today is fetched where somebody is chosen, once the sequence is on the screen. */
+	const screening = new Fetched(() => import('$lib/core/screening/clientFacts'));
+	$effect(() => (draft && client ? oncePainted(() => void screening.want()) : undefined));
+	/** What looks at every value of an edit is there before the first one. */
+	$effect(() => {
+		const of = draft;
+		if (of) return onceTouched(() => void import('$lib/core/sequence/applyEdit').then(({ checked }) => of.checkBy(checked)));
 	});
 	async function settle(choice: 'stored' | 'second' | 'both') {
 		if (!conflict) return;

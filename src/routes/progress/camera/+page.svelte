@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { PHOTO_VIEWS, VIEW_LABELS } from '$lib/core/records/photo';
+	import { PHOTO_VIEWS, VIEW_LABELS } from '$lib/core/records/photoViews';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { LICENCE_IDS, licenceEntry, licenceRow, type LicenceId } from '$lib/core/screening/licence';
 	import { saidDay } from '$lib/core/client/saidDay';
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import { useApp } from '$lib/state/app.svelte';
 	import KeptField from '$lib/ui/parts/controls/KeptField.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';

@@ -4,7 +4,7 @@ import { outletClosed } from '../../rules/order/outletClosed';
 import { receiverClosed } from '../../rules/order/receiverClosed';
 import type { JudgeContext, RawFinding } from '../../rules/rule';
 import { findingKey } from '../../rules/rule';
-import { applyEdit } from '../../sequence/edits';
+import { edited } from '../../sequence/edits';
 import type { TimedEvent } from '../../sequence/expand';
 import { passesOf } from '../../sequence/passes';
 import { stepTitle } from '../../step/describe';
@@ -105,7 +105,7 @@ export function reopen(moment: Moment, faded: Faded): Adapted {
 	if (!edit) return { refused: 'It cannot be opened here.' };
 	return settled(
 		moment,
-		applyEdit(moment.sequence, edit),
+		edited(moment.sequence, edit),
 		`${NODES[faded.node].label}: opened again before it is needed.`,
 		{ worse: true }
 	);

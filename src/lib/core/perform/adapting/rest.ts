@@ -1,5 +1,5 @@
 import { fitTo, type FitChange } from '../../fit/fit';
-import { applyEdit } from '../../sequence/edits';
+import { edited } from '../../sequence/edits';
 import { clock } from '../../step/describe';
 import { placedAt, settled, withoutSteps, type Adapted, type Moment } from './moment';
 import { stepsOf, type PlacedStep } from '../../sequence/walk';
@@ -35,7 +35,7 @@ export function fitRest(moment: Moment, leftSeconds: number): FitRest {
 			leftSeconds: left,
 			why: fit.why
 		};
-	const next = fit.edit ? applyEdit(moment.sequence, fit.edit) : moment.sequence;
+	const next = fit.edit ? edited(moment.sequence, fit.edit) : moment.sequence;
 	return {
 		adapted: settled(moment, next, `Fitted: ${clock(left)} to go.`, { worse: true }),
 		changes: fit.changes,

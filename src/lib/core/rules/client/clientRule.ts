@@ -5,7 +5,8 @@ import type { Severity } from '../../school/school.schema';
 import { changedBy, type ChangeId } from '../../screening/adapt/step';
 import type { Limit } from '../../screening/limit.schema';
 import type { Meeting } from '../../screening/meets';
-import { removeSteps, setStep, type Edit } from '../../sequence/edits';
+import { removeSteps, setStep } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import type { Step } from '../../step/step.schema';
 import { graver, stepOfFinding, type JudgeContext, type Params, type RawFinding, type Rule } from '../rule';
 

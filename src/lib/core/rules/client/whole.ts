@@ -1,5 +1,6 @@
 import { mediumFor } from '../../screening/adapt/step';
-import { limitsThat, type Limit } from '../../screening/limit.schema';
+import type { Limit } from '../../screening/limit.schema';
+import { limitsThat } from '../../screening/limit';
 import { wrongMedium } from '../../screening/meets';
 import { mediumById } from '../../medium/media';
 import { clock } from '../../step/describe';

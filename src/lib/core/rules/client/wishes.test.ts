@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { PreferencesSchema, type Preferences } from '../../client/person.schema';
 import { factsOf } from '../../screening/clientFacts';
-import { LICENCE_IDS, licenceLimits, LicenceSchema, type LicenceEntry } from '../../screening/licence';
-import { applyEdit } from '../../sequence/edits';
+import { LICENCE_IDS, licenceLimits } from '../../screening/licence';
+import { LicenceSchema, type LicenceEntry } from '../../screening/licence.schema';
+import { applyEdit } from '../../sequence/applyEdit';
 import type { Sequence } from '../../sequence/sequence.schema';
 import { stepsOf } from '../../sequence/walk';
 import { techniqueById } from '../../technique/library';
@@ -81,7 +82,7 @@ describe('how she likes it', () => {
 	});
 	test('a wish belongs to her: it is not set aside in a sequence', () => {
 		const [wish] = wishesIn(plan, given({ pressure: 'lighter' }));
-		expect(() => muteFinding(plan, wish!, 'not now')).toThrow(/comes from the client/);
+		expect(() => muteFinding(plan, wish!, 'A wish', 'not now')).toThrow(/comes from the client/);
 	});
 });
 

@@ -1,7 +1,8 @@
 import { mediumById, MEDIA } from '../../medium/media';
 import { capAt } from '../../pressure/caps';
 import type { Level } from '../../step/levels';
-import { makeEdit, setHead, type Edit } from '../../sequence/edits';
+import { makeEdit, setHead } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import { replaceMedia } from '../../sequence/replaceMedia';
 import type { Step } from '../../step/step.schema';
 import { levelAt, wrongMedium } from '../../screening/meets';

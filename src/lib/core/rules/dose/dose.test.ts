@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit } from '../../sequence/edits';
+import { applyEdit } from '../../sequence/applyEdit';
 import type { Dose, Step } from '../../step/step.schema';
 import { stepsOf } from '../../sequence/walk';
 import { CONTEXT, sequenceOf, step } from '../../testing';

@@ -1,4 +1,5 @@
-import { moveStepsBefore, relocateStep, type Edit } from '../../sequence/edits';
+import { moveStepsBefore, relocateStep } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import type { PlacedStep } from '../../sequence/walk';
 import type { Finding, JudgeContext, RawFinding } from '../rule';
 

@@ -1,5 +1,6 @@
 import { placeOf } from '../../atlas/places';
-import { insertStep, type Edit } from '../../sequence/edits';
+import { insertStep } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { stepOfFinding, type Finding, type JudgeContext, type RawFinding, type Rule } from '../rule';

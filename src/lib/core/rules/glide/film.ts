@@ -1,6 +1,7 @@
 import { mlFor, type DryStep } from '../../glide/film';
 import { amountText } from '../../medium/media';
-import { setStep, type Edit } from '../../sequence/edits';
+import { setStep } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import { stepOfFinding, type Finding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 
 const found = (context: JudgeContext, kind: DryStep['kind']): RawFinding[] =>

@@ -1,4 +1,4 @@
-import { applyEdit, insertStep, joinEdits } from '../../sequence/edits';
+import { edited, insertStep, joinEdits } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
@@ -39,7 +39,7 @@ export const toolsClean: Rule = {
 		const clean = (id: string) => makeStep(basicTechnique('clean-tool'), { id: freeId(context, id) });
 		const { sequence } = context;
 		const first = use.before ? null : insertStep(sequence, clean('clean-tool-before'), { before: use.first.step.id });
-		const between = first ? applyEdit(sequence, first) : sequence;
+		const between = first ? edited(sequence, first) : sequence;
 		const second = use.after ? null : insertStep(between, clean('clean-tool-after'), { after: use.last.step.id });
 		return joinEdits(
 			'Clean the tool before and after',

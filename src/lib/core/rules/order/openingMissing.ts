@@ -1,5 +1,6 @@
 import { NODES, type NodeId } from '../../atlas/nodes';
-import { insertStep, joinEdits, applyEdit, type Edit } from '../../sequence/edits';
+import { insertStep, joinEdits, edited } from '../../sequence/edits';
+import type { Edit } from '../../sequence/edit.schema';
 import { basicTechnique } from '../../technique/basics';
 import { makeStep } from '../../technique/makeStep';
 import { type JudgeContext, type Rule } from '../rule';
@@ -51,7 +52,7 @@ export const openingMissing: Rule = {
 				places: [`n:${node}`]
 			});
 			const edit = insertStep(sequence, step, { before: spotOf(context, node, missing) });
-			sequence = applyEdit(sequence, edit);
+			sequence = edited(sequence, edit);
 			edits.push(edit);
 		}
 		return joinEdits('Open what the school opens', edits);

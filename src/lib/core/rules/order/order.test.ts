@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { School } from '../../school/school.schema';
 import { schoolById } from '../../school/schools';
-import { applyEdit } from '../../sequence/edits';
+import { applyEdit } from '../../sequence/applyEdit';
 import type { Sequence } from '../../sequence/sequence.schema';
 import type { Step } from '../../step/step.schema';
 import { stepsOf } from '../../sequence/walk';

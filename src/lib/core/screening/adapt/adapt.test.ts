@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { newAnswer, type Answer } from '../../client/answer.schema';
+import type { Answer } from '../../client/answer.schema';
+import { newAnswer } from '../../client/answers';
 import { SIDED_ZONES, type SidedZone } from '../../client/sidedZone';
 import { placeOf, type PlaceRef } from '../../atlas/places';
 import { StepSchema, type Step } from '../../step/step.schema';

@@ -3,7 +3,7 @@ import type { Level } from '../../step/levels';
 import { levelsOf } from '../../step/levelsOf';
 import type { Step } from '../../step/step.schema';
 import { contactRow, isStationary, type Motion } from '../../vocabulary/vocabulary';
-import type { Which } from '../which';
+import type { Which } from '../limit.schema';
 
 /** A gentler motion for the same place and aim, by what the other one does that she may not have. */
 const GENTLER: Record<NonNullable<Which['motion']>, (motion: Motion) => Motion | null> = {

@@ -4,9 +4,11 @@ import { sided } from '../../client/sidedZone';
 import { MEDIA } from '../../medium/media';
 import type { Sequence } from '../../sequence/sequence.schema';
 import type { Level } from '../../step/levels';
-import { StepSchema, type Step } from '../../step/step.schema';
+import type { Step } from '../../step/step.schema';
+import { stepProblems } from '../../step/stepProblems';
 import { isStationary } from '../../vocabulary/vocabulary';
-import { limitsOut, reaches, type Limit } from '../limit.schema';
+import type { Limit } from '../limit.schema';
+import { limitsOut, reaches } from '../limit';
 import {
 	barred,
 	bothAtOnce,
@@ -153,9 +155,8 @@ export function changedBy(step: Step, which: readonly ChangeId[], adapting: Adap
 	let now: Step | null = step;
 	for (const id of which) now = now && CHANGES[id](now, adapting);
 	if (!now || now === step) return now;
-	const bare = Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined));
-	const checked = StepSchema.safeParse(bare);
-	return checked.success ? checked.data : null;
+	const bare = Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) as unknown as Step;
+	return stepProblems(bare).length ? null : bare;
 }
 
 /**

@@ -1,6 +1,6 @@
 <script lang="ts" generics="T extends string">
-	import { DropdownMenu } from 'bits-ui';
 	import type { Snippet } from 'svelte';
+	import Menu from './Menu.svelte';
 
 	interface Props {
 		value: T;
@@ -16,19 +16,16 @@
 </script>
 
 <!-- A value in a row that is edited in place: a dotted line under it, a menu behind it. -->
-<DropdownMenu.Root>
-	<DropdownMenu.Trigger class="dotted flex min-h-6 items-center gap-1.5 rounded {extra}" aria-label={label} title={label}>
-		{@render children()}
-	</DropdownMenu.Trigger>
-	<DropdownMenu.Portal>
-		<DropdownMenu.Content class="floating" sideOffset={3} collisionPadding={8} align="start">
-			<DropdownMenu.RadioGroup {value} onValueChange={(v) => v !== value && onchange(v as T)}>
-				{#each options as option (option.value)}
-					<DropdownMenu.RadioItem value={option.value} class="floating-item {option.value === value ? 'font-semibold' : ''}">
-						{#if mark}{@render mark(option.value)}{/if}{option.label}
-					</DropdownMenu.RadioItem>
-				{/each}
-			</DropdownMenu.RadioGroup>
-		</DropdownMenu.Content>
-	</DropdownMenu.Portal>
-</DropdownMenu.Root>
+<Menu
+	{label}
+	class="dotted flex min-h-6 items-center gap-1.5 rounded {extra}"
+	align="start"
+	{children}
+	mark={mark as Snippet<[string]> | undefined}
+	items={options.map((option) => ({
+		label: option.label,
+		marked: option.value,
+		chosen: option.value === value,
+		onselect: () => onchange(option.value)
+	}))}
+/>

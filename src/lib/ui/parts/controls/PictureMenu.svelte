@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { DropdownMenu } from 'bits-ui';
 	import type { Snippet } from 'svelte';
 	import type { Picture } from '../picture/picture';
+	import Menu from './Menu.svelte';
 
 	interface Props {
 		label: string;
@@ -25,13 +25,13 @@
 	}
 </script>
 
-<DropdownMenu.Root>
-	<DropdownMenu.Trigger class="icon-btn" aria-label={label} title={label} {disabled}>{@render children()}</DropdownMenu.Trigger>
-	<DropdownMenu.Portal>
-		<DropdownMenu.Content class="floating" align="end" collisionPadding={8}>
-			<DropdownMenu.Item class="floating-item" onSelect={() => save('svg')}>Picture as SVG, to print large</DropdownMenu.Item>
-			<DropdownMenu.Item class="floating-item" onSelect={() => save('png')}>Picture as PNG, to send</DropdownMenu.Item>
-		</DropdownMenu.Content>
-	</DropdownMenu.Portal>
-</DropdownMenu.Root>
+<Menu
+	{label}
+	{disabled}
+	{children}
+	items={[
+		{ label: 'Picture as SVG, to print large', onselect: () => void save('svg') },
+		{ label: 'Picture as PNG, to send', onselect: () => void save('png') }
+	]}
+/>
 {#if trouble}<span class="text-flag text-xs" role="alert">{trouble}</span>{/if}

@@ -1,8 +1,7 @@
 <script lang="ts" generics="T extends string">
-	import { Select } from 'bits-ui';
-	import Check from '@lucide/svelte/icons/check';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import type { Snippet } from 'svelte';
+	import { selectList } from './fetchedParts';
 
 	interface Props {
 		value: T;
@@ -18,27 +17,38 @@
 	}
 	let { value, options, label, onchange, mark, bare = false, class: extra = '' }: Props = $props();
 	const chosen = $derived(options.find((o) => o.value === value));
+	/** Its list is fetched at the first touch; until then a button stands for it, and remembers that it was asked. */
+	const list = selectList.soon();
+	let asked = $state(false);
+	let focused = $state(false);
+	function ask() {
+		asked = true;
+		void list.want();
+	}
+	function onkeydown(event: KeyboardEvent) {
+		if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+		event.preventDefault();
+		ask();
+	}
 </script>
 
-<Select.Root type="single" {value} onValueChange={(v) => v && v !== value && onchange(v as T)} items={[...options]}>
-	<Select.Trigger class="btn max-w-full justify-between px-2 {extra}" aria-label="{label}: {chosen?.label ?? 'none'}" title={label}>
+{#if list.current}
+	<list.current {asked} {focused} {value} {options} {label} {onchange} {mark} {bare} class={extra} />
+{:else}
+	<button
+		type="button"
+		class="btn max-w-full justify-between px-2 {extra}"
+		aria-haspopup="listbox"
+		aria-expanded="false"
+		aria-label="{label}: {chosen?.label ?? 'none'}"
+		title={label}
+		onclick={ask}
+		{onkeydown}
+		onfocus={() => (focused = true)}
+		onblur={() => (focused = false)}
+	>
 		{#if mark}{@render mark(value)}{/if}
 		{#if !bare}<span class="truncate">{chosen?.label ?? '–'}</span>{/if}
 		<ChevronDown size={14} class="flex-none" />
-	</Select.Trigger>
-	<Select.Portal>
-		<Select.Content class="floating" sideOffset={4} collisionPadding={8}>
-			<Select.Viewport>
-				{#each options as option (option.value)}
-					<Select.Item value={option.value} label={option.label} class="floating-item">
-						{#snippet children({ selected })}
-							{#if mark && !bare}{@render mark(option.value)}{/if}
-							<span class="flex-1">{option.label}</span>
-							{#if selected}<Check size={14} />{/if}
-						{/snippet}
-					</Select.Item>
-				{/each}
-			</Select.Viewport>
-		</Select.Content>
-	</Select.Portal>
-</Select.Root>
+	</button>
+{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { Tooltip } from 'bits-ui';
-	import type { Snippet } from 'svelte';
+	import { onDestroy, type Snippet } from 'svelte';
+	import { tipLayer } from './fetchedParts';
 
 	interface Props {
 		text: string;
@@ -8,21 +8,28 @@
 		children: Snippet<[{ props: Record<string, unknown> }]>;
 	}
 	let { text, children: control }: Props = $props();
+	/** ms that a pointer rests before the tip shows. */
+	const REST_MS = 500;
+	/** What the tip stands at while it shows. */
+	let anchor = $state<HTMLElement | null>(null);
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	function show(at: HTMLElement, afterMs: number) {
+		void tipLayer.want();
+		timer = setTimeout(() => (anchor = at), afterMs);
+	}
+	function hide() {
+		clearTimeout(timer);
+		anchor = null;
+	}
+	const handlers = {
+		onpointerenter: (e: PointerEvent) => e.pointerType !== 'touch' && show(e.currentTarget as HTMLElement, REST_MS),
+		onpointerleave: hide,
+		onpointerdown: hide,
+		onfocus: (e: FocusEvent) => (e.currentTarget as HTMLElement).matches(':focus-visible') && show(e.currentTarget as HTMLElement, 0),
+		onblur: hide
+	};
+	onDestroy(hide);
 </script>
 
-<Tooltip.Provider>
-	<Tooltip.Root delayDuration={500}>
-		<Tooltip.Trigger>
-			{#snippet child({ props })}{@render control({ props })}{/snippet}
-		</Tooltip.Trigger>
-		<Tooltip.Portal>
-			<Tooltip.Content
-				sideOffset={6}
-				collisionPadding={8}
-				class="border-edge bg-sheet text-ink z-50 max-w-[260px] rounded-lg border px-2.5 py-1.5 text-xs"
-			>
-				{text}
-			</Tooltip.Content>
-		</Tooltip.Portal>
-	</Tooltip.Root>
-</Tooltip.Provider>
+{@render control({ props: handlers })}
+{#if anchor && tipLayer.current}<tipLayer.current {text} {anchor} onclose={hide} />{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { View } from '$lib/core/atlas/geometry';
-	import type { Mark } from '$lib/core/client/marks';
+	import type { Mark } from '$lib/core/client/common.schema';
 	import type { AllowedLine } from '$lib/core/screening/allowed';
 	import type { Limit } from '$lib/core/screening/limit.schema';
 	import MarkSign from './MarkSign.svelte';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { newAnswer, type Answer } from '$lib/core/client/answer.schema';
-import type { Mark } from '$lib/core/client/marks';
+import type { Answer } from '$lib/core/client/answer.schema';
+import { newAnswer } from '$lib/core/client/answers';
+import type { Mark } from '$lib/core/client/common.schema';
 import type { SidedZone } from '$lib/core/client/sidedZone';
 import { MIDLINE_X } from '$lib/core/atlas/geometry';
 import { allowedLines } from '$lib/core/screening/allowed';

@@ -1,7 +1,8 @@
 import { FIGURE, MIDLINE_X, mirrorPath, type Point, type View } from '$lib/core/atlas/geometry';
 import { SIDES } from '$lib/core/atlas/places';
 import { ZONE_IDS } from '$lib/core/atlas/zones';
-import { markRow, placesOfMark, type Mark } from '$lib/core/client/marks';
+import { markRow, placesOfMark } from '$lib/core/client/marks';
+import type { Mark } from '$lib/core/client/common.schema';
 import { sided, sideIn, zoneIn, type SidedZone } from '$lib/core/client/sidedZone';
 import { placeState, type AllowedLine, type PlaceState } from '$lib/core/screening/allowed';
 import type { Limit } from '$lib/core/screening/limit.schema';

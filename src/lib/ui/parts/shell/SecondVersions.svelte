@@ -1,7 +1,6 @@
 <script lang="ts">
-	import type { KindId } from '$lib/core/records/kinds';
+	import type { KindId } from '$lib/core/records/tables';
 	import { useSecondVersion } from '$lib/state/secondVersion.svelte';
-	import OtherVersion from './OtherVersion.svelte';
 
 	interface Props {
 		kind: Exclude<KindId, 'sequence'>;
@@ -21,4 +20,7 @@
 	}
 </script>
 
-{#if versions.facts}<OtherVersion facts={versions.facts} onchoose={choose} />{/if}
+{#if versions.facts}{#await import('./OtherVersion.svelte') then { default: OtherVersion }}<OtherVersion
+			facts={versions.facts}
+			onchoose={choose}
+		/>{/await}{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { saidDay } from '$lib/core/client/saidDay';
-	import { latestAnswers } from '$lib/core/client/person.schema';
+	import { latestAnswers } from '$lib/core/client/answers';
 	import type { Clearance } from '$lib/core/client/answer.schema';
 	import type { Client, ClientChange } from '$lib/core/records/client';
 	import { problemsOfClearance } from '$lib/core/screening/checkAnswer';

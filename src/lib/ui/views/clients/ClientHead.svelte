@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { DropdownMenu } from 'bits-ui';
+	import Menu from '../../parts/controls/Menu.svelte';
 	import type { Client } from '$lib/core/records/client';
 	import { progressOf } from '../../parts/shell/addresses';
 
@@ -20,18 +20,14 @@
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2 pt-3 pb-2">
 	<h1 class="flare min-w-0 text-[22px] leading-8 font-[520]">{client.name}</h1>
 	<p class="text-ink2 min-w-0 flex-1 truncate text-[12.5px]">{since}{client.archived ? ', archived' : ''}</p>
-	<DropdownMenu.Root>
-		<DropdownMenu.Trigger class="btn">Archive, export, remove</DropdownMenu.Trigger>
-		<DropdownMenu.Portal>
-			<DropdownMenu.Content class="floating" sideOffset={4} align="end">
-				<DropdownMenu.Item class="floating-item" onSelect={onarchive}
-					>{client.archived ? 'Take out of the archive' : 'Archive'}</DropdownMenu.Item
-				>
-				<DropdownMenu.Item class="floating-item" onSelect={onexport}>Export her alone as a file</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item" onSelect={onremove}>Remove this client …</DropdownMenu.Item>
-			</DropdownMenu.Content>
-		</DropdownMenu.Portal>
-	</DropdownMenu.Root>
+	<Menu
+		class="btn"
+		items={[
+			{ label: client.archived ? 'Take out of the archive' : 'Archive', onselect: onarchive },
+			{ label: 'Export her alone as a file', onselect: onexport },
+			{ label: 'Remove this client …', onselect: onremove }
+		]}>Archive, export, remove</Menu
+	>
 	<button type="button" class="btn" onclick={onnote}>Note for her doctor</button>
 	<a class="btn" href={progressOf(client.id)}>Progress</a>
 	<button type="button" class="btn btn-primary" disabled={refused} onclick={onbegin}>Begin a session</button>

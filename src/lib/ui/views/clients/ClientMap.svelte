@@ -2,7 +2,7 @@
 	import type { View } from '$lib/core/atlas/geometry';
 	import { SIDES } from '$lib/core/atlas/places';
 	import { zoneOf } from '$lib/core/atlas/regionOf';
-	import type { Mark } from '$lib/core/client/marks';
+	import type { Mark } from '$lib/core/client/common.schema';
 	import { sided, type SidedZone } from '$lib/core/client/sidedZone';
 	import { placeWords, type AllowedLine } from '$lib/core/screening/allowed';
 	import type { Limit } from '$lib/core/screening/limit.schema';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { scaleLinear, scaleTime } from 'd3-scale';
+	import { scaleLinear } from 'd3-scale';
 	import { gradesByZone } from '$lib/core/assess/assessment';
 	import { gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
 	import type { Session } from '$lib/core/records/session';
@@ -27,7 +27,7 @@
 			.filter((v) => v.before !== null)
 	);
 	const x = $derived(
-		scaleTime(
+		scaleLinear(
 			[visits[0]?.at ?? new Date(0), visits.at(-1)?.at ?? new Date(1)],
 			visits.length > 1 ? [34, width - 40] : [width / 2, width / 2]
 		)

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { MARK_KINDS, markRow, type Mark, type MarkKind } from '$lib/core/client/marks';
+	import { MARK_KINDS, markRow, type MarkKind } from '$lib/core/client/marks';
+	import type { Mark } from '$lib/core/client/common.schema';
 	import { isMidlinePlace } from '$lib/core/atlas/midline';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import { sideIn, zoneIn, sidedWords, type SidedZone } from '$lib/core/client/sidedZone';

@@ -6,7 +6,7 @@
 	import { SKIN_TONES, type SkinTone } from '$lib/core/client/skinTones';
 	import { sidedWords } from '$lib/core/client/sidedZone';
 	import type { Client, ClientChange } from '$lib/core/records/client';
-	import { MAX_TEXT, MAX_TITLE } from '$lib/core/step/common.schema';
+	import { MAX_TEXT, MAX_TITLE } from '$lib/core/step/sizes';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import Segmented from '../../parts/controls/Segmented.svelte';
 	import Select from '../../parts/controls/Select.svelte';

@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import { flushSync } from 'svelte';
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { newAnswer, type Answer } from '$lib/core/client/answer.schema';
+import type { Answer } from '$lib/core/client/answer.schema';
+import { newAnswer } from '$lib/core/client/answers';
 import { ClientSchema, type Client, type ClientChange } from '$lib/core/records/client';
 import type { Session } from '$lib/core/records/session';
 import { allowedLines } from '$lib/core/screening/allowed';

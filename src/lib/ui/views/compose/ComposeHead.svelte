@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { MAX_TITLE } from '$lib/core/step/common.schema';
+	import { MAX_TITLE } from '$lib/core/step/sizes';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import type { Client } from '$lib/core/records/client';
 	import { clock } from '$lib/core/step/describe';
-	import { addPhase, newPhase, setHead } from '$lib/core/sequence/edits';
+	import { addPhase, setHead } from '$lib/core/sequence/edits';
+	import { newPhase } from '$lib/core/sequence/newPhase';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../parts/controls/Select.svelte';
 	import Tip from '../../parts/controls/Tip.svelte';

@@ -1,12 +1,12 @@
 <script lang="ts">
+	import { Fetched } from '$lib/state/fetched.svelte';
 	import Download from '@lucide/svelte/icons/download';
 	import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
 	import type { View } from '$lib/core/atlas/geometry';
 	import { placeOf, SIDES, type PlaceRef, type Side } from '$lib/core/atlas/places';
 	import { zoneOf } from '$lib/core/atlas/regionOf';
 	import { sided } from '$lib/core/client/sidedZone';
-	import type { Mark } from '$lib/core/client/marks';
-	import { placeWords } from '$lib/core/screening/allowed';
+	import type { Mark } from '$lib/core/client/common.schema';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { findingSpots } from '$lib/core/rules/findingSpots';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
@@ -22,7 +22,6 @@
 	import type { PickEvent } from '../../parts/map/mapPointer.svelte';
 	import type { Pick } from '../../parts/map/mapTypes';
 	import { frameOf, ORIENTATIONS, sideOnViewersLeft, sidesAsSeen } from '../../parts/map/orientation';
-	import LimitMarks from '../../parts/map/LimitMarks.svelte';
 	import MapFlags from '../../parts/map/MapFlags.svelte';
 	import MapLegend from './MapLegend.svelte';
 	import { GRADE_IDS, gradeRow, HEADLINE_GRADE } from '$lib/core/assess/registry';
@@ -78,6 +77,8 @@
 
 	/** What today allows the client who is in the chair. */
 	const limits = $derived(draft.client?.limits ?? []);
+	const limitsDrawn = new Fetched(() => import('../../parts/map/limitsDrawn'));
+	$effect(() => void (limits.length && limitsDrawn.want()));
 	const judgement = $derived(draft.judgement);
 	let coverage = $state.raw<CoverageModule | null>(null);
 	$effect(() => {
@@ -209,12 +210,12 @@
 				cheekRoute={draft.sequence.school.cheekRoute}
 				selected={chosen.map((ref) => ({ place: ref as Pick['place'], side: chosenSide }))}
 				label="Face map. Choose a place, then a move; or drag from place to place for a stroke."
-				spoken={(pick) => placeWords(limits, sided(zoneOf(pick.place), pick.side))}
+				spoken={(pick) => limitsDrawn.current?.placeWords(limits, sided(zoneOf(pick.place), pick.side)) ?? ''}
 				{onpick}
 				{onstroke}
 				bind:named
 			>
-				{#snippet over()}{#if limits.length}<LimitMarks
+				{#snippet over()}{#if limits.length && limitsDrawn.current}<limitsDrawn.current.LimitMarks
 							{marks}
 							{view}
 							{limits}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { ALLERGENS, MediumSchema, type Medium } from '$lib/core/medium/medium.schema';
+	import { MediumSchema, type Medium } from '$lib/core/medium/medium.schema';
+	import { ALLERGENS } from '$lib/core/medium/allergens';
 	import { FormDraft } from './formDraft.svelte';
 	import Problems from './Problems.svelte';
 

@@ -3,12 +3,12 @@
 	import { fixIn, judge } from '$lib/core/rules/judge';
 	import { RULE_KINDS, severityIn, type Rule } from '$lib/core/rules/rule';
 	import { RULE_TEXTS, whyOf } from '$lib/core/rules/texts';
-	import { DEFAULT_WORKING } from '$lib/core/working/working.schema';
+	import { DEFAULT_WORKING } from '$lib/core/working/defaultWorking';
 	import { fixLabel, sentenceOf } from '$lib/core/rules/wording';
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import type { School } from '$lib/core/school/school.schema';
 	import { differences } from '$lib/core/sequence/difference';
-	import { applyEdit } from '$lib/core/sequence/edits';
+	import { edited } from '$lib/core/sequence/edits';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import { focusFrame } from '../../parts/map/orientation';
@@ -29,7 +29,7 @@
 	const judgement = $derived(judge(example, { ...context, working: DEFAULT_WORKING, ...exampleGiven(rule.id) }));
 	const finding = $derived(judgement.findings.find((f) => f.ruleId === rule.id)!);
 	const edit = $derived(fixIn(judgement.context, finding));
-	const mended = $derived(edit ? applyEdit(example, edit) : null);
+	const mended = $derived(edit ? edited(example, edit) : null);
 	const changes = $derived(mended ? differences(example, mended) : []);
 	const text = $derived(RULE_TEXTS[rule.id]!);
 	const sentence = $derived(sentenceOf(finding));

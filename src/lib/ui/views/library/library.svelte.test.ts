@@ -11,7 +11,7 @@ import { TEMPLATES } from '$lib/core/template/templates';
 import { techniqueById, TECHNIQUES } from '$lib/core/technique/library';
 import { MOTIONS, type Motion } from '$lib/core/vocabulary/vocabulary';
 import { CONTEXT } from '$lib/core/testing';
-import { DEFAULT_WORKING } from '$lib/core/working/working.schema';
+import { DEFAULT_WORKING } from '$lib/core/working/defaultWorking';
 import { motionDrawing } from '../../parts/glyphs/motionGlyph';
 import MediumForm from './MediumForm.svelte';
 import TechniqueDetail from './TechniqueDetail.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import Trash from '@lucide/svelte/icons/trash-2';
 	import { missingPoints } from '$lib/core/measure/faults';
-	import { VIEW_LABELS, type Photo } from '$lib/core/records/photo';
+	import type { Photo } from '$lib/core/records/photo';
+	import { VIEW_LABELS } from '$lib/core/records/photoViews';
 	import type { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { hour } from '../../parts/dates';
 	import { photoAt } from '../../parts/shell/addresses';

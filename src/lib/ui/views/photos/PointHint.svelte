@@ -2,7 +2,7 @@
 	import type { AnyPoint, Pixel } from '$lib/core/measure/landmarks';
 	import { UNDER_CHIN } from '$lib/core/measure/underChin';
 	import { GENERIC, genericPoints } from '$lib/core/measure/predict';
-	import type { PhotoView } from '$lib/core/records/photo';
+	import type { PhotoView } from '$lib/core/records/photoViews';
 
 	interface Props {
 		view: PhotoView;

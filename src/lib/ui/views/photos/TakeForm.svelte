@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Camera from '@lucide/svelte/icons/camera';
 	import FileUp from '@lucide/svelte/icons/file-up';
-	import { PHOTO_VIEWS, VIEW_LABELS, type PhotoView } from '$lib/core/records/photo';
+	import { PHOTO_VIEWS, VIEW_LABELS, type PhotoView } from '$lib/core/records/photoViews';
 	import type { Session } from '$lib/core/records/session';
 	import type { PhotoBook, Taking } from '$lib/state/photoBook.svelte';
 	import { onWall, weekDay } from '../../parts/dates';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { scaleLinear, scaleTime } from 'd3-scale';
+	import { scaleLinear } from 'd3-scale';
 	import { line } from 'd3-shape';
 	import { SIDES } from '$lib/core/atlas/places';
 	import { valueAt } from '$lib/core/assess/assessment';
@@ -35,7 +35,7 @@
 		}))
 	);
 	const x = $derived(
-		scaleTime(
+		scaleLinear(
 			[new Date(sessions[0]?.startedAt ?? 0), new Date(sessions.at(-1)?.startedAt ?? 1)],
 			sessions.length > 1 ? [84, width - 56] : [width / 2, width / 2]
 		)

@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { scaleLinear, scaleTime } from 'd3-scale';
+	import { scaleLinear } from 'd3-scale';
 	import { line } from 'd3-shape';
+	import { timeTicks } from 'd3-time';
 	import type { Lane, SeriesPoint, Stretch } from '$lib/core/assess/series';
 	import { lengthText, type LengthUnit } from '$lib/core/assess/units';
 	import { shortDay } from '../../parts/dates';
@@ -25,8 +26,9 @@
 	const STRETCH = 18;
 	const bottom = $derived(lanes.length * LANE);
 	const height = $derived(bottom + 26 + stretches.length * STRETCH + 8);
-	const x = $derived(scaleTime([new Date(span[0]), new Date(span[1])], [LEFT + 12, width - RIGHT]));
-	const at = (iso: string) => x(new Date(iso));
+	const x = $derived(scaleLinear([Date.parse(span[0]), Date.parse(span[1])], [LEFT + 12, width - RIGHT]));
+	const at = (iso: string) => x(Date.parse(iso));
+	const days = $derived(timeTicks(new Date(span[0]), new Date(span[1]), Math.max(3, Math.floor(width / 130))));
 	const drawn = $derived(
 		lanes.map((lane, i) => {
 			const values = lane.points.flatMap((p) => [p.before, p.after].filter((v) => v !== null));
@@ -51,7 +53,7 @@
 </script>
 
 <svg bind:this={drawing} {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label="{label}; the table below says the same">
-	{#each x.ticks(Math.max(3, Math.floor(width / 130))) as day (day.getTime())}
+	{#each days as day (day.getTime())}
 		<path d="M{x(day)} 0V{bottom}" stroke="var(--hair)" />
 		<text x={x(day)} y={bottom + 15} class="tick" text-anchor="middle">{shortDay(day.toISOString())}</text>
 	{/each}

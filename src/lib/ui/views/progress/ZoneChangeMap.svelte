@@ -1,22 +1,25 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
 	import type { Side } from '$lib/core/atlas/places';
 	import { ZONE_IDS, type ZoneId } from '$lib/core/atlas/zones';
 	import { CHANGE_WORDS, type Change } from '$lib/core/assess/change';
+	import type { OverSessions as OverSessionsFound } from '$lib/core/assess/overSessions';
 	import { observation, type ObservationId } from '$lib/core/assess/registry';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
 	import type { ZoneTint } from '../../parts/map/mapTypes';
 	import { sidesAsSeen } from '../../parts/map/orientation';
+	import OverSessions from './OverSessions.svelte';
 	import ZoneRows from './ZoneRows.svelte';
 
 	interface Props {
 		/** What is compared, zone by zone. */
 		observed: ObservationId;
 		changes: readonly Change[];
-		/** What follows below the table. */
-		under: Snippet;
+		/** What grades did over all sessions, for below the table; null: nothing is said of it. */
+		over: OverSessionsFound | null;
+		/** How many of them were graded blind. */
+		blind: number;
 	}
-	let { observed, changes, under }: Props = $props();
+	let { observed, changes, over, blind }: Props = $props();
 	const picture = $derived.by(() => {
 		const row = observation(observed);
 		return row.kind === 'grade' ? row.picture : undefined;
@@ -81,6 +84,6 @@
 				{#if !zones.length}<tr><td colspan="3" class="text-ink2 py-3">Nothing was graded in this session.</td></tr>{/if}
 			</tbody>
 		</table>
-		{@render under()}
+		{#if over}<OverSessions {over} label={observation(observed).label} {blind} />{/if}
 	</div>
 </div>

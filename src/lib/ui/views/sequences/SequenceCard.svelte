@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { composeAt, facesAt, printAt, sessionWith } from '../../parts/shell/addresses';
 	import { shortDay } from '../../parts/dates';
-	import { Checkbox, DropdownMenu } from 'bits-ui';
+	import { Checkbox } from 'bits-ui';
 	import Check from '@lucide/svelte/icons/check';
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import { clock } from '$lib/core/step/describe';
 	import { expand, type ExpandContext } from '$lib/core/sequence/expand';
 	import { stepsOf } from '$lib/core/sequence/walk';
+	import Menu from '../../parts/controls/Menu.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 	import type { OverviewRow } from './overview';
 
@@ -61,23 +62,15 @@
 	<span class="text-ink2 text-xs max-md:hidden"
 		>{row.lastUsed ? `used ${shortDay(row.lastUsed)}` : 'never used'}<br />changed {shortDay(row.updatedAt)}</span
 	>
-	<DropdownMenu.Root>
-		<DropdownMenu.Trigger class="icon-btn" aria-label="More for {sequence.title}"><Ellipsis size={15} /></DropdownMenu.Trigger>
-		<DropdownMenu.Portal>
-			<DropdownMenu.Content class="floating" align="end">
-				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href={sessionWith(sequence.id)}>Start a session</a>{/snippet}
-				</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href={printAt(sequence.id)}>Print</a>{/snippet}
-				</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item">
-					{#snippet child({ props })}<a {...props} href={facesAt(sequence.id)}>Print the faces</a>{/snippet}
-				</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item" onSelect={onduplicate}>Duplicate</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item" onSelect={onarchive}>{row.archived ? 'Back into the list' : 'Archive'}</DropdownMenu.Item>
-				<DropdownMenu.Item class="floating-item" onSelect={onremove}>Remove</DropdownMenu.Item>
-			</DropdownMenu.Content>
-		</DropdownMenu.Portal>
-	</DropdownMenu.Root>
+	<Menu
+		label="More for {sequence.title}"
+		items={[
+			{ label: 'Start a session', href: sessionWith(sequence.id) },
+			{ label: 'Print', href: printAt(sequence.id) },
+			{ label: 'Print the faces', href: facesAt(sequence.id) },
+			{ label: 'Duplicate', onselect: onduplicate },
+			{ label: row.archived ? 'Back into the list' : 'Archive', onselect: onarchive },
+			{ label: 'Remove', onselect: onremove }
+		]}><Ellipsis size={15} /></Menu
+	>
 </li>

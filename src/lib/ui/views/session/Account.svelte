@@ -2,7 +2,7 @@
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { ZONES } from '$lib/core/atlas/zones';
 	import { accountOf, unevenZones, usedIn, zonesOf, type Sides, type StepAccount } from '$lib/core/perform/account';
-	import { MARKS } from '$lib/core/records/runEntry';
+	import { MARKS } from '$lib/core/records/runMarks';
 	import type { Correction, Session } from '$lib/core/records/session';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import { allChanges } from '$lib/core/assess/change';
 	import { emptyAssessment, sameGrades } from '$lib/core/assess/assessment';

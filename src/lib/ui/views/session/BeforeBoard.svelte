@@ -5,7 +5,7 @@
 	import type { Session } from '$lib/core/records/session';
 	import type { Limit } from '$lib/core/screening/limit.schema';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import EarlierEntries from './EarlierEntries.svelte';
 	import GradeBoard from './GradeBoard.svelte';

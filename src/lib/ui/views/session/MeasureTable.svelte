@@ -5,8 +5,6 @@
 	import { ENTERED_MEASURED_IDS, measuredRow, type ObservationId } from '$lib/core/assess/registry';
 	import { entryQuestion, type EntryQuestion } from '$lib/core/assess/doubts';
 	import { lengthText, readMeasured, typedValue, type LengthUnit } from '$lib/core/assess/units';
-
-	import TapeRoom from './TapeRoom.svelte';
 	import { sidesAsSeen } from '../../parts/map/orientation';
 
 	interface Props {
@@ -105,7 +103,14 @@
 			>All seven distances and the middle of the neck</button
 		>{/if}
 </div>
-{#if oneByOne}<TapeRoom bind:open={oneByOne} {assessment} usual={usual ?? ghost} {unit} all={all || usesMore} {onchange} />{/if}
+{#if oneByOne}{#await import('./TapeRoom.svelte') then { default: TapeRoom }}<TapeRoom
+			bind:open={oneByOne}
+			{assessment}
+			usual={usual ?? ghost}
+			{unit}
+			all={all || usesMore}
+			{onchange}
+		/>{/await}{/if}
 {#if trouble}<p id="measure-trouble" class="text-flag mt-1 flex flex-wrap items-center gap-2 text-[13px]" role="alert">
 		<span class="min-w-0 flex-1">{trouble.message}</span>
 		{#if trouble.instead}<button type="button" class="btn min-h-11" onclick={takeInstead}>{trouble.instead.label}</button>{/if}

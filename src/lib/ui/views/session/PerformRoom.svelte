@@ -6,7 +6,7 @@
 	import { soundtrackOf } from '$lib/core/perform/sounds';
 	import type { SpokenId } from '$lib/core/perform/spoken';
 	import type { RunEvent } from '$lib/core/records/runEntry';
-	import type { ClientFacts } from '$lib/core/screening/clientFacts';
+	import type { ClientFacts } from '$lib/core/screening/clientFacts.schema';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { kindHere, Listening } from '$lib/state/listening.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { format } from 'date-fns';
+	import { hour } from '../../parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { sunAt } from '$lib/state/sun';
 
@@ -45,7 +45,7 @@
 	{:else if missing.length}Tell where the practice is; a whole degree is near enough. Until then it looks as the device does. It stays in
 		this browser.
 	{:else if sun}{#await sun then { sets }}{sets
-				? `Sunset today at ${format(sets, 'HH:mm')} by this clock.`
+				? `Sunset today at ${hour(sets)} by this clock.`
 				: 'The sun does not set today there, or does not rise.'}{/await}
 	{/if}
 </p>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
-	import { VIEW_LABELS, type Photo } from '$lib/core/records/photo';
+	import type { Photo } from '$lib/core/records/photo';
+	import { VIEW_LABELS } from '$lib/core/records/photoViews';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { PhotoPoints } from '$lib/state/photoPoints.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MAX_TITLE } from '$lib/core/step/common.schema';
+	import { MAX_TITLE } from '$lib/core/step/sizes';
 	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Step } from '$lib/core/step/step.schema';

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import EllipsisVertical from '@lucide/svelte/icons/ellipsis-vertical';
-	import { DropdownMenu } from 'bits-ui';
 	import type { Finding } from '$lib/core/rules/rule';
 	import { fixLabel, type Sentence } from '$lib/core/rules/wording';
 	import type { Preview } from '$lib/state/previewOf';
+	import Menu from '../../../parts/controls/Menu.svelte';
 	import ChangePreview from './ChangePreview.svelte';
 	import Pennant from '../../../parts/glyphs/Pennant.svelte';
 
@@ -47,20 +47,14 @@
 		{#if preview && shown === 'nothing'}<button type="button" class="btn ml-1.5 min-h-[26px] px-2.5" onclick={() => (shown = 'fix')}
 				>{fixLabel(finding.ruleId)}</button
 			>{/if}
-		<DropdownMenu.Root>
-			<DropdownMenu.Trigger class="icon-btn h-[26px] w-5" aria-label="More on this finding"
-				><EllipsisVertical size={14} /></DropdownMenu.Trigger
-			>
-			<DropdownMenu.Portal>
-				<DropdownMenu.Content class="floating" align="end" onCloseAutoFocus={(e) => shown === 'mute' && e.preventDefault()}>
-					<DropdownMenu.Item class="floating-item">
-						{#snippet child({ props })}<a {...props} href="/library/rules?rule={finding.ruleId}">About this rule</a>{/snippet}
-					</DropdownMenu.Item>
-					{#if onmute}<DropdownMenu.Item class="floating-item" onSelect={() => (shown = 'mute')}>Set aside, with a reason</DropdownMenu.Item
-						>{/if}
-				</DropdownMenu.Content>
-			</DropdownMenu.Portal>
-		</DropdownMenu.Root>
+		<Menu
+			label="More on this finding"
+			class="icon-btn h-[26px] w-5"
+			items={[
+				{ label: 'About this rule', href: `/library/rules?rule=${finding.ruleId}` },
+				...(onmute ? [{ label: 'Set aside, with a reason', onselect: () => (shown = 'mute'), opensField: true }] : [])
+			]}><EllipsisVertical size={14} /></Menu
+		>
 	</span>
 	{#if steps.length > 1}
 		<p class="col-span-2 col-start-2 flex flex-wrap gap-1 pt-1" aria-label="Steps">

@@ -4,7 +4,7 @@
 	import { groupFindings, groupSentence, type FindingGroup } from '$lib/core/rules/grouping';
 	import { RULE_KINDS, type Finding as FindingRecord, type RuleKind } from '$lib/core/rules/rule';
 	import { sentenceOf } from '$lib/core/rules/wording';
-	import type { Edit } from '$lib/core/sequence/edits';
+	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { stepTitle } from '$lib/core/step/describe';
 	import { previewOf } from '$lib/state/previewOf';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
@@ -77,7 +77,7 @@
 			: null;
 	const jump = (finding: FindingRecord) => (finding.stepIds[0] ? () => draft.select(finding.stepIds[0]!) : undefined);
 	const muteAll = (group: FindingGroup) => (reason: string) => {
-		for (const finding of group.findings) draft.mute(finding, reason);
+		for (const finding of group.findings) draft.mute(finding, sentenceOf(finding).head, reason);
 	};
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import { clock } from '$lib/core/step/describe';
 	import { setHead } from '$lib/core/sequence/edits';

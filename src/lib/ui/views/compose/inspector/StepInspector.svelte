@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MAX_TEXT } from '$lib/core/step/common.schema';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
 	import Eye from '@lucide/svelte/icons/eye';

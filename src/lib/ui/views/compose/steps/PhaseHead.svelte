@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { DropdownMenu } from 'bits-ui';
-	import Check from '@lucide/svelte/icons/check';
+	import Menu from '../../../parts/controls/Menu.svelte';
+	import type { MenuItem } from '../../../parts/controls/menuItem';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronRight from '@lucide/svelte/icons/chevron-right';
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import { clock } from '$lib/core/step/describe';
-	import type { Edit } from '$lib/core/sequence/edits';
+	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { removePhase, renamePhase, setExit } from '$lib/core/sequence/edits';
 	import { setExitTitle, setPasses } from '$lib/core/sequence/versionEdits';
 	import type { Phase, Sequence } from '$lib/core/sequence/sequence.schema';
@@ -37,6 +37,22 @@
 		if (title.trim() && title.trim() !== phase.title) onedit(renamePhase(sequence, phase.id, title.trim().slice(0, 200)));
 	}
 	const focus = (node: HTMLInputElement) => node.select();
+	const items = $derived<MenuItem[]>([
+		{ label: 'Rename', onselect: () => (renaming = true), opensField: true },
+		{
+			label: 'A short version may end here',
+			checked: phase.exitAfter,
+			onselect: () => onedit(setExit(sequence, phase.id, !phase.exitAfter))
+		},
+		...(phase.exitAfter ? [{ label: 'Name the short version', onselect: () => (naming = true), opensField: true }] : []),
+		{ label: 'Do it once more', disabled: times > 8, onselect: () => onedit(setPasses(sequence, phase.id, times + 1)) },
+		...(times > 1 ? [{ label: 'Do it once less', onselect: () => onedit(setPasses(sequence, phase.id, times - 1)) }] : []),
+		{
+			label: 'Remove with its steps',
+			disabled: sequence.phases.length < 2,
+			onselect: () => onedit(removePhase(sequence, phase.id))
+		}
+	]);
 </script>
 
 <div class="border-hair flex h-[27px] items-center gap-2 border-t pr-[18px]">
@@ -83,45 +99,6 @@
 		{#if !open}{#each steps.slice(0, 14) as step (step.id)}<AimGlyph aim={step.aim} />{/each}{/if}
 	</span>
 	{#if !open || !steps.length}<span class="text-ink3 text-[11.5px]">{steps.length} {steps.length === 1 ? 'step' : 'steps'}</span>{/if}
-	<DropdownMenu.Root>
-		<DropdownMenu.Trigger class="icon-btn h-6 w-6" aria-label="More for the phase {phase.title}"
-			><Ellipsis size={14} /></DropdownMenu.Trigger
-		>
-		<DropdownMenu.Portal>
-			<DropdownMenu.Content
-				class="floating"
-				sideOffset={2}
-				align="end"
-				onCloseAutoFocus={(e) => (renaming || naming) && e.preventDefault()}
-			>
-				<DropdownMenu.Item class="floating-item" onSelect={() => (renaming = true)}>Rename</DropdownMenu.Item>
-				<DropdownMenu.CheckboxItem
-					class="floating-item"
-					checked={phase.exitAfter}
-					onCheckedChange={(exit) => onedit(setExit(sequence, phase.id, exit))}
-				>
-					{#snippet children({ checked })}<span class="flex-1">A short version may end here</span>{#if checked}<Check
-								size={14}
-							/>{/if}{/snippet}
-				</DropdownMenu.CheckboxItem>
-				{#if phase.exitAfter}<DropdownMenu.Item class="floating-item" onSelect={() => (naming = true)}
-						>Name the short version</DropdownMenu.Item
-					>{/if}
-				<DropdownMenu.Item class="floating-item" disabled={times > 8} onSelect={() => onedit(setPasses(sequence, phase.id, times + 1))}
-					>Do it once more</DropdownMenu.Item
-				>
-				{#if times > 1}<DropdownMenu.Item class="floating-item" onSelect={() => onedit(setPasses(sequence, phase.id, times - 1))}
-						>Do it once less</DropdownMenu.Item
-					>{/if}
-				<DropdownMenu.Item
-					class="floating-item"
-					disabled={sequence.phases.length < 2}
-					onSelect={() => onedit(removePhase(sequence, phase.id))}
-				>
-					Remove with its steps
-				</DropdownMenu.Item>
-			</DropdownMenu.Content>
-		</DropdownMenu.Portal>
-	</DropdownMenu.Root>
+	<Menu label="More for the phase {phase.title}" class="icon-btn h-6 w-6" {items}><Ellipsis size={14} /></Menu>
 	<span class="w-9 text-right text-xs font-semibold">{clock(seconds)}</span>
 </div>

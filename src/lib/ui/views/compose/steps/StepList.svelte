@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { MediaQuery, SvelteSet } from 'svelte/reactivity';
-	import type { Edit } from '$lib/core/sequence/edits';
+	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { setBlockSteps } from '$lib/core/sequence/manyEdits';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import type { Block, Phase } from '$lib/core/sequence/sequence.schema';

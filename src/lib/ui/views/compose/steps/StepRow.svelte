@@ -1,10 +1,9 @@
 <script lang="ts">
 	import { clock, contactText, doseText, sideText, wayText } from '$lib/core/step/describe';
-	import type { Level } from '$lib/core/step/levels';
-	import { LEVEL_NAMES } from '$lib/core/step/levels';
+	import { type Level, LEVEL_NAMES } from '$lib/core/step/levels';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import { peakLevel } from '$lib/core/step/levelsOf';
-	import type { Edit } from '$lib/core/sequence/edits';
+	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { setStep } from '$lib/core/sequence/edits';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { Step } from '$lib/core/step/step.schema';

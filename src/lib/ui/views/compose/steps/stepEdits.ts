@@ -1,5 +1,5 @@
 import type { Level } from '$lib/core/step/levels';
-import type { Edit } from '$lib/core/sequence/edits';
+import type { Edit } from '$lib/core/sequence/edit.schema';
 import { withTarget } from '$lib/core/step/dose';
 import { setStep } from '$lib/core/sequence/edits';
 import type { Sequence } from '$lib/core/sequence/sequence.schema';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { applyEdit } from '$lib/core/sequence/edits';
+import { applyEdit } from '$lib/core/sequence/applyEdit';
 import { stepsOf } from '$lib/core/sequence/walk';
 import { sequenceOf, step } from '$lib/core/testing';
 import { CONTACTS, MOTIONS, TOOLS, AIMS } from '$lib/core/vocabulary/vocabulary';

@@ -1,0 +1,12 @@
+import type { Session } from './session';
+
+/** Of a session that went as planned so far. */
+export const AS_PLANNED = {
+	planned: null,
+	guided: true,
+	happened: [],
+	corrections: [],
+	earlier: [],
+	blind: false,
+	told: ''
+} satisfies Partial<Session>;

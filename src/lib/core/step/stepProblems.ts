@@ -1,0 +1,43 @@
+import { isMidlinePlace } from '../atlas/midline';
+import { ownSideOf } from '../atlas/places';
+import { aimRow, toolRow } from '../vocabulary/vocabulary';
+import type { Step } from './step.schema';
+
+/** What is wrong at a place of a step or a sequence, and what is needed there. */
+export interface Problem {
+	readonly path: readonly (string | number)[];
+	readonly message: string;
+}
+
+/** What a JSON Schema cannot say about one step; listed in docs/formats.md. */
+export function stepProblems(step: Step): Problem[] {
+	const problems: Problem[] = [];
+	const problem = (path: Problem['path'], message: string) => problems.push({ path, message });
+	const { dose } = step;
+	if (!(dose.min <= dose.target && dose.target <= dose.max))
+		problem(['dose'], `min ≤ target ≤ max is needed: ${dose.min}, ${dose.target}, ${dose.max}`);
+	if ((step.pressure === undefined) === (step.levels === undefined))
+		problem(['pressure'], 'either one pressure or a level for each place is needed, not both');
+	if (step.levels && step.levels.length !== step.places.length)
+		problem(['levels'], `one level for each of the ${step.places.length} places is needed: ${step.levels.length}`);
+	if (!step.places.length && aimRow(step.aim).needsPlace)
+		problem(['places'], `at least one place is needed for the aim ${step.aim}`);
+	if ((step.contact === 'tool') !== (step.tool !== undefined && !toolRow(step.tool.id).worn))
+		problem(['tool'], 'a tool is needed with the contact tool, and only with it (gloves aside)');
+	if (step.tool?.edge && !toolRow(step.tool.id).edged)
+		problem(['tool', 'edge'], `only a stone plate has edges: ${step.tool.id}`);
+	if (step.target && step.aim !== 'cleanse') problem(['target'], 'a target belongs to the aim cleanse only');
+	if (step.side === 'midline' && !step.places.every((p) => ownSideOf(p) !== null || isMidlinePlace(p)))
+		problem(['side'], 'midline is possible only on places that reach the midline');
+	if (step.laneWays && step.laneWays.length !== step.lanes - 1)
+		problem(['laneWays'], `a path for each further lane is needed: ${step.lanes - 1}, not ${step.laneWays.length}`);
+	if (step.risesTo !== undefined && step.risesTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
+		problem(['risesTo'], `a hold rises to its own pressure or more: ${step.risesTo}`);
+	if (step.tape?.leastHours !== undefined && step.tape.leastHours > step.tape.wearHours)
+		problem(['tape', 'leastHours'], `least ≤ most hours are needed: ${step.tape.leastHours}, ${step.tape.wearHours}`);
+	step.stations?.places.forEach((station, i) => {
+		if (!step.places.includes(station))
+			problem(['stations', 'places', i], `a station must lie on the path: ${station}`);
+	});
+	return problems;
+}

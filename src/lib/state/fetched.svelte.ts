@@ -1,0 +1,26 @@
+import { untilReleased } from './pointer';
+import { onceTouched } from './touched';
+
+/** A part that a page opens without: fetched at the first touch, or as soon as it is asked for, and then shared by all. */
+export class Fetched<T> {
+	current = $state.raw<T | null>(null);
+	#asked: Promise<void> | undefined;
+
+	constructor(private readonly fetch: () => Promise<T>) {}
+
+	/** Asks for it now. Where it cannot be fetched, the next touch asks again. */
+	want = (): Promise<void> =>
+		(this.#asked ??= this.fetch().then(
+			(part) => untilReleased().then(() => void (this.current = part)),
+			() => {
+				this.#asked = undefined;
+				onceTouched(() => void this.want());
+			}
+		));
+
+	/** Fetches it at the first touch of the page. Must be called while a component is set up. */
+	soon(): this {
+		$effect(() => (this.current ? undefined : onceTouched(() => void this.want())));
+		return this;
+	}
+}
