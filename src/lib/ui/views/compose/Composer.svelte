@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { sameDay } from '../../parts/dates';
 	import { onMount, tick, untrack } from 'svelte';
 	import { wideWindow } from '../../parts/shell/wideWindow';
@@ -166,6 +167,8 @@
 			player.stop();
 		};
 	});
+	/** Map, steps and inspector first: the score has its room, and is drawn into it a frame later. */
+	const parts = inTurns(() => 1, 0, 1);
 </script>
 
 <svelte:document
@@ -236,7 +239,7 @@
 	</aside>
 {/snippet}
 {#snippet score(height: number)}
-	<ScorePanel {draft} {flags} {player} {tide} {when} {height} {room} onsheet={() => (sheet = true)} />
+	{#if parts.current}<ScorePanel {draft} {flags} {player} {tide} {when} {height} {room} onsheet={() => (sheet = true)} />{/if}
 {/snippet}
 
 {#if wide.current}

@@ -3,6 +3,7 @@
 	import type { Technique } from '$lib/core/technique/technique.schema';
 	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 	import type { Working } from '$lib/core/working/working.schema';
+	import { inTurns } from '$lib/state/inTurns.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import MotionGlyph from '../../parts/glyphs/MotionGlyph.svelte';
@@ -19,6 +20,8 @@
 	let { techniques, openId, ownIds, working, onopen }: Props = $props();
 	let width = $state(880);
 	const field = $derived(markField(techniques, width));
+	/** What is read beside the chart comes in the same frame as the first of its marks. */
+	const drawn = inTurns(() => field.chartMarks.length, 30, 60);
 	const surface = (y: number, level: number) => {
 		const points = Array.from({ length: Math.ceil(width / 12) + 1 }, (_, i) => {
 			const x = i * 12;
@@ -77,7 +80,7 @@
 	{#each field.ticks as tick (tick.label)}
 		<span class="text-ink2 absolute -translate-x-1/2 text-[11px]" style="left: {tick.x}px; top: {field.height - 16}px">{tick.label}</span>
 	{/each}
-	{#each field.chartMarks as { technique, x, y } (technique.id)}
+	{#each field.chartMarks.slice(0, drawn.current) as { technique, x, y } (technique.id)}
 		{@const open = technique.id === openId}
 		<button
 			type="button"
