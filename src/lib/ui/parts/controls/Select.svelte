@@ -17,6 +17,7 @@
 	}
 	let { value, options, label, onchange, mark, bare = false, class: extra = '' }: Props = $props();
 	const chosen = $derived(options.find((o) => o.value === value));
+	const uid = $props.id();
 	/** Its list is fetched at the first touch; until then a button stands for it, and remembers that it was asked. */
 	const list = selectList.soon();
 	let asked = $state(false);
@@ -38,6 +39,8 @@
 	<button
 		type="button"
 		class="btn max-w-full justify-between px-2 {extra}"
+		role="combobox"
+		aria-controls="{uid}-list"
 		aria-haspopup="listbox"
 		aria-expanded="false"
 		aria-label="{label}: {chosen?.label ?? 'none'}"
