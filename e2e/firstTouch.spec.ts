@@ -1,0 +1,87 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { beginDemo, demoURL, recordsIn } from './support';
+
+// What was kept beforehand would answer for the network.
+test.use({ serviceWorkers: 'block' });
+
+test('what a page opens without is there at the first touch: by keys, by a finger, and again where it could not be fetched', async ({
+	page,
+	browser
+}) => {
+	await beginDemo(page);
+	const sort = page.getByRole('combobox', { name: /^Sort/ });
+	await page.goto(`${demoURL}/clients`);
+	await expect(sort).toBeVisible();
+	await sort.evaluate((button) => (button as HTMLElement).focus());
+	await page.keyboard.press('ArrowDown');
+	await expect(page.getByRole('option', { name: 'By last visit' })).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(sort).toBeFocused();
+
+	await page.reload();
+	await expect(sort).toBeVisible();
+	await page.route(/_app\/immutable\/chunks/, (route) => route.abort());
+	await sort.click();
+	await expect(page.getByText('this window needs it for what you asked for')).toBeVisible();
+	await page.unroute(/_app\/immutable\/chunks/);
+	await page.getByRole('searchbox').click();
+	await expect(page.getByRole('option', { name: 'By last visit' })).toBeVisible();
+
+	const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+	const hand = await phone.newPage();
+	await beginDemo(hand);
+	await hand.goto(`${demoURL}/progress?client=demo-odile`);
+	await hand.getByRole('combobox', { name: 'Client: Odile K.' }).tap();
+	await expect(hand.getByRole('option', { name: 'Radu P.' })).toBeVisible();
+	await phone.close();
+});
+
+test('a store of the first version is brought up to date, also where what knows the old shapes comes slowly', async ({
+	page
+}) => {
+	const backup = JSON.parse(readFileSync('src/lib/formats/fixtures/backup-1.json', 'utf8')) as {
+		clients: { id: string; name: string }[];
+		sessions: { id: string }[];
+		sequences: { sequence: { id: string; updatedAt: string } }[];
+	};
+	await page.route('**/before', (route) => route.fulfill({ body: '<title>before</title>', contentType: 'text/html' }));
+	await page.goto('/before');
+	await page.evaluate(async ({ clients, sessions, sequences }) => {
+		const KEYS: Record<string, (string | string[])[]> = {
+			clients: ['name', 'updatedAt'],
+			sequences: ['updatedAt'],
+			sessions: ['clientId', 'startedAt', ['clientId', 'startedAt']],
+			settings: [],
+			secondVersions: ['recordId']
+		};
+		const db = await new Promise<IDBDatabase>((open, fail) => {
+			const asked = indexedDB.open('soft-tide', 10);
+			asked.onerror = () => fail(asked.error);
+			asked.onsuccess = () => open(asked.result);
+			asked.onupgradeneeded = () => {
+				for (const [name, keys] of Object.entries(KEYS)) {
+					const store = asked.result.createObjectStore(name, { keyPath: 'id' });
+					for (const key of keys) store.createIndex(Array.isArray(key) ? `[${key.join('+')}]` : key, key);
+				}
+			};
+		});
+		const work = db.transaction(['clients', 'sessions', 'sequences'], 'readwrite');
+		for (const client of clients) work.objectStore('clients').put(client);
+		for (const session of sessions) work.objectStore('sessions').put(session);
+		for (const row of sequences)
+			work.objectStore('sequences').put({ id: row.sequence.id, updatedAt: row.sequence.updatedAt, ...row });
+		await new Promise((done) => (work.oncomplete = done));
+		db.close();
+	}, backup);
+	await page.route('**/_app/immutable/chunks/**', async (route) => {
+		await new Promise((go) => setTimeout(go, 200));
+		await route.continue();
+	});
+	await page.goto('/clients');
+	await page.getByRole('button', { name: 'I have read this' }).click();
+	for (const { name } of backup.clients) await expect(page.getByText(name, { exact: true })).toBeVisible();
+	const [session] = await recordsIn(page, 'soft-tide', 'sessions');
+	expect(session).toMatchObject({ id: backup.sessions[0]!.id, sequence: { title: expect.any(String) as string } });
+	expect(await recordsIn(page, 'soft-tide', 'snapshots')).toHaveLength(1);
+});
