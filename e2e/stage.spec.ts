@@ -280,6 +280,9 @@ test('one session in two windows: the second asks, takes over at the same count,
 	await page.getByRole('button', { name: /^Begin/ }).click();
 	await page.keyboard.press('ArrowRight');
 	await expect(page.locator('.count')).toHaveText('2');
+	// The clock of the stage would go on while the other window opens, however long that takes here.
+	await page.keyboard.press('Space');
+	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
 	const other = await context.newPage();
 	await other.goto(page.url());
 	await expect(other.getByRole('heading', { name: 'This session is performed in another window' })).toBeVisible();
@@ -337,7 +340,8 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	const rows = page.locator('[data-row]');
 	for (const [i, words] of ['the jaw is tight', 'the temple is tender'].entries()) {
 		await page.keyboard.press('/');
-		const line = page.getByRole('textbox', { name: 'Type a step' });
+		// The line itself: what stands in for it until it is fetched hands over what was typed, but adds nothing.
+		const line = page.locator('[data-editor]').getByRole('textbox', { name: 'Type a step' });
 		await expect(line).toBeFocused();
 		const where = words.includes('jaw') ? 'masseter' : 'temple';
 		await page.keyboard.insertText(
