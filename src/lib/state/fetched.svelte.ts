@@ -1,3 +1,4 @@
+import { oncePainted } from './oncePainted';
 import { untilReleased } from './pointer';
 import { onceTouched } from './touched';
 
@@ -5,6 +6,8 @@ import { onceTouched } from './touched';
 export class Fetched<T> {
 	current = $state.raw<T | null>(null);
 	#asked: Promise<void> | undefined;
+	#waiting = 0;
+	#callOff = () => {};
 
 	constructor(private readonly fetch: () => Promise<T>) {}
 
@@ -20,7 +23,19 @@ export class Fetched<T> {
 
 	/** Fetches it at the first touch of the page. Must be called while a component is set up. */
 	soon(): this {
-		$effect(() => (this.current ? undefined : onceTouched(() => void this.want())));
+		$effect(() => {
+			if (this.current) return;
+			// One watch for all who wait: a list has a menu in every row.
+			if (this.#waiting++ === 0) this.#callOff = onceTouched(() => void this.want());
+			return () => {
+				if (--this.#waiting === 0) this.#callOff();
+			};
+		});
+		return this;
+	}
+	/** Fetches it once the page is on the screen and has use for it. Must be called while a component is set up. */
+	oncePainted(use: () => unknown): this {
+		$effect(() => (use() ? oncePainted(() => void this.want()) : undefined));
 		return this;
 	}
 }

@@ -23,7 +23,6 @@
 	import { AIMS, TOOLS, type Aim } from '$lib/core/vocabulary/vocabulary';
 	import { CustomEditing } from '$lib/state/customEditing.svelte';
 	import { Fetched } from '$lib/state/fetched.svelte';
-	import { oncePainted } from '$lib/state/oncePainted';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
@@ -50,8 +49,7 @@
 	const editing = new CustomEditing<Technique>(app, 'technique');
 	const find = $derived(techniqueIndex(library.all));
 	/** Who is up next, and what today allows her. */
-	const screening = new Fetched(() => import('$lib/core/screening/clientFacts'));
-	$effect(() => (app.current.client && library.loaded ? oncePainted(() => void screening.want()) : undefined));
+	const screening = new Fetched(() => import('$lib/core/screening/clientFacts')).oncePainted(() => app.current.client && library.loaded);
 	const limits = $derived(screening.current?.factsOf(app.current.client, app.today.current)?.limits ?? []);
 	const codes = $derived(licenceLimits(app.settings?.licence ?? []));
 	let onlyHers = $state(false);

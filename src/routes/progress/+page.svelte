@@ -11,7 +11,6 @@
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { Fetched } from '$lib/state/fetched.svelte';
-	import { oncePainted } from '$lib/state/oncePainted';
 	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ImageDown from '@lucide/svelte/icons/image-down';
@@ -89,8 +88,7 @@
 			import('$lib/ui/views/progress/SessionStrip.svelte'),
 			import('$lib/ui/views/progress/AtOnceAndLasting.svelte')
 		])
-	);
-	$effect(() => (chosen && tape.ready ? oncePainted(() => void drawings.want()) : undefined));
+	).oncePainted(() => chosen && tape.ready);
 	const parts = inTurns(() => (drawings.current ? 4 : 0), 0, 1);
 	const drawn = $derived.by(() => {
 		const [map, tape, strip, lasting] = drawings.current ?? [];

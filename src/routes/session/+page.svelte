@@ -19,7 +19,6 @@
 	import SessionLine from '$lib/ui/views/session/SessionLine.svelte';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { Fetched } from '$lib/state/fetched.svelte';
-	import { oncePainted } from '$lib/state/oncePainted';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
@@ -65,8 +64,7 @@
 	const sequence = $derived(planned && withMet(asTaken(planned, options), met));
 	const today = $derived(app.today.current);
 	/** Nothing is begun before it is known what today allows. */
-	const planning = new Fetched(() => import('$lib/ui/views/session/planning'));
-	$effect(() => (here ? oncePainted(() => void planning.want()) : undefined));
+	const planning = new Fetched(() => import('$lib/ui/views/session/planning')).oncePainted(() => here);
 	const plan = $derived(planning.current);
 	const facts = $derived(plan?.factsOf(client, today) ?? null);
 	const given = $derived({ ...app.context, client: facts });

@@ -1,3 +1,4 @@
+import { DEFAULT_STEP } from '../step/defaultStep';
 import { hasDoseAt, usualDoseAt } from '../step/doseAt';
 import type { Dose, Step } from '../step/step.schema';
 import { aimRow, type Aim, type Motion } from '../vocabulary/vocabulary';
@@ -36,6 +37,7 @@ export function asInVersion1(step: Partial<Step>, said: ReadonlyMap<keyof Step, 
 export function bareStep(aim: Aim, places: Step['places'], version?: number): Omit<Step, 'id' | 'side'> {
 	const { contact, pressure, dose, paceSeconds } = aimRow(aim).usual;
 	return {
+		...DEFAULT_STEP,
 		aim,
 		places,
 		contact,
@@ -43,17 +45,7 @@ export function bareStep(aim: Aim, places: Step['places'], version?: number): Om
 		pressure,
 		dose: rangeOf(...dose),
 		paceSeconds,
-		lanes: 1,
-		reverse: false,
-		end: { kind: 'none' },
-		posture: 'neutral',
-		mouth: 'closed',
-		eyes: 'closed',
-		breath: 'free',
 		by: doneBy(aim),
-		optional: false,
-		note: '',
-		why: '',
 		...(version === 1 ? IN_VERSION_1[aim]?.(places.length) : {})
 	};
 }

@@ -9,7 +9,6 @@
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { Fetched } from '$lib/state/fetched.svelte';
-	import { oncePainted } from '$lib/state/oncePainted';
 	import { onceTouched } from '$lib/state/touched';
 	import { showAround } from '$lib/ui/parts/shell/showAround';
 	import { followWhetherThere } from '$lib/state/stillThere.svelte';
@@ -80,8 +79,7 @@
 		draft.client = screening.current?.factsOf(client, app.today.current) ?? null;
 	});
 	/** What she may have today is fetched where somebody is chosen, once the sequence is on the screen. */
-	const screening = new Fetched(() => import('$lib/core/screening/clientFacts'));
-	$effect(() => (draft && client ? oncePainted(() => void screening.want()) : undefined));
+	const screening = new Fetched(() => import('$lib/core/screening/clientFacts')).oncePainted(() => draft && client);
 	/** What looks at every value of an edit is there before the first one. */
 	$effect(() => {
 		const of = draft;

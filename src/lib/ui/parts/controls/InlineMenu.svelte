@@ -24,7 +24,7 @@
 	mark={mark as Snippet<[string]> | undefined}
 	items={options.map((option) => ({
 		label: option.label,
-		marked: option.value,
+		key: option.value,
 		chosen: option.value === value,
 		onselect: () => onchange(option.value)
 	}))}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { menuList } from './fetchedParts';
+	import { StandIn } from './standIn.svelte';
 	import type { MenuItem } from './menuItem';
 
 	interface Props {
@@ -18,21 +19,11 @@
 	let { items, label, disabled = false, align = 'end', class: look = 'icon-btn', children, mark }: Props = $props();
 	/** Its list is fetched at the first touch; until then a button stands for it, and remembers that it was asked. */
 	const list = menuList.soon();
-	let asked = $state(false);
-	let focused = $state(false);
-	function ask() {
-		asked = true;
-		void list.want();
-	}
-	function onkeydown(event: KeyboardEvent) {
-		if (event.key !== 'ArrowDown') return;
-		event.preventDefault();
-		ask();
-	}
+	const stand = new StandIn(list, ['ArrowDown']);
 </script>
 
 {#if list.current}
-	<list.current {asked} {focused} {items} {label} {disabled} {align} class={look} {children} {mark} />
+	<list.current asked={stand.asked} focused={stand.focused} {items} {label} {disabled} {align} class={look} {children} {mark} />
 {:else}
 	<button
 		type="button"
@@ -42,9 +33,6 @@
 		aria-label={label}
 		title={label}
 		{disabled}
-		onclick={ask}
-		{onkeydown}
-		onfocus={() => (focused = true)}
-		onblur={() => (focused = false)}>{@render children()}</button
+		{...stand.handlers}>{@render children()}</button
 	>
 {/if}

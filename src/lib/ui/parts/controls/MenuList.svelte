@@ -22,6 +22,7 @@
 	let trigger = $state<HTMLElement | null>(null);
 	// svelte-ignore state_referenced_locally
 	if (focused) onMount(() => trigger?.focus());
+	const keyOf = ({ key, label }: MenuItem) => key ?? label;
 	let leaves = false;
 	function select(item: MenuItem) {
 		leaves = item.opensField ?? false;
@@ -39,19 +40,19 @@
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content class="floating" sideOffset={3} collisionPadding={8} {align} {onCloseAutoFocus}>
 			{#if items.some((i) => i.chosen !== undefined)}
-				<DropdownMenu.RadioGroup value={items.find((i) => i.chosen)?.label ?? ''}>
-					{#each items as item (item.key ?? item.label)}
+				<DropdownMenu.RadioGroup value={items.filter((i) => i.chosen).map(keyOf)[0] ?? ''}>
+					{#each items as item (keyOf(item))}
 						<DropdownMenu.RadioItem
-							value={item.label}
+							value={keyOf(item)}
 							class="floating-item {item.chosen ? 'font-semibold' : ''}"
 							onSelect={() => item.chosen || select(item)}
 						>
-							{#if mark && item.marked}{@render mark(item.marked)}{/if}{item.label}
+							{#if mark}{@render mark(keyOf(item))}{/if}{item.label}
 						</DropdownMenu.RadioItem>
 					{/each}
 				</DropdownMenu.RadioGroup>
 			{:else}
-				{#each items as item (item.key ?? item.label)}
+				{#each items as item (keyOf(item))}
 					{#if item.checked !== undefined}
 						<DropdownMenu.CheckboxItem class="floating-item" checked={item.checked} onCheckedChange={() => select(item)}>
 							{#snippet children({ checked })}<span class="flex-1">{item.label}</span>{#if checked}<Check size={14} />{/if}{/snippet}

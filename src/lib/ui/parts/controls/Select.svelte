@@ -2,6 +2,7 @@
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import type { Snippet } from 'svelte';
 	import { selectList } from './fetchedParts';
+	import { StandIn } from './standIn.svelte';
 
 	interface Props {
 		value: T;
@@ -20,21 +21,11 @@
 	const uid = $props.id();
 	/** Its list is fetched at the first touch; until then a button stands for it, and remembers that it was asked. */
 	const list = selectList.soon();
-	let asked = $state(false);
-	let focused = $state(false);
-	function ask() {
-		asked = true;
-		void list.want();
-	}
-	function onkeydown(event: KeyboardEvent) {
-		if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
-		event.preventDefault();
-		ask();
-	}
+	const stand = new StandIn(list, ['ArrowDown', 'ArrowUp']);
 </script>
 
 {#if list.current}
-	<list.current {asked} {focused} {value} {options} {label} {onchange} {mark} {bare} class={extra} />
+	<list.current asked={stand.asked} focused={stand.focused} {value} {options} {label} {onchange} {mark} {bare} class={extra} />
 {:else}
 	<button
 		type="button"
@@ -45,10 +36,7 @@
 		aria-expanded="false"
 		aria-label="{label}: {chosen?.label ?? 'none'}"
 		title={label}
-		onclick={ask}
-		{onkeydown}
-		onfocus={() => (focused = true)}
-		onblur={() => (focused = false)}
+		{...stand.handlers}
 	>
 		{#if mark}{@render mark(value)}{/if}
 		{#if !bare}<span class="truncate">{chosen?.label ?? '–'}</span>{/if}

@@ -1,7 +1,7 @@
 /** A line of a `Menu`: it does something, or leads somewhere. */
 export interface MenuItem {
 	readonly label: string;
-	/** Tells it from others of the same words. */
+	/** Tells it from others of the same words; what the mark before it stands for, where the menu draws marks. */
 	readonly key?: string;
 	readonly onselect?: () => void;
 	/** An address that it leads to. */
@@ -13,6 +13,4 @@ export interface MenuItem {
 	readonly chosen?: boolean;
 	/** It opens a field, which takes the focus: the button does not take it back. */
 	readonly opensField?: boolean;
-	/** What the mark before it stands for, where the menu draws marks. */
-	readonly marked?: string;
 }
