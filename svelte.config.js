@@ -6,6 +6,8 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter(),
+		// Some files of a few rules each, before which nothing may be painted.
+		inlineStyleThreshold: 1024,
 		// Absolute asset paths, so that one cached shell can answer every address offline.
 		paths: { relative: false },
 		csp: {

