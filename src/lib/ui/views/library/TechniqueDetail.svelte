@@ -127,7 +127,7 @@
 			</p>{/if}
 	</div>
 {/if}
-<dl class="mt-3 grid grid-cols-[68px_minmax(0,1fr)] gap-y-2.5 text-xs leading-[18px]">
+<dl class="mt-3 grid grid-cols-[76px_minmax(0,1fr)] gap-y-2.5 text-xs leading-[18px]">
 	{#if technique.paths.length}
 		<dt>{technique.paths.length > 1 ? 'Paths' : 'Path'}</dt>
 		<dd>
