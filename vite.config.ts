@@ -20,7 +20,7 @@ const CHUNKS = [
 	{ name: 'zod', test: /node_modules[\\/]zod/, priority: 9 },
 	{ name: 'icon', test: /node_modules[\\/]@lucide/, entriesAware: true, entriesAwareMergeThreshold: 4000, priority: 9 },
 	{ name: 'package', test: /node_modules/, entriesAware: true, priority: 8 },
-	{ name: groupOf() }
+	{ name: groupOf(), debugName: 'by use' }
 ];
 
 export default defineConfig({

@@ -61,7 +61,7 @@ function withoutSmall(graph: Graph, groups: Map<string, string>): Map<string, st
 }
 
 const page = (path: string) => `src/routes${path}/+page.svelte`;
-/** The pages that are held to a budget (bench/firstLoad.mjs). */
+/** The pages that are held to a budget (bench/firstLoad.mjs). A group is named by the letters of all who need it. */
 const PAGES = {
 	T: [page('')],
 	C: [page('/clients')],

@@ -54,11 +54,16 @@ export function isBusy(e: Event): boolean {
 }
 const onMapOrScore = (e: KeyboardEvent) => Boolean((e.target as Element | null)?.closest('[data-place], [data-step]'));
 
-/** Puts the focus on the row of a step, once it is drawn. */
+let rowToFocus = 0;
+/** Puts the focus on the row of a step, once it is drawn; not away from whatever took it meanwhile. */
 export function focusRow(stepId: string): void {
-	requestAnimationFrame(() =>
-		document.querySelector<HTMLElement>(`[data-row="${CSS.escape(stepId)}"] [data-step-button]`)?.focus()
-	);
+	const before = document.activeElement;
+	cancelAnimationFrame(rowToFocus);
+	rowToFocus = requestAnimationFrame(() => {
+		const now = document.activeElement;
+		if (now !== before && now !== document.body) return;
+		document.querySelector<HTMLElement>(`[data-row="${CSS.escape(stepId)}"] [data-step-button]`)?.focus();
+	});
 }
 
 /** The edit that moves the chosen steps one place up or down. */

@@ -53,7 +53,7 @@
 	/** Of fewer a window full comes first, all where one of them is asked for. */
 	const FIRST_ROWS = 12;
 	const drawn = inTurns(
-		() => draft.steps.length,
+		() => MANY_STEPS,
 		untrack(() => (draft.selectedId ? MANY_STEPS : FIRST_ROWS)),
 		MANY_STEPS
 	);
