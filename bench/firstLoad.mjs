@@ -1,7 +1,7 @@
 // Measures the first load of each page as the server sends it. Held to the budget are the Brotli bytes of the scripts without
 // which nothing of the page runs: its own and all that they import, one from the other. Told beside them: what it has fetched
-// when its drawings are there too, and what with all that is made ready for the first touch. Also the largest paint and the
-// shift of the layout. The demo practice is made beforehand, the cache is off and service workers are blocked. Ends with 1
+// when its drawings are there too, and what with all that is made ready for the first touch. Also the largest paint, of
+// five loads the middle one, and the largest shift of the layout. The demo practice is made beforehand, the cache is off and service workers are blocked. Ends with 1
 // where a page is over its budget. Run `npm run bench:load`; the figures go into docs/performance.md.
 import { chromium } from '@playwright/test';
 import { launchOptions, serveDemo } from '../scripts/setup.mjs';
@@ -50,6 +50,8 @@ async function toOpen(scripts) {
 	}
 	return [...needed].map((url) => byUrl.get(url));
 }
+/** Loads of each page; what else the machine does moves a single one by a third. */
+const LOADS = 5;
 const kBOf = (scripts) => scripts.reduce((a, c) => a + c.size, 0) / 1000;
 
 const { base, stop } = await serveDemo();
@@ -62,7 +64,8 @@ try {
 	await first.getByRole('button', { name: 'I have read this' }).click();
 	await first.getByRole('heading', { name: 'Odile K.' }).waitFor();
 	await first.close();
-	for (const [path, budget] of Object.entries(BUDGETS_KB)) {
+	/** One load of a page; it stays open. */
+	async function load(path) {
 		const page = await context.newPage();
 		const cdp = await context.newCDPSession(page);
 		await cdp.send('Network.setCacheDisabled', { cacheDisabled: true });
@@ -88,7 +91,24 @@ try {
 		await page.goto(base + path, { waitUntil: 'load' });
 		await page.locator('main').first().waitFor();
 		await page.waitForTimeout(DRAWN_MS);
-		const { lcp, shift, moved } = await page.evaluate(() => window.measured);
+		return { page, ...(await page.evaluate(() => window.measured)) };
+	}
+	const begun = performance.now();
+	let x = 1;
+	for (let i = 0; i < 1e7; i++) x = x * 1.0000001 + 1e-9;
+	console.log(
+		`calibration: 10,000,000 dependent multiply-adds in Node ${(performance.now() - begun).toFixed(0)} ms (${x > 0})`
+	);
+	for (const [path, budget] of Object.entries(BUDGETS_KB)) {
+		const loads = [];
+		for (let i = 0; i < LOADS; i++) {
+			await loads.at(-1)?.page.close();
+			loads.push(await load(path));
+		}
+		const paints = loads.map((l) => l.lcp).sort((a, b) => a - b);
+		const lcp = paints[(LOADS - 1) / 2];
+		const { shift, moved } = loads.reduce((a, b) => (b.shift > a.shift ? b : a));
+		const { page } = loads.at(-1);
 		const drawn = await scriptsOf(page);
 		await page.waitForTimeout(READY_MS);
 		const ready = await scriptsOf(page);
@@ -97,7 +117,7 @@ try {
 		const bad = kB > budget || lcp > MOST_LCP_MS || shift > MOST_SHIFT;
 		over += bad ? 1 : 0;
 		console.log(
-			`${bad ? 'over ' : 'ok   '}${path.padEnd(36)} ${kB.toFixed(0)} kB of ${budget}, ${counted.length} files; drawn ${kBOf(drawn).toFixed(0)}, made ready ${kBOf(ready).toFixed(0)}; LCP ${lcp.toFixed(0)} ms, shift ${shift.toFixed(3)}`
+			`${bad ? 'over ' : 'ok   '}${path.padEnd(36)} ${kB.toFixed(0)} kB of ${budget}, ${counted.length} files; drawn ${kBOf(drawn).toFixed(0)}, made ready ${kBOf(ready).toFixed(0)}; LCP ${lcp.toFixed(0)} ms (${paints[0].toFixed(0)} to ${paints.at(-1).toFixed(0)}), shift ${shift.toFixed(3)}`
 		);
 		if (process.argv.includes('--files'))
 			for (const c of counted.sort((a, b) => b.size - a.size).slice(0, 14))
