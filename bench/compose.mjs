@@ -2,6 +2,7 @@
 // Run `npm run bench:page`; the figures go into docs/performance.md.
 import { chromium } from '@playwright/test';
 import { launchOptions, serveDemo } from '../scripts/setup.mjs';
+import { calibrate } from './calibration.mjs';
 
 const { base, stop } = await serveDemo();
 const browser = await chromium.launch(launchOptions());
@@ -136,10 +137,7 @@ const scrub = () =>
 try {
 	await page.goto(`${base}/compose`);
 	await page.getByRole('heading').first().waitFor();
-	const begun = performance.now();
-	let x = 1;
-	for (let i = 0; i < 1e7; i++) x = x * 1.0000001 + 1e-9;
-	console.log(`calibration: 10,000,000 dependent multiply-adds in Node ${ms(performance.now() - begun)} (${x > 0})`);
+	calibrate();
 	for (const count of [24, 60, 120, 2000]) {
 		await makeLong(`bench-${count}`, count);
 		const t0 = performance.now();

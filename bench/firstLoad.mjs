@@ -1,10 +1,11 @@
 // Measures the first load of each page as the server sends it. Held to the budget are the Brotli bytes of the scripts without
 // which nothing of the page runs: its own and all that they import, one from the other. Told beside them: what it has fetched
 // when its drawings are there too, and what with all that is made ready for the first touch. Also the largest paint, of
-// five loads the middle one, and the largest shift of the layout. The demo practice is made beforehand, the cache is off and service workers are blocked. Ends with 1
-// where a page is over its budget. Run `npm run bench:load`; the figures go into docs/performance.md.
+// five loads the middle one, and the largest shift of the layout. The demo practice is made beforehand, the cache is off and
+// service workers are blocked. Ends with 1 where a page is over its budget. Run `npm run bench:load`; the figures go into docs/performance.md.
 import { chromium } from '@playwright/test';
 import { launchOptions, serveDemo } from '../scripts/setup.mjs';
+import { calibrate } from './calibration.mjs';
 
 /** kB of script to open it, by page; and what holds for every page. */
 const BUDGETS_KB = {
@@ -93,12 +94,7 @@ try {
 		await page.waitForTimeout(DRAWN_MS);
 		return { page, ...(await page.evaluate(() => window.measured)) };
 	}
-	const begun = performance.now();
-	let x = 1;
-	for (let i = 0; i < 1e7; i++) x = x * 1.0000001 + 1e-9;
-	console.log(
-		`calibration: 10,000,000 dependent multiply-adds in Node ${(performance.now() - begun).toFixed(0)} ms (${x > 0})`
-	);
+	calibrate();
 	for (const [path, budget] of Object.entries(BUDGETS_KB)) {
 		const loads = [];
 		for (let i = 0; i < LOADS; i++) {

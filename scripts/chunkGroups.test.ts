@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { groupOf, groupsByUse, type Graph } from './chunkGroups.ts';
+import { reached } from './reached.ts';
 
 const graph = (imports: Record<string, string[]>, size = 9000): Graph => ({
 	importsOf: (id) => imports[id] ?? [],
@@ -71,11 +72,8 @@ test('groups never wait for one another, however modules import', () =>
 						expect(to, `${id} needs ${next} before it runs`).toBeDefined();
 						if (to !== name) needs.set(name, (needs.get(name) ?? new Set()).add(to!));
 					}
-				const reach = (from: string, seen = new Set<string>()): Set<string> => {
-					for (const next of needs.get(from) ?? []) if (!seen.has(next)) reach(next, seen.add(next));
-					return seen;
-				};
-				for (const name of needs.keys()) expect(reach(name).has(name)).toBe(false);
+				const after = (name: string) => [...(needs.get(name) ?? [])];
+				for (const name of needs.keys()) expect(reached(after(name), after).has(name)).toBe(false);
 			}
 		)
 	));

@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { reached } from './reached.ts';
 
 /** What is asked of a module graph here. */
 export interface Graph {
@@ -16,11 +17,8 @@ const EVERYWHERE = 'everywhere';
 /** Of packages a file says what it takes, not what it comes to: they are divided by who uses them (`entriesAware`). */
 const ofPackage = (id: string) => id.includes('node_modules');
 
-function closureOf(graph: Graph, roots: readonly string[]): Set<string> {
-	const seen = new Set(roots);
-	for (const id of seen) for (const next of graph.importsOf(id)) if (!ofPackage(next)) seen.add(next);
-	return seen;
-}
+const closureOf = (graph: Graph, roots: readonly string[]): Set<string> =>
+	reached(roots, (id) => graph.importsOf(id).filter((next) => !ofPackage(next)));
 
 /**
  * Puts each module that a page needs to open into one group with all that are needed by the same pages: a page fetches a few

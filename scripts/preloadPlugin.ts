@@ -1,11 +1,11 @@
 import type { Plugin } from 'vite';
+import { reached } from './reached.ts';
 
 /** A file as the manifest of the build tells of it. */
 export interface Entry {
 	readonly file: string;
 	readonly imports?: readonly string[];
 	readonly dynamicImports?: readonly string[];
-	readonly css?: readonly string[];
 }
 type Manifest = Readonly<Record<string, Entry>>;
 
@@ -21,9 +21,8 @@ export function withWholeImports(manifest: Manifest): Manifest {
 	const whole: Record<string, Entry> = { ...manifest };
 	for (const [key, entry] of Object.entries(manifest)) {
 		if (!ofPage(key)) continue;
-		const seen = new Set(entry.imports);
-		for (const name of seen) for (const next of manifest[name]?.imports ?? []) seen.add(next);
-		const alone = [...seen].map((name) => {
+		const needed = reached(entry.imports ?? [], (name) => manifest[name]?.imports ?? []);
+		const alone = [...needed].map((name) => {
 			whole[`${name}#alone`] = { file: manifest[name]!.file };
 			return `${name}#alone`;
 		});
