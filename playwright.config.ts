@@ -1,13 +1,8 @@
 import { defineConfig } from '@playwright/test';
+import { launchOptions, serverEnv } from './scripts/setup.mjs';
 
 const port = Number(process.env.SOFT_TIDE_TEST_PORT ?? 4317);
 const demoPort = port + 1;
-const serverEnv = (p: number) => ({
-	HOST: '127.0.0.1',
-	PORT: String(p),
-	ORIGIN: `http://127.0.0.1:${p}`,
-	BODY_SIZE_LIMIT: String(4 * 1024 * 1024)
-});
 
 /** Journeys run against the built server: one without, one with the demo practice. */
 export default defineConfig({
@@ -24,23 +19,22 @@ export default defineConfig({
 		actionTimeout: 90_000,
 		baseURL: `http://127.0.0.1:${port}`,
 		viewport: { width: 1280, height: 800 },
+		// It would fetch the whole application beside each journey; those about it allow it.
+		serviceWorkers: 'block',
 		locale: 'en-GB',
 		timezoneId: 'Europe/Berlin',
 		colorScheme: 'light',
 		// Recording costs every journey a fifth of its time: only where one is looked for.
 		trace: process.env.SOFT_TIDE_TRACE ? 'retain-on-failure' : 'off',
-		launchOptions: {
-			executablePath: process.env.CHROMIUM_PATH || '/usr/bin/chromium',
-			args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
-		}
+		launchOptions: launchOptions()
 	},
 	metadata: { demoURL: `http://127.0.0.1:${demoPort}` },
 	webServer: [
-		{ command: 'node scripts/server.mjs', port, env: serverEnv(port), reuseExistingServer: false },
+		{ command: 'node scripts/server.mjs', port, env: serverEnv(port, false), reuseExistingServer: false },
 		{
 			command: 'node scripts/server.mjs',
 			port: demoPort,
-			env: { ...serverEnv(demoPort), PUBLIC_SOFT_TIDE_DEMO: '1' },
+			env: serverEnv(demoPort, true),
 			reuseExistingServer: false
 		}
 	]

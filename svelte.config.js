@@ -8,6 +8,8 @@ export default {
 		adapter: adapter(),
 		// Some files of a few rules each, before which nothing may be painted.
 		inlineStyleThreshold: 1024,
+		// It is registered once the page is there (`state/updates.ts`): it fetches the whole application.
+		serviceWorker: { register: false },
 		// Absolute asset paths, so that one cached shell can answer every address offline.
 		paths: { relative: false },
 		csp: {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginDemo, demoURL, saved } from './support';
+import { beginDemo, demoURL, saved, startSession } from './support';
 
 test('the demo practice is there once, in a database of its own, and what is changed stays', async ({ page }) => {
 	await beginDemo(page);
@@ -110,6 +110,6 @@ test('a look today tints the map in Compose, and the session goes on from it', a
 	await page.getByLabel('Tint by: Fluid at the cursor').click();
 	await page.getByRole('option', { name: 'Puffiness, today' }).click();
 	await expect(chin).toHaveAttribute('aria-label', /puffiness 1, slight/);
-	await page.getByRole('link', { name: 'Start session' }).click();
+	await startSession(page);
 	await expect(page.getByText('1 place felt')).toBeVisible();
 });

@@ -2,9 +2,6 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { beginDemo, demoURL, recordsIn } from './support';
 
-// What was kept beforehand would answer for the network.
-test.use({ serviceWorkers: 'block' });
-
 test('what a page opens without is there at the first touch: by keys, by a finger, and again where it could not be fetched', async ({
 	page,
 	browser

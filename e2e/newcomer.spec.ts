@@ -1,7 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { begin, choose, drag, place, saved, mend } from './support';
+import { begin, choose, drag, place, saved, mend, startSession } from './support';
 
 test('from an empty start to a session, what changed, and all of it back from a file', async ({ page }) => {
 	await begin(page);
@@ -54,7 +54,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 	});
 
 	await test.step('grade, measure, perform', async () => {
-		await page.getByRole('link', { name: 'Start session' }).click();
+		await startSession(page);
 		for (let i = 0; i < 3; i++) await place(page, 'malar').click();
 		await expect(page.getByRole('button', { name: /Apple of the cheek, client’s left: 3, marked/ })).toBeVisible();
 		await page.getByLabel('Tragus to mouth corner, client’s left, mm').fill('10.4');

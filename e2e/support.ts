@@ -28,6 +28,12 @@ export async function mend(page: Page, label: string): Promise<void> {
 	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Apply' }).click();
 }
 
+/** From Compose to a session with the sequence that is open: both have a face, until the session is there. */
+export async function startSession(page: Page): Promise<void> {
+	await page.getByRole('link', { name: 'Start session' }).click();
+	await page.getByRole('button', { name: /^Start, / }).waitFor();
+}
+
 /** Drags from one place to another, as a finger does. */
 export async function drag(page: Page, from: string, to: string): Promise<void> {
 	const centre = async (id: string) => {

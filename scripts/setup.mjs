@@ -148,5 +148,12 @@ export async function serveDemo() {
 /** How the scripts start Debian's Chromium. */
 export const launchOptions = () => ({
 	executablePath: chromiumPath(),
-	args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking']
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--disable-background-networking',
+		// For every new window the browser loads a page of its own for its address bar, 300 files, beside the one that is looked at.
+		'--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup'
+	]
 });

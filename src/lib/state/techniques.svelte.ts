@@ -1,5 +1,6 @@
 import type { Technique } from '../core/technique/technique.schema';
 import { useApp } from './app.svelte';
+import { onceAtRest } from './onceAtRest';
 
 type Library = typeof import('../core/technique/library');
 let library = $state.raw<Library | null>(null);
@@ -21,14 +22,6 @@ export function loadTechniques(): Promise<void> {
 
 export type Techniques = ReturnType<typeof useTechniques>;
 
-/** Well after the page is there, and once it is at rest in browsers that say so. */
-function later(run: () => void): void {
-	setTimeout(
-		() => (typeof requestIdleCallback === 'function' ? requestIdleCallback(run, { timeout: 4000 }) : run()),
-		3000
-	);
-}
-
 /**
  * The shipped techniques and one's own. Must be called during component initialisation.
  * @param when `now` where they are what the page is about; `later` where the page is whole without them
@@ -36,8 +29,8 @@ function later(run: () => void): void {
 export function useTechniques(when: 'now' | 'later' = 'now') {
 	const app = useApp();
 	$effect(() => {
-		if (when === 'now') void loadTechniques();
-		else later(() => void loadTechniques());
+		if (when === 'later') return onceAtRest(() => void loadTechniques());
+		void loadTechniques();
 	});
 	/** Her own win over a shipped one of the same id, the sequence's copies over both. */
 	const own = (carried: readonly Technique[] = []): readonly Technique[] => [

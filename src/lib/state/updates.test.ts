@@ -3,7 +3,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { takeUpdate, watchUpdates } from './updates';
 
 /** A service worker container as far as it is used here. */
-function container(waiting: boolean) {
+function container(waiting: boolean, known = true) {
 	const worker = Object.assign(new EventTarget(), { state: 'installing', postMessage: vi.fn() });
 	const registration = Object.assign(new EventTarget(), {
 		waiting: waiting ? worker : null,
@@ -14,12 +14,16 @@ function container(waiting: boolean) {
 	const fake = Object.assign(new EventTarget(), {
 		controller,
 		startMessages: vi.fn(),
-		getRegistration: () => Promise.resolve(registration)
+		getRegistration: () => Promise.resolve(known ? registration : undefined),
+		register: vi.fn(() => Promise.resolve(registration))
 	});
 	vi.stubGlobal('navigator', { serviceWorker: fake });
 	return { worker, registration, controller, fake };
 }
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
 const heard = () => ({ onready: vi.fn(), onneeded: vi.fn() });
 
 test('a version that waits is offered; one that comes later when it is whole', async () => {
@@ -36,6 +40,23 @@ test('a version that waits is offered; one that comes later when it is whole', a
 	worker.state = 'installed';
 	worker.dispatchEvent(new Event('statechange'));
 	expect(second.onready).toHaveBeenCalledOnce();
+});
+
+test('at a first visit the application is kept only once the page is at rest, and then watched', async () => {
+	vi.useFakeTimers();
+	const { worker, fake } = container(false, false);
+	const { onready, onneeded } = heard();
+	watchUpdates({ onready, onneeded }, 'v1');
+	await vi.advanceTimersByTimeAsync(1000);
+	expect(fake.register).not.toHaveBeenCalled();
+	await vi.advanceTimersByTimeAsync(10_000);
+	expect(fake.register).toHaveBeenCalledExactlyOnceWith('/service-worker.js');
+	worker.state = 'installed';
+	worker.dispatchEvent(new Event('statechange'));
+	expect(onready).toHaveBeenCalledOnce();
+	watchUpdates(heard(), 'v1')();
+	await vi.advanceTimersByTimeAsync(10_000);
+	expect(fake.register).toHaveBeenCalledOnce();
 });
 
 test('a part that is gone needs the new version', () => {

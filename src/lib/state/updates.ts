@@ -1,3 +1,5 @@
+import { onceAtRest } from './onceAtRest';
+
 /** What of the browser's registration is used here. */
 type Registration = Pick<ServiceWorkerRegistration, 'waiting' | 'installing' | 'update' | 'addEventListener'>;
 
@@ -7,11 +9,13 @@ interface Hears {
 	/** A part of the application that was asked for is of another version, and gone. */
 	onneeded: () => void;
 }
+/** What keeps the application for when there is no network. It fetches all of it: the page that is opened comes first. */
+const KEEPER = '/service-worker.js';
 /** ms between two looks for a newer version, while the window is used. */
 const LOOK_MS = 60 * 60_000;
 
 /**
- * Watches for newer versions, and tells the service worker which one this page is: what a page uses is not thrown away.
+ * Has the application kept, watches for newer versions, and tells the service worker which one this page is: what a page uses is not thrown away.
  * @param version of this page
  * @returns the way to stop
  */
@@ -35,14 +39,19 @@ export function watchUpdates({ onready, onneeded }: Hears, version: string): () 
 	container?.addEventListener('message', answer);
 	container?.startMessages();
 	container?.controller?.postMessage({ kind: 'sweep' });
-	void container?.getRegistration().then((found) => {
+	const take = (found: Registration | undefined) => {
+		if (!found || found === registration) return;
 		registration = found;
-		if (found?.waiting && container.controller) onready();
-		follow(found?.installing ?? null);
-		found?.addEventListener('updatefound', () => follow(found.installing));
-	});
+		if (found.waiting && container?.controller) onready();
+		follow(found.installing);
+		found.addEventListener('updatefound', () => follow(found.installing));
+	};
+	void container?.getRegistration().then(take);
+	// A browser that does not let it be kept works all the same, while there is a network.
+	const giveUp = onceAtRest(() => void container?.register(KEEPER).then(take, () => {}));
 	document.addEventListener('visibilitychange', look);
 	return () => {
+		giveUp();
 		window.removeEventListener('vite:preloadError', onneeded);
 		container?.removeEventListener('message', answer);
 		document.removeEventListener('visibilitychange', look);
