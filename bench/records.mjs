@@ -87,7 +87,7 @@ async function timed(page, link, selector) {
 }
 
 async function lists(page) {
-	console.log('Today   ', await timed(page, '/', 'section[aria-label="Others"] li:nth-child(150)'));
+	console.log('Today   ', await timed(page, '/', 'section[aria-label="Others"] li:nth-child(150) .water'));
 	console.log('Clients ', await timed(page, '/clients', '[aria-label="Client 000"] li, main li:nth-child(150)'));
 	console.log('Progress', await timed(page, '/progress', '[aria-label="Sessions"] button:nth-child(20)'));
 }

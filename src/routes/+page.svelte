@@ -34,19 +34,25 @@
 		() => app.repo.sessionsSince(since),
 		[]
 	);
-	const lasts = liveRows(
-		() => null,
-		() => app.repo.lastSessions(),
-		new Map<string, Session>()
-	);
 	const opened = liveRows(
 		() => null,
 		() => app.repo.openSessions(),
 		[]
 	);
+	/** Of the one who is next before the others: she is drawn first. */
+	const lastOfNext = liveRows(
+		() => app.current.orFirst?.id ?? '',
+		(id) => app.repo.lastVisitOf(id),
+		undefined
+	);
+	const lasts = liveRows(
+		() => null,
+		() => app.repo.lastVisits(),
+		new Map<string, Session>()
+	);
 	const clients = $derived(app.current.all);
 	const client = $derived(app.current.orFirst);
-	const last = $derived(lasts.current.get(client?.id ?? '') ?? null);
+	const last = $derived((lasts.loaded ? lasts.current.get(client?.id ?? '') : lastOfNext.current) ?? null);
 	const open = $derived(opened.current);
 	const done = $derived(recent.current.filter((s) => !open.some((o) => o.id === s.id)));
 	/** An interrupted session is none yet: it is offered to go on with. */
@@ -57,8 +63,6 @@
 	const shelf = $derived(sequences.current.filter((s) => s.id !== next?.id).slice(0, 4));
 	const shelved = inTurns(() => shelf.length, 0, 1);
 	const others = $derived(clients.filter((c) => c.id !== client?.id).map((c) => ({ client: c, last: lasts.current.get(c.id) ?? null })));
-	// Fewer at first than elsewhere: the next client and her sequence, judged and drawn, come in the same frame.
-	const drawn = inTurns(() => others.length, 12, 20);
 	const name = (id: string) => app.current.byId(id)?.name ?? 'somebody';
 	const when = (iso: string) => ago(iso, now);
 	const words = (s: Session) => {
@@ -69,7 +73,9 @@
 	};
 	let width = $state(420);
 	/** All of it at once: nothing is pushed down by what comes a moment later. */
-	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && lasts.loaded && opened.loaded);
+	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && lastOfNext.loaded && opened.loaded);
+	// Fewer at first than elsewhere: the next client and her sequence, judged and drawn, come in the same frame.
+	const drawn = inTurns(() => (here ? others.length : 0), 12, 48);
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
 </script>
 
@@ -128,13 +134,15 @@
 			<section aria-label="Others">
 				<ul>
 					{#each others.slice(0, drawn.current) as { client: c, last: l } (c.id)}
-						<li class="border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
+						<li class="long-row border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>
 								<span class="text-ink2 text-xs"
-									>{l ? `${when(l.startedAt)}, ${l.sequence?.title ?? 'findings only'}` : 'no session yet'}{#if l}{' · '}<span class="water"
-											>{words(l)}</span
-										>{/if}</span
+									>{l
+										? `${when(l.startedAt)}, ${l.sequence?.title ?? 'findings only'}`
+										: lasts.loaded
+											? 'no session yet'
+											: '\u00a0'}{#if l}{' · '}<span class="water">{words(l)}</span>{/if}</span
 								>
 							</div>
 							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Make next</button>

@@ -102,34 +102,65 @@ export class Reading {
 	sequences = (): Promise<SequenceRecord[]> => this.table('sequence').orderBy('updatedAt').reverse().toArray();
 	sequence = (id: string): Promise<SequenceRecord | undefined> => this.table('sequence').get(id);
 	session = (id: string): Promise<Session | undefined> => this.table('session').get(id);
-	sessionsOf = (clientId: string): Promise<Session[]> =>
-		this.table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]).toArray();
+	readonly #inOrder = (clientId: string) =>
+		this.table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]);
+	sessionsOf = (clientId: string): Promise<Session[]> => this.#inOrder(clientId).toArray();
 	/** Her last session. */
-	lastSessionOf = (clientId: string): Promise<Session | undefined> =>
-		this.table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]).last();
+	lastSessionOf = (clientId: string): Promise<Session | undefined> => this.#inOrder(clientId).last();
 	/** The sessions since a moment, latest first. @param since ISO date and time */
 	sessionsSince = (since: string): Promise<Session[]> =>
 		this.table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('order');
 	/** The latest sessions of all clients, latest first. @param skip so many of them are left out */
 	latestSessions = (most: number, skip = 0): Promise<Session[]> =>
 		this.table('session').orderBy('order').reverse().offset(skip).limit(most).toArray();
+	/**
+	 * Something of each client that has it, by her id, of keys alone. A short question for each, all in one transaction, is
+	 * answered sooner than one that walks all sessions.
+	 * @param ask of the sessions of one, and how many of these are open
+	 */
+	async #ofEach<T>(
+		ask: (clientId: string, open: readonly Session[]) => PromiseLike<T | undefined>
+	): Promise<Map<string, T>> {
+		// Outside of the transaction: what is sealed is not opened while it is held.
+		const open = await this.openSessions();
+		const openOf = (id: string) => open.filter((s) => s.clientId === id);
+		return this.db.transaction('r', [this.table('client'), this.table('session')], async () => {
+			const ids = await this.table('client').toCollection().primaryKeys();
+			const found = await Promise.all(ids.map((id) => ask(id, openOf(id))));
+			return new Map(ids.flatMap((id, i) => (found[i] === undefined ? [] : [[id, found[i]]])));
+		});
+	}
 	/** How often each client was here, and when last, by her id. A session that was interrupted is none yet. Reads keys, and the few that are open. */
-	async visits(): Promise<Map<string, Visits>> {
-		const open = new Set((await this.openSessions()).map((s) => `${s.clientId} ${s.order}`));
-		const keys = (await this.table('session').orderBy('[clientId+order]').keys()) as unknown as [string, number][];
-		const visits = new Map<string, Visits>();
-		for (const [id, order] of keys) {
-			if (open.has(`${id} ${order}`)) continue;
-			const count = (visits.get(id)?.count ?? 0) + 1;
-			visits.set(id, { count, lastOrder: order, lastAt: new Date(order).toISOString() });
-		}
-		return visits;
+	visits = (): Promise<Map<string, Visits>> =>
+		this.#ofEach(async (id, open) => {
+			const latest = this.#inOrder(id)
+				.reverse()
+				.limit(open.length + 1);
+			const [count, keys] = await Promise.all([this.#inOrder(id).count(), latest.keys()]);
+			const orders = (keys as unknown as [string, number][]).map(([, order]) => order);
+			const lastOrder = orders.find((order) => !open.some((s) => s.order === order));
+			return lastOrder === undefined
+				? undefined
+				: { count: count - open.length, lastOrder, lastAt: new Date(lastOrder).toISOString() };
+		});
+	/** The id of her last session but those that are open. @param open sessions of hers whose stage is not over */
+	async #lastIdBut(clientId: string, open: readonly Session[]): Promise<string | undefined> {
+		const latest = this.#inOrder(clientId)
+			.reverse()
+			.limit(open.length + 1);
+		return (await latest.primaryKeys()).find((id) => !open.some((s) => s.id === id));
+	}
+	/** The last session of a client; one that was interrupted is none yet. */
+	async lastVisitOf(clientId: string): Promise<Session | undefined> {
+		const open = (await this.openSessions()).filter((s) => s.clientId === clientId);
+		const id = await this.#lastIdBut(clientId, open);
+		return id === undefined ? undefined : this.session(id);
 	}
 	/** The last session of each client that has one. */
-	async lastSessions(): Promise<Map<string, Session>> {
-		const pairs = [...(await this.visits())].map(([id, { lastOrder }]) => [id, lastOrder]);
-		const sessions = await this.table('session').where('[clientId+order]').anyOf(pairs).toArray();
-		return new Map(sessions.map((s) => [s.clientId, s]));
+	async lastVisits(): Promise<Map<string, Session>> {
+		const ids = await this.#ofEach((id, open) => this.#lastIdBut(id, open));
+		const sessions = await this.table('session').bulkGet([...ids.values()]);
+		return new Map(sessions.flatMap((s) => (s ? [[s.clientId, s] as const] : [])));
 	}
 	/** Sessions whose stage is not over. */
 	async openSessions(): Promise<Session[]> {

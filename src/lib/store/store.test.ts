@@ -109,7 +109,7 @@ describe('revisions', () => {
 		const lastOrder = Date.parse(session.startedAt) + 1;
 		const lastAt = new Date(lastOrder).toISOString();
 		expect([...(await repo.visits())]).toEqual([['c', { count: 2, lastOrder, lastAt }]]);
-		expect((await repo.lastSessions()).get('c')!.id).toBe('w');
+		expect((await repo.lastVisits()).get('c')!.id).toBe('w');
 		expect((await repo.lastSessionOf('c'))!.id).toBe('w');
 		expect((await repo.counts()).session).toBe(2);
 		expect(await repo.sequence('nothing')).toBeUndefined();

@@ -126,7 +126,7 @@ describe('work on sealed records', () => {
 			clients: (await repo.clients()).map((c) => [c.name, c.note, c.cautions]),
 			sequences: (await repo.sequences()).map((s) => [s.id, s.archived]).sort(),
 			visits: [...(await repo.visits())],
-			last: [...(await repo.lastSessions())],
+			last: [...(await repo.lastVisits())],
 			since: (await repo.sessionsSince('2026-01-01T00:00:00.000Z')).map((s) => s.id),
 			used: [...(await repo.lastUsed())],
 			open: (await repo.openSessions()).map((s) => s.id),
@@ -173,7 +173,7 @@ describe('work on sealed records', () => {
 		await lock.look();
 		await expect(repo.clients()).rejects.toThrow(StoreLocked);
 		await expect(repo.sequences()).rejects.toThrow(StoreLocked);
-		await expect(repo.lastSessions()).rejects.toThrow(StoreLocked);
+		await expect(repo.lastVisits()).rejects.toThrow(StoreLocked);
 		await expect(repo.saveSettings({ theme: 'day' })).rejects.toThrow(StoreLocked);
 		await expect(repo.wipe()).rejects.toThrow(StoreLocked);
 		expect(await raw()).toEqual(before);

@@ -82,7 +82,7 @@
 	{#each found.slice(0, drawn.current) as c (c.id)}
 		{@const seen = visits.get(c.id)}
 		{@const now = todayOf(c)}
-		<li class="border-hair border-b">
+		<li class="long-row border-hair border-b">
 			<a
 				href={clientAt(c.id)}
 				class="hover:bg-wash/50 grid min-h-11 w-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 rounded-md px-2 py-2"
