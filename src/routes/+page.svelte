@@ -134,15 +134,12 @@
 			<section aria-label="Others">
 				<ul>
 					{#each others.slice(0, drawn.current) as { client: c, last: l } (c.id)}
-						<li class="long-row border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
+						<li class="long-row border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5 [contain-intrinsic-height:auto_37.4px]">
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>
 								<span class="text-ink2 text-xs"
-									>{l
-										? `${when(l.startedAt)}, ${l.sequence?.title ?? 'findings only'}`
-										: lasts.loaded
-											? 'no session yet'
-											: '\u00a0'}{#if l}{' · '}<span class="water">{words(l)}</span>{/if}</span
+									>{#if l}{when(l.startedAt)}, {l.sequence?.title ?? 'findings only'}{' · '}<span class="water">{words(l)}</span
+										>{:else if lasts.loaded}no session yet{:else}<span class="water">&nbsp;</span>{/if}</span
 								>
 							</div>
 							<button type="button" class="btn" onclick={() => app.current.choose(c.id)}>Make next</button>
