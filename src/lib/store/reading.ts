@@ -116,7 +116,7 @@ export class Reading {
 	/**
 	 * Something of each client that has it, by her id, of keys alone. A short question for each, all in one transaction, is
 	 * answered sooner than one that walks all sessions.
-	 * @param ask of the sessions of one, and how many of these are open
+	 * @param ask of the sessions of one, and those of them that are open
 	 */
 	async #ofEach<T>(
 		ask: (clientId: string, open: readonly Session[]) => PromiseLike<T | undefined>

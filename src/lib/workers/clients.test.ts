@@ -53,7 +53,13 @@ describe('the tide', () => {
 					if (id === 'bad') throw new RangeError('the start of malar:left must lie between');
 					return tideNamed(id);
 				},
-				worth: (id: string) => ({ stepId: id })
+				worth: (id: string) => ({ stepId: id }),
+				allWorth: async (tell: (done: number) => void) => {
+					tell(1);
+					await new Promise((done) => setTimeout(done, 20));
+					setTimeout(() => tell(2), 10);
+					return {};
+				}
 			});
 			deaths.push(die);
 			return worker;
@@ -72,6 +78,14 @@ describe('the tide', () => {
 		const { client } = made();
 		await expect(client.tide(request('bad'))).rejects.toThrow(/start of malar:left/);
 		expect(nameOf(await client.tide(request('good')))).toBe('good');
+		client.close();
+	});
+	test('what is told after the answer is not heard: nothing goes on that is over', async () => {
+		const { client } = made();
+		const told: number[] = [];
+		await client.allWorth((done) => told.push(done));
+		await new Promise((done) => setTimeout(done, 60));
+		expect(told).toEqual([1]);
 		client.close();
 	});
 	test('a worker that dies is told, and made anew for the next question', async () => {

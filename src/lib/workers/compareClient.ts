@@ -1,4 +1,3 @@
-import * as Comlink from 'comlink';
 import { stretchesOf } from '../core/flow/paired';
 import type { ComparisonInput, ComparisonResult } from '../core/flow/comparison.schema';
 import script from './compare.worker.ts?worker&url';
@@ -32,7 +31,7 @@ export class CompareClient {
 				done[i] = n;
 				progress(done.reduce((a, b) => a + b, 0));
 			};
-			return this.#lines[i]!.ask((remote) => remote.run(input, stretch, Comlink.proxy(tell)));
+			return this.#lines[i]!.ask((remote, whileAsked) => remote.run(input, stretch, whileAsked(tell)));
 		});
 		try {
 			const parts = await Promise.all(running);

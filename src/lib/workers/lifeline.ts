@@ -8,6 +8,9 @@ export class WorkerDied extends Error {
 	}
 }
 
+/** Passes on what a worker tells while it works. */
+export type WhileAsked = <A>(hear: (said: A) => void) => ((said: A) => void) & Comlink.ProxyMarked;
+
 /**
  * Owns the life of one worker: it is made when it is first asked, and made anew after it died. Whoever waited for an
  * answer of one that died is told.
@@ -22,14 +25,23 @@ export class Lifeline<T> {
 	/** @param make opens a worker; given, so that tests can open another kind */
 	constructor(private readonly make: () => Worker) {}
 
-	/** @throws {WorkerDied} if the worker ends before it answers */
-	async ask<R>(question: (remote: Comlink.Remote<T>) => Promise<R>): Promise<R> {
+	/**
+	 * What is told on the way comes by a line of its own and may be later than the answer: then it is not heard any more.
+	 * @throws {WorkerDied} if the worker ends before it answers
+	 */
+	async ask<R>(question: (remote: Comlink.Remote<T>, whileAsked: WhileAsked) => Promise<R>): Promise<R> {
 		const remote = this.#open();
+		let answered = false;
+		const whileAsked: WhileAsked = (hear) =>
+			Comlink.proxy((said) => {
+				if (!answered) hear(said);
+			});
 		let fail: (reason: Error) => void = () => {};
 		const died = new Promise<never>((_, reject) => this.#waiting.add((fail = reject)));
 		try {
-			return await Promise.race([question(remote), died]);
+			return await Promise.race([question(remote, whileAsked), died]);
 		} finally {
+			answered = true;
 			this.#waiting.delete(fail);
 		}
 	}

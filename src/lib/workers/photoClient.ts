@@ -1,4 +1,3 @@
-import * as Comlink from 'comlink';
 import type { Light } from '../core/measure/light';
 import type { FrontPoint, Points } from '../core/measure/landmarks';
 import type { PairComparison } from '../core/measure/compare';
@@ -24,12 +23,16 @@ export class PhotoClient {
 		this.#line.ask((w) => w.light(file, points));
 	/** @param progress told how much is done, 0 to 1 */
 	simulate = (asked: Simulation, progress: (share: number) => void): Promise<SimulatedPicture> =>
-		this.#line.ask<SimulatedPicture>((w) => w.simulate(asked, Comlink.proxy(progress)) as Promise<SimulatedPicture>);
+		this.#line.ask<SimulatedPicture>(
+			(w, whileAsked) => w.simulate(asked, whileAsked(progress)) as Promise<SimulatedPicture>
+		);
 	preview = (asked: Simulation): Promise<Picture> =>
 		this.#line.ask<Picture>((w) => w.preview(asked) as Promise<Picture>);
 	/** @param progress told how much is done, 0 to 1 */
 	compare = (asked: ComparePhotos, progress: (share: number) => void): Promise<PairComparison> =>
-		this.#line.ask<PairComparison>((w) => w.compare(asked, Comlink.proxy(progress)) as Promise<PairComparison>);
+		this.#line.ask<PairComparison>(
+			(w, whileAsked) => w.compare(asked, whileAsked(progress)) as Promise<PairComparison>
+		);
 	/** Ends what it does, at once. */
 	close = (): void => this.#line.close();
 }

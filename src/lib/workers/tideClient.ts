@@ -1,4 +1,3 @@
-import * as Comlink from 'comlink';
 import type { Tide } from '../core/flow/tide';
 import type { AllWorth, StepWorth } from '../core/flow/worth';
 import script from './tide.worker.ts?worker&url';
@@ -36,7 +35,7 @@ export class TideClient {
 
 	/** What every step is worth in the sequence that was run last; null once another one is run. */
 	allWorth(progress: (done: number) => void): Promise<AllWorth | null> {
-		return this.#line.ask((remote) => remote.allWorth(Comlink.proxy(progress)));
+		return this.#line.ask((remote, whileAsked) => remote.allWorth(whileAsked(progress)));
 	}
 
 	/** What a step is worth in the sequence that was run last. */
