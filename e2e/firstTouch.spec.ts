@@ -35,6 +35,38 @@ test('what a page opens without is there at the first touch: by keys, by a finge
 	await phone.close();
 });
 
+test('lines typed before what reads them is there are kept: added in their order, up to one that is wrong', async ({
+	page
+}) => {
+	await beginDemo(page, '/compose/demo-three-minutes');
+	await expect(page.locator('[data-row]')).toHaveCount(12);
+	let open = () => {};
+	const gate = new Promise<void>((done) => (open = done));
+	await page.route(/_app\/immutable\/chunks/, async (route) => {
+		await gate;
+		await route.continue();
+	});
+	await page.keyboard.press('/');
+	const line = page.getByRole('textbox', { name: 'Type a step' });
+	await expect(line).toBeFocused();
+	await page.keyboard.type('open collarbone, 7\nrub chin\ndrain chin > under the jaw, 8 each\nclose coll');
+	await expect(page.getByText('3 lines wait until the moves are here.')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('/');
+	open();
+	await expect(page.getByText(/^Column 1: “rub” was not expected here/)).toBeVisible();
+	await expect(page.locator('[data-row]')).toHaveCount(13);
+	await page.keyboard.press('Control+a');
+	await page.keyboard.type('lift jaw > front of the ear, 8');
+	await expect(page.getByText(/^Enter adds/)).toBeVisible();
+	await page.keyboard.press('Control+Enter');
+	await expect(page.locator('[data-row]')).toHaveCount(15);
+	await expect(line).toHaveText('close coll');
+	await page.keyboard.press('Escape');
+	await page.getByRole('button', { name: 'close coll', exact: true }).click();
+	await expect(line).toHaveText('close coll');
+});
+
 test('a store of the first version is brought up to date, also where what knows the old shapes comes slowly', async ({
 	page
 }) => {

@@ -15,6 +15,15 @@
 	/** Fetched when it is asked for: most steps are drawn on the map. */
 	const commandLine = () => Promise.all([import('./text/CommandLine.svelte'), import('$lib/state/clipboard'), loadTechniques()]);
 	let begun = $state('');
+	/** Lines that were ended by Enter before what reads them was there. */
+	let ended = $state.raw<readonly string[]>([]);
+	function keyed(event: KeyboardEvent) {
+		if (event.isComposing || (event.key !== 'Enter' && event.key !== 'Escape')) return;
+		event.preventDefault();
+		// As in the line itself: an empty one gives the keys back to the page.
+		if (event.key === 'Escape' || (!begun.trim() && !ended.length)) open = false;
+		else if (begun.trim()) [ended, begun] = [[...ended, begun], ''];
+	}
 	/** The phase whose line was typed last: what follows belongs to it. */
 	let into = $state<string | null>(null);
 </script>
@@ -24,22 +33,31 @@
 	{#if open}
 		{#await commandLine()}
 			<!-- svelte-ignore a11y_autofocus -->
-			<input class="min-w-0 flex-1 bg-transparent py-1 outline-none" aria-label="Type a step" autofocus bind:value={begun} />
+			<input
+				class="min-w-0 flex-1 bg-transparent py-1 outline-none"
+				aria-label="Type a step"
+				autofocus
+				bind:value={begun}
+				onkeydown={keyed}
+			/>
+			{#if ended.length}<p class="text-ink2 basis-full text-[11.5px] leading-4" role="status">
+					{ended.length === 1 ? 'One line waits' : `${ended.length} lines wait`} until the moves are here.
+				</p>{/if}
 		{:then [{ default: CommandLine }, { pasteText, typeLine }]}
 			<CommandLine
 				{draft}
 				{library}
-				{begun}
+				begun={[...ended, begun]}
 				onadd={(text) => {
 					if (text.includes('\n')) return pasteText(draft, text, library.all, newId);
 					const done = typeLine(draft, text, library.all, newId, into);
 					if (done) into = done.into;
 					return done !== null;
 				}}
-				onescape={(text) => {
+				onescape={(lines) => {
 					// What was typed is there again with the next /.
 					open = false;
-					begun = text;
+					[ended, begun] = [lines.slice(0, -1), lines.at(-1) ?? ''];
 					if (draft.selectedId) focusRow(draft.selectedId);
 				}}
 			/>

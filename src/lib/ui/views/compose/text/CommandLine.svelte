@@ -12,19 +12,20 @@
 	interface Props {
 		draft: SequenceDraft;
 		library: Techniques;
-		/** What was typed before the editor was there. */
-		begun: string;
+		/** What was typed before the editor was there: lines that were ended, and the one that was not. */
+		begun: readonly string[];
 		/** Steps that were written or pasted here. */
 		onadd: (text: string) => boolean;
-		/** With what stands in the line. */
-		onescape: (text: string) => void;
+		/** With what stands in the line, and what was to come after it. */
+		onescape: (lines: readonly string[]) => void;
 	}
 	let { draft, library, begun, onadd, onescape }: Props = $props();
 	let host: HTMLDivElement;
 	let editor: Editor | undefined;
 	let text = $state('');
 	/** What stands so far: a comma or a > at the end only waits for more. */
-	const whole = $derived(text.replace(/[\s,>+→]+$/, ''));
+	const wholeOf = (line: string) => line.replace(/[\s,>+→]+$/, '');
+	const whole = $derived(wholeOf(text));
 	const read = $derived(whole ? stepsFromText(whole, draft.sequence, library.all, () => 'preview') : null);
 	const isPhase = $derived(/^\s*~/.test(text));
 	/** Of a word that is still being typed nothing is said. */
@@ -36,11 +37,14 @@
 	let asked = $state(false);
 	const step = $derived(read && 'steps' in read ? read.steps[0] : undefined);
 
+	/** What is still to come of what was typed beforehand. */
+	let ahead: readonly string[] = [];
+
 	onMount(() => {
-		text = begun;
+		ahead = begun;
 		editor = openEditor({
 			parent: host,
-			text: begun,
+			text: '',
 			single: true,
 			label: 'Type a step',
 			hint: 'drain chin > n:submandibular, index hook, light, 8 each side',
@@ -52,26 +56,33 @@
 			},
 			onenter: (now) => {
 				// An empty line is over: the keys belong to the page again.
-				if (!now.trim()) return onescape('');
-				if (onadd(whole)) clear();
-				else {
-					asked = true;
-					if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
-				}
+				if (!now.trim()) return ahead.some((line) => line.trim()) ? goOn() : onescape([]);
+				if (onadd(whole)) goOn();
+				else showTroubles();
 			},
 			isWhole: () => isPhase || (step !== undefined && text.trim() === whole),
-			onescape: () => onescape(text),
+			onescape: () => onescape([text, ...ahead]),
 			onlines: (lines) => {
-				if (onadd(lines)) clear();
+				if (onadd(lines)) goOn();
 			}
 		});
 		editor.focus();
-		editor.goTo(1, begun.length + 1);
+		goOn();
 		return () => editor?.destroy();
 	});
-	function clear() {
-		editor?.setText('');
-		text = '';
+	function showTroubles() {
+		asked = true;
+		if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
+	}
+	/** Adds the lines that were ended before, up to one that cannot be read: that one stands here, with what is wrong with it. */
+	function goOn() {
+		while (ahead.length > 1 && onadd(wholeOf(ahead[0]!))) ahead = ahead.slice(1);
+		const wrong = ahead.length > 1;
+		text = ahead[0] ?? '';
+		ahead = ahead.slice(1);
+		editor?.setText(text);
+		editor?.goTo(1, text.length + 1);
+		if (wrong) showTroubles();
 	}
 </script>
 
