@@ -72,8 +72,17 @@
 			: 'not graded';
 	};
 	let width = $state(420);
+	/** So many clients that the one who is next does not wait until the last visits of all the others are read. */
+	const MANY_CLIENTS = 30;
 	/** All of it at once: nothing is pushed down by what comes a moment later. */
-	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && lastOfNext.loaded && opened.loaded);
+	const here = $derived(
+		app.current.loaded &&
+			sequences.loaded &&
+			recent.loaded &&
+			lastOfNext.loaded &&
+			opened.loaded &&
+			(lasts.loaded || clients.length > MANY_CLIENTS)
+	);
 	// Fewer at first than elsewhere: the next client and her sequence, judged and drawn, come in the same frame.
 	const drawn = inTurns(() => (here ? others.length : 0), 12, 48);
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
@@ -134,7 +143,7 @@
 			<section aria-label="Others">
 				<ul>
 					{#each others.slice(0, drawn.current) as { client: c, last: l } (c.id)}
-						<li class="long-row border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5 [contain-intrinsic-height:auto_37.4px]">
+						<li class="long-row border-hair flex flex-wrap items-center gap-x-3 border-t py-2.5">
 							<div class="min-w-0 flex-1">
 								<b class="block text-[15px] font-[540]">{c.name}</b>
 								<span class="text-ink2 text-xs"
