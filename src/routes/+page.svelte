@@ -39,12 +39,6 @@
 		() => app.repo.openSessions(),
 		[]
 	);
-	/** Of the one who is next before the others: she is drawn first. */
-	const lastOfNext = liveRows(
-		() => app.current.orFirst?.id ?? '',
-		(id) => app.repo.lastVisitOf(id),
-		undefined
-	);
 	const lasts = liveRows(
 		() => null,
 		() => app.repo.lastVisits(),
@@ -52,7 +46,16 @@
 	);
 	const clients = $derived(app.current.all);
 	const client = $derived(app.current.orFirst);
-	const last = $derived((lasts.loaded ? lasts.current.get(client?.id ?? '') : lastOfNext.current) ?? null);
+	/** So many clients that the one who is next does not wait until the last visits of all the others are read. */
+	const MANY_CLIENTS = 30;
+	const hers = liveRows(
+		() => (clients.length > MANY_CLIENTS ? (client?.id ?? null) : null),
+		async (id) => (id === null ? null : { id, last: await app.repo.lastVisitOf(id) }),
+		null
+	);
+	/** Her last visit, read beforehand; null where it is not, or is of another one. */
+	const ofNext = $derived(hers.current?.id === client?.id ? hers.current : null);
+	const last = $derived((lasts.loaded ? lasts.current.get(client?.id ?? '') : ofNext?.last) ?? null);
 	const open = $derived(opened.current);
 	const done = $derived(recent.current.filter((s) => !open.some((o) => o.id === s.id)));
 	/** An interrupted session is none yet: it is offered to go on with. */
@@ -72,17 +75,8 @@
 			: 'not graded';
 	};
 	let width = $state(420);
-	/** So many clients that the one who is next does not wait until the last visits of all the others are read. */
-	const MANY_CLIENTS = 30;
 	/** All of it at once: nothing is pushed down by what comes a moment later. */
-	const here = $derived(
-		app.current.loaded &&
-			sequences.loaded &&
-			recent.loaded &&
-			lastOfNext.loaded &&
-			opened.loaded &&
-			(lasts.loaded || clients.length > MANY_CLIENTS)
-	);
+	const here = $derived(app.current.loaded && sequences.loaded && recent.loaded && opened.loaded && (lasts.loaded || ofNext !== null));
 	// Fewer at first than elsewhere: the next client and her sequence, judged and drawn, come in the same frame.
 	const drawn = inTurns(() => (here ? others.length : 0), 12, 48);
 	const empty = $derived(app.current.loaded && sequences.loaded && !clients.length && !sequences.current.length);
