@@ -111,13 +111,11 @@ try {
 			if (round === LOADS - 1) last.set(path, await filesOf(page));
 			await page.close();
 		}
-	for (const [path, budget] of Object.entries(BUDGETS_KB)) {
-		const paints = loads
-			.get(path)
-			.map((l) => l.lcp)
-			.sort((a, b) => a - b);
+	for (const [path, measured] of loads) {
+		const budget = BUDGETS_KB[path];
+		const paints = measured.map((l) => l.lcp).sort((a, b) => a - b);
 		const lcp = paints[(LOADS - 1) / 2];
-		const { shift, moved } = loads.get(path).reduce((a, b) => (b.shift > a.shift ? b : a));
+		const { shift, moved } = measured.reduce((a, b) => (b.shift > a.shift ? b : a));
 		const { counted, drawn, ready } = last.get(path);
 		const kB = kBOf(counted);
 		const bad = kB > budget || lcp > MOST_LCP_MS || shift > MOST_SHIFT;

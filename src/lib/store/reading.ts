@@ -104,6 +104,11 @@ export class Reading {
 	session = (id: string): Promise<Session | undefined> => this.table('session').get(id);
 	readonly #inOrder = (clientId: string) =>
 		this.table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]);
+	/** So many of her latest that one is among them which is not open, if she has one. */
+	readonly #latest = (clientId: string, open: readonly Session[]) =>
+		this.#inOrder(clientId)
+			.reverse()
+			.limit(open.length + 1);
 	sessionsOf = (clientId: string): Promise<Session[]> => this.#inOrder(clientId).toArray();
 	/** Her last session. */
 	lastSessionOf = (clientId: string): Promise<Session | undefined> => this.#inOrder(clientId).last();
@@ -133,10 +138,7 @@ export class Reading {
 	/** How often each client was here, and when last, by her id. A session that was interrupted is none yet. Reads keys, and the few that are open. */
 	visits = (): Promise<Map<string, Visits>> =>
 		this.#ofEach(async (id, open) => {
-			const latest = this.#inOrder(id)
-				.reverse()
-				.limit(open.length + 1);
-			const [count, keys] = await Promise.all([this.#inOrder(id).count(), latest.keys()]);
+			const [count, keys] = await Promise.all([this.#inOrder(id).count(), this.#latest(id, open).keys()]);
 			const orders = (keys as unknown as [string, number][]).map(([, order]) => order);
 			const lastOrder = orders.find((order) => !open.some((s) => s.order === order));
 			return lastOrder === undefined
@@ -145,10 +147,8 @@ export class Reading {
 		});
 	/** The id of her last session but those that are open. @param open sessions of hers whose stage is not over */
 	async #lastIdBut(clientId: string, open: readonly Session[]): Promise<string | undefined> {
-		const latest = this.#inOrder(clientId)
-			.reverse()
-			.limit(open.length + 1);
-		return (await latest.primaryKeys()).find((id) => !open.some((s) => s.id === id));
+		const ids = await this.#latest(clientId, open).primaryKeys();
+		return ids.find((id) => !open.some((s) => s.id === id));
 	}
 	/** The last session of a client; one that was interrupted is none yet. */
 	async lastVisitOf(clientId: string): Promise<Session | undefined> {

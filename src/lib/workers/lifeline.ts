@@ -9,7 +9,7 @@ export class WorkerDied extends Error {
 }
 
 /** Passes on what a worker tells while it works. */
-export type WhileAsked = <A>(hear: (said: A) => void) => ((said: A) => void) & Comlink.ProxyMarked;
+type WhileAsked = <A>(hear: (said: A) => void) => ((said: A) => void) & Comlink.ProxyMarked;
 
 /**
  * Owns the life of one worker: it is made when it is first asked, and made anew after it died. Whoever waited for an

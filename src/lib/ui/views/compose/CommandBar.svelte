@@ -21,8 +21,14 @@
 		if (event.isComposing || (event.key !== 'Enter' && event.key !== 'Escape')) return;
 		event.preventDefault();
 		// As in the line itself: an empty one gives the keys back to the page.
-		if (event.key === 'Escape' || (!begun.trim() && !ended.length)) open = false;
+		if (event.key === 'Escape' || (!begun.trim() && !ended.length)) leave([...ended, begun]);
 		else if (begun.trim()) [ended, begun] = [[...ended, begun], ''];
+	}
+	/** What was typed is there again with the next /. */
+	function leave(lines: readonly string[]) {
+		open = false;
+		[ended, begun] = [lines.slice(0, -1), lines.at(-1) ?? ''];
+		if (draft.selectedId) focusRow(draft.selectedId);
 	}
 	/** The phase whose line was typed last: what follows belongs to it. */
 	let into = $state<string | null>(null);
@@ -54,12 +60,7 @@
 					if (done) into = done.into;
 					return done !== null;
 				}}
-				onescape={(lines) => {
-					// What was typed is there again with the next /.
-					open = false;
-					[ended, begun] = [lines.slice(0, -1), lines.at(-1) ?? ''];
-					if (draft.selectedId) focusRow(draft.selectedId);
-				}}
+				onescape={leave}
 			/>
 		{/await}
 	{:else}
