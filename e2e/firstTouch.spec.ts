@@ -62,6 +62,9 @@ test('lines typed before what reads them is there are kept: added in their order
 	await page.keyboard.press('Control+Enter');
 	await expect(page.locator('[data-row]')).toHaveCount(15);
 	await expect(line).toHaveText('close coll');
+	// As if it had been typed here: the first Escape is for what is offered.
+	await expect(page.getByRole('option', { name: /collarbone/ }).first()).toBeVisible();
+	await page.keyboard.press('Escape');
 	await page.keyboard.press('Escape');
 	await page.getByRole('button', { name: 'close coll', exact: true }).click();
 	await expect(line).toHaveText('close coll');

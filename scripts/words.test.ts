@@ -5,9 +5,8 @@ import { expect, test } from 'vitest';
 
 /** Places of a template whose plain text somebody reads or hears. */
 const READ_ALOUD = ['label', 'title', 'placeholder', 'aria-label', 'tip', 'text', 'words', 'name'];
-/** The grammar of the notation and what is written in it speak of ids; the atlas knows anatomical names. */
-const OF_THE_NOTATION =
-	/core\/(notation|corpus)\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts|Doc\.ts$|routes\/library\/(notation|model)\//;
+/** Texts of sequences as they are written down speak of ids; the atlas knows anatomical names. */
+const SPEAKS_OF_IDS = /core\/corpus\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts/;
 
 /** A text for people has a space, or begins with a capital. */
 const isForPeople = (text: string): boolean => /\p{L}{2}/u.test(text) && (/\s/.test(text) || /^\p{Lu}/u.test(text));
@@ -15,7 +14,7 @@ const isForPeople = (text: string): boolean => /\p{L}{2}/u.test(text) && (/\s/.t
 const filesOf = (dir: string): string[] =>
 	(readdirSync(dir, { recursive: true }) as string[])
 		.map((name) => `${dir}/${name}`)
-		.filter((name) => /\.(svelte|ts)$/.test(name) && !/\.test\.ts$/.test(name) && !OF_THE_NOTATION.test(name));
+		.filter((name) => /\.(svelte|ts)$/.test(name) && !/\.test\.ts$/.test(name) && !SPEAKS_OF_IDS.test(name));
 
 /** String literals of a script that somebody may read. */
 function ofScript(code: string): string[] {

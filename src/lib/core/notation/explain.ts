@@ -71,7 +71,7 @@ export function explain(line: string, index: number): Explanation | null {
 		const d = aimRow(aim).usual;
 		return {
 			...span,
-			text: `${AIMS[aim]}. Unless said otherwise: ${contactWord(d.contact)}, ${motionWord(d.spot)} on one place, ${motionWord(d.way)} along a way, ${LEVEL_NAMES[d.pressure]}.`
+			text: `${AIMS[aim]}. Unless said otherwise: ${contactWord(d.contact)}, ${motionWord(d.spot)} on one place, ${motionWord(d.way)} along a path, ${LEVEL_NAMES[d.pressure]}.`
 		};
 	}
 	const clause = clauseOf(readers[at]!);

@@ -66,7 +66,7 @@ describe('explanation', () => {
 	test('says what an aim, a place and a clause mean', () => {
 		const line = 'drain chin > n:submental, index hook, 8 each side';
 		expect(at(line, 'drain')).toMatch(
-			/Drain\. Unless said otherwise: three fingers, press hold on one place, stroke along a way, light/
+			/Drain\. Unless said otherwise: three fingers, press hold on one place, stroke along a path, light/
 		);
 		expect(at(line, 'chin')).toBe('Chin: Regio mentalis');
 		expect(at(line, 'n:sub')).toMatch(/Nodes under the chin: Nodi submentales/);

@@ -14,21 +14,46 @@ time 10:00
 goals morning-depuff 1, under-eye 0.5
 
 ~ Open
-settle decollete, 3 breaths
-open n:terminus
-open n:submandibular + n:tonsillar, 7 (5 to 10)
+settle chest below the collarbone, 3 breaths
+open collarbone nodes
+open nodes under the jaw + nodes below the ear, 7 (5 to 10)
 
 ~ Face, may end here
-drain chin > jawline > under-jaw > n:submandibular, index hook, 8 each side
-drain lower-eyelid > n:preauricular, ring finger, in turn from right, then n:tonsillar > n:terminus 3 pumps
+drain chin > jawline > under the jaw > nodes under the jaw, index hook, 8 each side
+drain lower eyelid > nodes before the ear, ring finger, in turn from right, then nodes below the ear > collarbone nodes 3 pumps
 .. note "slower near the scar"
 ~~ side by side
-release masseter, knuckles, firm, 40 s
-lift jawline > preauricular, with stone-plate long-concave 15°, 5
+release chewing muscle, knuckles, firm, 40 s
+lift jawline > front of the ear, with stone plate long concave 15°, 5
 
 ~ Close
-close n:tonsillar > sternocleidomastoid > n:terminus
+close nodes below the ear > side of the neck > collarbone nodes
 `;
+
+/** The lines of a sequence as text: how each is written, and what it is. */
+export const LINES: readonly (readonly [form: string, says: string])[] = [
+	[NOTATION_LINE, 'The first line: the notation and its version. It may be left out; a newer version is refused.'],
+	['~ <title>, may end here', 'A phase. “May end here”: a short version may stop after it.'],
+	[
+		'~~ side by side [from right] ["<title>"]',
+		'A block whose steps are all done on one side, then all on the other; they have no side of their own.'
+	],
+	[
+		'~~ one by one ["<title>"]',
+		'A block whose steps have their own sides. Where a phase has one such block only, the line is left out.'
+	],
+	['~~ nothing', 'The phase has no block at all.'],
+	[
+		'<aim> <path>, <clause>, …',
+		'A step. Clauses come in any order, each once. “>” leads on and fills what lies between, “+” adds a place and leaves the gap.'
+	],
+	[
+		'as <move>',
+		'Among the clauses: begins from a move of the library, with all that it says; what the line says besides wins. It is written back in full, so that the text means the same with another library.'
+	],
+	['.. <clause>', 'Goes on with the step above: its texts stand there.'],
+	['# <anything>', 'A comment. It goes with the step or the phase below it, and is kept with the sequence.']
+];
 
 const code = (text: string): string => `\`${text.replaceAll('|', '\\|')}\``;
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string[] => [
@@ -56,32 +81,14 @@ export function notationDoc(): string {
 		'',
 		...table(
 			['line', 'what it is'],
-			[
-				[
-					code(NOTATION_LINE),
-					'The first line: the notation and its version. It may be left out; a newer version is refused.'
-				],
-				[code('~ <title>, may end here'), 'A phase. “may end here”: a short version may stop after it.'],
-				[
-					code('~~ side by side [from right] ["<title>"]'),
-					'A block whose steps are all done on one side, then all on the other; they have no side of their own.'
-				],
-				[
-					code('~~ one by one ["<title>"]'),
-					'A block whose steps have their own sides. Where a phase has one such block only, the line is left out.'
-				],
-				[code('~~ nothing'), 'The phase has no block at all.'],
-				[code('<aim> <way>, <clause>, <clause> …'), 'A step. Clauses come in any order, each once.'],
-				[code('.. <clause>'), 'Goes on with the step above: its texts stand there.'],
-				[code('# <anything>'), 'A comment. It goes with the step or the phase below it, and is kept with the sequence.']
-			]
+			LINES.map(([form, says]) => [code(form), says])
 		),
 		'',
-		'## Ways',
+		'## Paths',
 		'',
-		'A place is written by its id (`lower-eyelid`, `n:submandibular`) or its label, with `:left` or `:right` where the way crosses the midline.',
+		'A place is written by its id (`lower-eyelid`, `n:submandibular`) or its label, with `:left` or `:right` where the path crosses the midline.',
 		'`>` leads from one place to the next, and fills what lies between by the route of the drainage, on the cheek as the school prefers.',
-		'`+` adds a place and leaves the gap as it is: for moves that stay on several places, or a way that is meant to jump.',
+		'`+` adds a place and leaves the gap as it is: for moves that stay on several places, or a path that is meant to jump.',
 		'',
 		'## Clauses of a step',
 		'',
@@ -89,9 +96,6 @@ export function notationDoc(): string {
 			['form', 'what it says', 'example'],
 			CLAUSES.map((c) => [code(c.form), c.says, code(c.below ? `.. ${c.example}` : c.example)])
 		),
-		'',
-		'`as <move>` begins from a move of the library, by its id, with all that it says; what the line says besides wins. It is written back in',
-		'full, so that the text means the same with another library.',
 		'',
 		`Contacts: ${(Object.keys(CONTACTS) as Contact[])
 			.filter((c) => c !== 'tool')
@@ -106,7 +110,7 @@ export function notationDoc(): string {
 		'Side: both.',
 		'',
 		...table(
-			['aim', 'contact', 'motion on one place', 'along a way', 'pressure', 'dose', 'pace'],
+			['aim', 'contact', 'motion on one place', 'along a path', 'pressure', 'dose', 'pace'],
 			(Object.keys(AIMS) as Aim[]).map((aim) => {
 				const d = aimRow(aim).usual;
 				return [

@@ -87,7 +87,7 @@ describe('dividing', () => {
 			[['n:submandibular'], 'none'],
 			[['n:tonsillar'], 'link']
 		]);
-		expect(() => splitStep(FOUR, 'a', 1, 'x', true)).toThrow(/inside of its way/);
+		expect(() => splitStep(FOUR, 'a', 1, 'x', true)).toThrow(/inside of its path/);
 	});
 	test('a phase begins anew with a step, not with its first', () => {
 		const after = applyEdit(FOUR, splitPhase(FOUR, 'c', 'Then', newId)!);

@@ -144,7 +144,7 @@ export function groupSteps(sequence: Sequence, ids: ReadonlySet<string>, newId: 
 	});
 }
 
-/** Where a step can be divided: at a place inside of its way, or between two places on which it stays. */
+/** Where a step can be divided: at a place inside of its path, or between two places on which it stays. */
 export const splitPlaces = (step: Step): number[] =>
 	step.places.length > 2
 		? step.places.map((_, i) => i).slice(1, -1)
@@ -160,7 +160,7 @@ export const splitPlaces = (step: Step): number[] =>
 export function splitStep(sequence: Sequence, stepId: string, at: number, newId: string, stays: boolean): Edit {
 	const placed = findStep(sequence, stepId);
 	if (!placed || !(at >= 1 && at < placed.step.places.length))
-		throw new Error('A step is divided at a place inside of its way.');
+		throw new Error('A step is divided at a place inside of its path.');
 	const { step } = placed;
 	const part = (from: number, to: number): Partial<Step> => {
 		const places = step.places.slice(from, to);

@@ -65,7 +65,7 @@ function endText(end: Step['end']): string {
 	if (end.kind !== 'link') return end.kind === 'none' ? 'nothing' : end.kind;
 	const way = end.places.map((p) => `${whereOf(placeOf(p))}${ownSideOf(p) ? ` (${ownSideOf(p)})` : ''}`).join(', ');
 	const finish = end.finish ? `${end.finish}, then ` : '';
-	return `${finish}drain: ${way}; ${end.pumps} pumps${end.by === 'policy' ? ' (policy)' : ''}`;
+	return `${finish}drain ${way}; ${end.pumps} pumps${end.by === 'policy' ? ' (policy)' : ''}`;
 }
 function toolText({ tool }: Step): string {
 	if (!tool) return 'none';
@@ -124,15 +124,15 @@ export const STEP_FIELDS = {
 	techniqueId: { part: 'made from', clause: 'from', says: (s) => s.techniqueId?.replaceAll('-', ' ') ?? 'nothing' },
 	aim: { part: 'aim', clause: null, says: (s) => AIMS[s.aim].toLowerCase() },
 	target: { part: 'cleanses', clause: 'target', says: (s) => s.target ?? 'nothing' },
-	places: { part: 'way', clause: null, says: (s) => s.places.map(named).join(' > ') || 'no place' },
-	contact: { part: 'contact', clause: 'contact', says: (s) => CONTACTS[s.contact].toLowerCase() },
+	places: { part: 'path', clause: null, says: (s) => s.places.map(named).join(' > ') || 'no place' },
+	contact: { part: 'hand', clause: 'contact', says: (s) => CONTACTS[s.contact].toLowerCase() },
 	tool: { part: 'tool', clause: 'tool', says: toolText },
 	motion: { part: 'motion', clause: 'motion', says: (s) => MOTIONS[s.motion].toLowerCase() },
 	pressure: { part: 'pressure', clause: 'pressure', says: pressureText },
 	levels: { part: 'pressure', clause: 'levels', says: pressureText },
-	dose: { part: 'dose', clause: 'dose', says: (s) => `${doseText(s.dose)} (${s.dose.min} to ${s.dose.max})` },
+	dose: { part: 'repeats', clause: 'dose', says: (s) => `${doseText(s.dose)} (${s.dose.min} to ${s.dose.max})` },
 	doseAt: {
-		part: 'dose at',
+		part: 'repeats at',
 		clause: 'at',
 		says: (s) => ((s.doseAt ?? doseAtOf(s)) === 'each-place' ? 'each place' : 'all together')
 	},
@@ -178,10 +178,10 @@ export const STEP_FIELDS = {
 	},
 	laneRun: { part: 'lanes', clause: 'lanes', says: (s) => `${s.lanes}${s.laneRun ? `, ${LANE_RUNS[s.laneRun]}` : ''}` },
 	laneWays: {
-		part: 'ways of the lanes',
+		part: 'paths of the lanes',
 		clause: 'lane',
 		says: (s) => (s.laneWays ? waysText(s.laneWays) : 'side by side'),
-		option: { label: 'Lane ways', isSet: (s) => s.laneWays !== undefined, suits: isWay }
+		option: { label: 'Lane paths', isSet: (s) => s.laneWays !== undefined, suits: isWay }
 	},
 	reverse: {
 		part: 'way back',

@@ -107,7 +107,7 @@
 					<div class="min-w-0">
 						<h2 class="truncate text-[13.5px] font-[560]" title={sequence.notes}>{sequence.title}</h2>
 						{#if client && limited}<p class="truncate text-xs" data-fit>{fitWords(sequence)}</p>{/if}
-						<p class="text-ink2 truncate text-xs">{sequence.goals.map((g) => GOALS[g.id].label.toLowerCase()).join(', ')}</p>
+						<p class="text-ink2 text-xs leading-4">{sequence.goals.map((g) => GOALS[g.id].label.toLowerCase()).join(', ')}</p>
 					</div>
 					<div class="flex min-w-0 items-center gap-2 max-md:hidden" bind:clientWidth={room}>
 						<MiniScore {events} {byId} width={widthOf(seconds)} label="Score of {sequence.title}" />

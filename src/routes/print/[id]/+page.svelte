@@ -15,7 +15,8 @@
 	import ScoreSheet from '$lib/ui/parts/picture/ScoreSheet.svelte';
 
 	const app = useApp();
-	let sequence = $state.raw<Sequence | null>(null);
+	/** Undefined until it is known. */
+	let sequence = $state.raw<Sequence | null>();
 	$effect(() => {
 		const id = idIn(page.params.id);
 		untrack(() => void app.run(() => app.repo.sequence(id!)).then((s) => (sequence = s?.sequence ?? null)));
@@ -72,7 +73,7 @@
 			Client’s left and right. Above the shore the client’s left, below it the right. {CAUTION_LINE}
 		</p>
 	</div>
-{:else}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
+{:else if sequence === null}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
 
 <style>
 	.score :global(svg) {

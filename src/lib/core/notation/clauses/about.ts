@@ -145,7 +145,7 @@ export const later: Clause = {
 export const around: Clause = {
 	id: 'around',
 	form: 'around "<what>"',
-	says: 'What on the way is worked around.',
+	says: 'What on the path is worked around.',
 	example: 'around "a mole on the cheek"',
 	fields: ['around'],
 	words: ['around "a sore spot"'],

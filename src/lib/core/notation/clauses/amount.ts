@@ -158,7 +158,7 @@ const LANE_RUNS = { diagonal: 'diagonal', 'inner-outer': 'inner to outer' } as c
 export const lanes: Clause = {
 	id: 'lanes',
 	form: '<count> lanes [diagonal | inner to outer]',
-	says: 'Parallel lanes in which the way is worked, one after the other.',
+	says: 'Parallel lanes in which the path is worked, one after the other.',
 	example: '3 lanes',
 	fields: ['lanes', 'laneRun'],
 	words: ['2 lanes', '3 lanes', '3 lanes diagonal'],
@@ -176,7 +176,7 @@ export const lanes: Clause = {
 export const back: Clause = {
 	id: 'back',
 	form: 'and back',
-	says: 'The way is worked in both directions.',
+	says: 'The path is worked in both directions.',
 	example: 'and back',
 	fields: ['reverse'],
 	words: ['and back'],

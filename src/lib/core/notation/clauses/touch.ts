@@ -97,7 +97,7 @@ export const pressure: Clause = {
 export const levels: Clause = {
 	id: 'levels',
 	form: 'levels <0 to 4> <0 to 4> …',
-	says: 'A pressure level for each place of the way, in order, instead of one for all.',
+	says: 'A pressure level for each place of the path, in order, instead of one for all.',
 	example: 'levels 2 1 1',
 	fields: ['levels'],
 	words: ['levels'],

@@ -9,7 +9,7 @@ import { LEVEL_WORDS, MOTION_WORDS, motionWord } from '../words';
 export const stops: Clause = {
 	id: 'stops',
 	form: 'stops <place> + <place> … for <n> s | for <n> breaths',
-	says: 'Stations: places of the way on which the stroke stops and presses.',
+	says: 'Stations: places of the path on which the stroke stops and presses.',
 	example: 'stops chin + jawline for 2 s',
 	fields: ['stations'],
 	words: ['stops'],
@@ -58,7 +58,7 @@ export const end: Clause = {
 
 export const link: Clause = {
 	id: 'link',
-	form: 'then <way> <count> pumps [by school]',
+	form: 'then <path> <count> pumps [by school]',
 	says: 'Drain link: after each side on to these nodes, and so many pumps there. “by school” leaves it to the drain policy.',
 	example: 'then n:tonsillar > n:deep-cervical > n:terminus 3 pumps',
 	fields: ['end'],
@@ -78,9 +78,9 @@ export const link: Clause = {
 
 export const next: Clause = {
 	id: 'next',
-	form: 'next <motion> [<way>] [<pressure>] for <n> s',
+	form: 'next <motion> [<path>] [<pressure>] for <n> s',
 	says: 'A further stroke of every repetition; several stand in their order. One repetition counts once.',
-	example: 'next sweep malar > zygoma light for 2 s',
+	example: 'next sweep chin > jawline light for 2 s',
 	fields: ['parts'],
 	words: ['next skin stretch for 2 s', 'next sweep for 2 s'],
 	joins: ({ parts = [] }, { parts: more = [] }) => ({ parts: [...parts, ...more] }),
@@ -117,8 +117,8 @@ const isNamed = (reader: Reader, word: string): boolean => reader.next?.value.to
 
 export const lane: Clause = {
 	id: 'lane',
-	form: 'lane <way>',
-	says: 'The way of a further lane, where it does not lie beside the first; several stand in their order.',
+	form: 'lane <path>',
+	says: 'The path of a further lane, where it does not lie beside the first; several stand in their order.',
 	example: 'lane marionette > buccal > zygoma',
 	fields: ['laneWays'],
 	words: ['lane'],
@@ -132,7 +132,7 @@ export const lane: Clause = {
 
 export const beside: Clause = {
 	id: 'beside',
-	form: 'beside <way>',
+	form: 'beside <path>',
 	says: 'A second path done at the same time, as fingers before and behind the ear.',
 	example: 'beside postauricular > sternocleidomastoid',
 	fields: ['beside'],

@@ -50,11 +50,11 @@
 						>{phase.title}{phase.passes && phase.passes > 1 ? `, ${phase.passes} times` : ''}</th
 					></tr
 				>{/if}
-			<tr class="border-hair border-b align-baseline">
-				<td class="py-1 pr-2">{number}</td><td class="pr-2">{AIMS[step.aim]}</td>
+			<tr class="border-hair border-b align-baseline [&>td]:py-1">
+				<td class="pr-2">{number}</td><td class="pr-2">{AIMS[step.aim]}</td>
 				<td class="pr-2"
 					>{wayNames(step.places).join(', ') || 'Whole face'}{#if step.by === 'client'}<br /><b>Client’s part</b
-						>{/if}{#each optionTexts(step) as option (option.label)}<br /><i>{option.label} {option.text}</i>{/each}{#if step.note}<br /><i
+						>{/if}{#each optionTexts(step) as option (option.label)}<br /><i>{option.label}: {option.text}</i>{/each}{#if step.note}<br /><i
 							>{step.note}</i
 						>{/if}</td
 				>

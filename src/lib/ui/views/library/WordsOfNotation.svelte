@@ -32,12 +32,12 @@
 		<h2 class="text-[15px] font-semibold">All words</h2>
 		<input type="search" class="field ml-auto max-w-60" aria-label="Find a word" placeholder="Find a word, such as ear" bind:value={wish} />
 	</div>
-	{#each [{ title: 'Places', count: places.length }, { title: 'Contacts', count: contacts.length }, { title: 'Motions', count: motions.length }, { title: 'Tools', count: tools.length }].filter((g) => g.count) as { title } (title)}
+	{#each [{ title: 'Places', count: places.length }, { title: 'Hands', count: contacts.length }, { title: 'Motions', count: motions.length }, { title: 'Tools', count: tools.length }].filter((g) => g.count) as { title } (title)}
 		<h3 class="pt-3 pb-1 text-[13px] font-semibold">{title}</h3>
 		<ul class="grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-x-4">
 			{#if title === 'Places'}
 				{#each places as id (id)}<li class="word"><PlacePicture place={id} />{@render named(labelOf(id), id)}</li>{/each}
-			{:else if title === 'Contacts'}
+			{:else if title === 'Hands'}
 				{#each contacts as c (c)}<li class="word low">
 						<Footprint contact={c} size={34} />{@render named(CONTACTS[c], contactWord(c))}
 					</li>{/each}

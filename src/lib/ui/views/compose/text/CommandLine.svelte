@@ -66,7 +66,6 @@
 				if (onadd(lines)) goOn();
 			}
 		});
-		editor.focus();
 		goOn();
 		return () => editor?.destroy();
 	});
@@ -78,10 +77,9 @@
 	function goOn() {
 		while (ahead.length > 1 && onadd(wholeOf(ahead[0]!))) ahead = ahead.slice(1);
 		const wrong = ahead.length > 1;
-		text = ahead[0] ?? '';
+		const next = ahead[0] ?? '';
 		ahead = ahead.slice(1);
-		editor?.setText(text);
-		editor?.goTo(1, text.length + 1);
+		editor?.typeIn(next);
 		if (wrong) showTroubles();
 	}
 </script>

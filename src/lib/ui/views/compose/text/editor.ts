@@ -36,11 +36,12 @@ export interface Editor {
 	readonly text: string;
 	/** Replaces what differs; the cursor stays where it is. */
 	setText(text: string): void;
+	/** Writes what was typed elsewhere in place of what stands here, as keys would: the cursor behind it, what may follow offered. */
+	typeIn(text: string): void;
 	setTroubles(troubles: readonly Trouble[]): void;
 	/** Marks a line, from 1, and brings it into sight unless one is typing. */
 	setLine(line: number | null): void;
 	goTo(line: number, column: number): void;
-	focus(): void;
 	destroy(): void;
 }
 
@@ -115,6 +116,15 @@ export function openEditor(options: EditorOptions): Editor {
 			view.dispatch({ changes: changeBetween(now, text) });
 			quiet = false;
 		},
+		typeIn(text) {
+			view.dispatch({
+				changes: { from: 0, to: view.state.doc.length, insert: text },
+				selection: { anchor: text.length },
+				scrollIntoView: true,
+				userEvent: 'input.type'
+			});
+			view.focus();
+		},
 		setTroubles(troubles) {
 			const found = troubles.flatMap((t) => diagnosticOf(view.state, t) ?? []);
 			view.dispatch(
@@ -138,7 +148,6 @@ export function openEditor(options: EditorOptions): Editor {
 			view.dispatch({ selection: { anchor: Math.min(at.to, at.from + column - 1) }, scrollIntoView: true });
 			view.focus();
 		},
-		focus: () => view.focus(),
 		destroy: () => view.destroy()
 	};
 }
