@@ -340,7 +340,7 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	const rows = page.locator('[data-row]');
 	for (const [i, words] of ['the jaw is tight', 'the temple is tender'].entries()) {
 		await page.keyboard.press('/');
-		// The line itself: what stands in for it until it is fetched hands over what was typed, but adds nothing.
+		// The line itself, not what stands in for it until it is fetched.
 		const line = page.locator('[data-editor]').getByRole('textbox', { name: 'Type a step' });
 		await expect(line).toBeFocused();
 		const where = words.includes('jaw') ? 'masseter' : 'temple';

@@ -121,7 +121,8 @@ export function openEditor(options: EditorOptions): Editor {
 				changes: { from: 0, to: view.state.doc.length, insert: text },
 				selection: { anchor: text.length },
 				scrollIntoView: true,
-				userEvent: 'input.type'
+				// An empty line waits: an offer over it would take the next Escape and the next Enter.
+				...(text ? { userEvent: 'input.type' } : {})
 			});
 			view.focus();
 		},
