@@ -69,7 +69,7 @@ test('steps go as text through the clipboard into another sequence and back out 
 	await page.keyboard.press('Control+c');
 	await expect
 		.poll(() => page.evaluate(() => navigator.clipboard.readText()))
-		.toMatch(/^soft-tide notation 2\nopen n:terminus/);
+		.toMatch(/^soft-tide notation 2\nopen collarbone nodes/);
 
 	await page.goto(`${demoURL}/compose/demo-three-minutes`);
 	await page.locator('[data-row]').first().locator('[data-step-button]').click();

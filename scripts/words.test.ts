@@ -6,7 +6,7 @@ import { expect, test } from 'vitest';
 /** Places of a template whose plain text somebody reads or hears. */
 const READ_ALOUD = ['label', 'title', 'placeholder', 'aria-label', 'tip', 'text', 'words', 'name'];
 /** Texts of sequences as they are written down speak of ids; the atlas knows anatomical names. */
-const SPEAKS_OF_IDS = /core\/corpus\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts/;
+const SPEAKS_OF_IDS = /core\/corpus\/|core\/atlas\/(zones|nodes)\.ts|rules\/examples?(Parts)?\.ts|\/fixtures\//;
 
 /** A text for people has a space, or begins with a capital. */
 const isForPeople = (text: string): boolean => /\p{L}{2}/u.test(text) && (/\s/.test(text) || /^\p{Lu}/u.test(text));
@@ -14,7 +14,11 @@ const isForPeople = (text: string): boolean => /\p{L}{2}/u.test(text) && (/\s/.t
 const filesOf = (dir: string): string[] =>
 	(readdirSync(dir, { recursive: true }) as string[])
 		.map((name) => `${dir}/${name}`)
-		.filter((name) => /\.(svelte|ts)$/.test(name) && !/\.test\.ts$/.test(name) && !SPEAKS_OF_IDS.test(name));
+		.filter((name) => /\.(svelte|ts|json)$/.test(name) && !/\.test\.ts$/.test(name) && !SPEAKS_OF_IDS.test(name));
+
+/** Every text of a file of data. */
+const ofData = (value: unknown): string[] =>
+	typeof value === 'string' ? [value] : value && typeof value === 'object' ? Object.values(value).flatMap(ofData) : [];
 
 /** String literals of a script that somebody may read. */
 function ofScript(code: string): string[] {
@@ -70,17 +74,29 @@ const OLD_WORDS = readFileSync('docs/style-words.md', 'utf8')
 	}));
 const TEXTS = filesOf('src').map((file) => {
 	const code = readFileSync(file, 'utf8');
+	if (file.endsWith('.json')) return { file, texts: ofData(JSON.parse(code)).filter(isForPeople) };
 	return { file, texts: file.endsWith('.svelte') ? ofTemplate(code) : ofScript(code) };
 });
 
 test('the interface has texts, and the table has words', () => {
 	expect(TEXTS.flatMap((t) => t.texts).length).toBeGreaterThan(2000);
 	expect(OLD_WORDS.length).toBeGreaterThan(30);
-	expect(TEXTS.flatMap((t) => t.texts)).toEqual(expect.arrayContaining(['Mark the rest 0', 'Client alert']));
+	expect(TEXTS.flatMap((t) => t.texts)).toEqual(
+		expect.arrayContaining(['Mark the rest 0', 'Client alert', 'Stationary circles'])
+	);
 });
 
 test.each(OLD_WORDS)('nobody reads “$word” any more', ({ pattern }) => {
 	expect(TEXTS.flatMap(({ file, texts }) => texts.filter((t) => pattern.test(t)).map((t) => `${file}: ${t}`))).toEqual(
 		[]
 	);
+});
+
+test('places are called by their labels: no text has the id of a node group', () => {
+	const tells = TEXTS.filter(({ file }) => !file.endsWith('notationDoc.ts'));
+	expect(
+		tells.flatMap(({ file, texts }) =>
+			texts.filter((t) => /(^|[^\p{L}])n:\p{L}/u.test(t) && /\s/.test(t)).map((t) => `${file}: ${t}`)
+		)
+	).toEqual([]);
 });

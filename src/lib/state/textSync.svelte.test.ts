@@ -38,7 +38,7 @@ describe('the text beside the steps', () => {
 	test('what is typed becomes the sequence, ids stay, and a burst of keys is one edit', () => {
 		const sync = open();
 		for (const dose of ['6', '61', '6'])
-			sync.typed(sync.text.replace(/(drain malar > zygoma, )\d+( \(3 to 8\))?/, `$1${dose}`));
+			sync.typed(sync.text.replace(/(drain apple of the cheek > cheekbone, )\d+( \(3 to 8\))?/, `$1${dose}`));
 		expect(ids()).toEqual(['o', 'a', 'b']);
 		expect(draft.byId.get('a')!.step.dose.target).toBe(6);
 		expect(draft.history.past.map((e) => e.label)).toEqual(['Edit the text']);
@@ -66,7 +66,7 @@ describe('the text beside the steps', () => {
 		draft.do(setStep(draft.sequence, 'a', { note: 'slowly' }));
 		sync.follow();
 		const lines = sync.text.split('\n');
-		expect(lines[sync.lineOf('a')! - 1]).toMatch(/^drain malar/);
+		expect(lines[sync.lineOf('a')! - 1]).toMatch(/^drain apple of the cheek/);
 		expect(sync.stepAt(sync.lineOf('a')! + 1)).toBe('a');
 		expect([sync.stepAt(1), sync.lineOf('nothing')]).toEqual([null, null]);
 	});
@@ -75,7 +75,7 @@ describe('the text beside the steps', () => {
 describe('the clipboard', () => {
 	test('carries steps as text, also out of a block, and puts copies in after the chosen one', () => {
 		const text = copiedText(draft.sequence, new Set(['a', 'b']));
-		expect(text).toMatch(/^soft-tide notation 2\ndrain malar > zygoma/);
+		expect(text).toMatch(/^soft-tide notation 2\ndrain apple of the cheek > cheekbone/);
 		draft.select('o');
 		expect(pasteText(draft, text, TECHNIQUES, newId)).toBe(true);
 		expect(ids().slice(0, 1)).toEqual(['o']);

@@ -14,6 +14,8 @@ export interface Completion {
 	/** What it is, beside it. */
 	readonly detail: string;
 	readonly kind: 'aim' | 'place' | 'clause' | 'move' | 'line';
+	/** What it stands for, where it is not the only word for it. */
+	readonly of?: string;
 }
 export interface Completions {
 	/** Index in the line from which what is typed is replaced. */
@@ -32,15 +34,16 @@ export interface CompleteOptions {
 const place = (id: PlaceId): Completion[] => {
 	const label = labelOf(id).toLowerCase();
 	return [
-		{ text: id, detail: labelOf(id), kind: 'place' },
-		...(label === id ? [] : [{ text: label, detail: id, kind: 'place' as const }])
+		{ text: label, detail: '', kind: 'place', of: id },
+		...(label === id ? [] : [{ text: id, detail: labelOf(id), kind: 'place' as const, of: id }])
 	];
 };
 /** Words for parts of the body, each with what it means mostly. */
-const SETS: readonly Completion[] = [...SET_WORDS].map(([word, { main }]) => ({
+const SETS: readonly Completion[] = [...SET_WORDS].map(([word, meant]) => ({
 	text: word.replaceAll('-', ' '),
-	detail: labelOf(placeOf(main)),
-	kind: 'place'
+	detail: labelOf(placeOf(meant.main)),
+	kind: 'place',
+	of: JSON.stringify(meant)
 }));
 
 /** Places in anatomical order; those to which a stroke runs on from here come first, with the flow before the others. */
@@ -64,13 +67,19 @@ const aims: readonly Completion[] = (Object.keys(AIMS) as Aim[]).map((aim) => ({
 	kind: 'aim'
 }));
 
+/** Of several words for the same, the one that stands first. */
+const once = (options: readonly Completion[]): Completion[] => {
+	const first = new Map(options.toReversed().map((option) => [option.of ?? option.text, option]));
+	return options.filter((option) => first.get(option.of ?? option.text) === option);
+};
+
 /**
- * Options that go on from what is typed: those that begin so first, then those of which a word does, in their order.
- * What says no more than what is typed is none: there Enter is free for the line itself.
+ * Options that go on from what is typed: those that begin so first, then those of which a word does, in their order; of
+ * several words for the same the first. What says no more than what is typed is none: there Enter is free for the line itself.
  */
 export function matching(options: readonly Completion[], typed: string): Completion[] {
 	const wish = typed.trim().toLowerCase();
-	if (!wish) return [...options];
+	if (!wish) return once(options);
 	const words = wish.split(/[\s-]+/);
 	const begins = ({ text }: Completion) => text.toLowerCase().startsWith(wish);
 	const holds = ({ text, detail, kind }: Completion) => {
@@ -78,7 +87,7 @@ export function matching(options: readonly Completion[], typed: string): Complet
 		return words.every((word) => own.some((w) => w.startsWith(word)));
 	};
 	const other = options.filter((o) => o.text.trim().toLowerCase() !== wish);
-	return [...other.filter(begins), ...other.filter((o) => !begins(o) && holds(o))];
+	return once([...other.filter(begins), ...other.filter((o) => !begins(o) && holds(o))]);
 }
 
 /** The tokens up to the cursor; null inside of a text that is not closed yet, where nothing is offered. */

@@ -6,7 +6,7 @@ import { aimRow } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { PLACE_WORDS } from './placeWords';
-import { clausesOf, Misread, plain, Reader, tokensOf } from './reader';
+import { clausesOf, Misread, plain, Reader, tokensOf, type Token } from './reader';
 import { AIM_WORDS } from './stepLine';
 import { contactWord, motionWord } from './words';
 import { LEVEL_NAMES } from '../step/levels';
@@ -22,6 +22,26 @@ const anatomicalOf = (ref: Parameters<typeof placeOf>[0]): string => {
 	const place = placeOf(ref);
 	return isNode(place) ? NODES[nodeOf(place)!].anatomical : ZONES[place as ZoneId].anatomical;
 };
+
+/** The place of whose words one is meant: the longest run of words about it that names one. */
+function placeAt(tokens: readonly Token[], token: Token): Explanation | null {
+	const index = tokens.indexOf(token);
+	const runs = tokens
+		.slice(0, index + 1)
+		.flatMap((_, from) => tokens.slice(index).map((_, more) => tokens.slice(from, index + more + 1)))
+		.filter((run) => run.length <= LONGEST && PLACE_WORDS.has(wordsOf(run)));
+	const longest = runs.sort((a, b) => b.length - a.length)[0];
+	if (!longest) return null;
+	const ref = PLACE_WORDS.get(wordsOf(longest))!;
+	return {
+		from: longest[0]!.column - 1,
+		to: longest.at(-1)!.endColumn - 1,
+		text: `${labelOf(placeOf(ref))}: ${anatomicalOf(ref)}`
+	};
+}
+const wordsOf = (run: readonly Token[]): string => plain(run.map((t) => t.value).join('-'));
+/** Words of the longest label of a place. */
+const LONGEST = Math.max(...[...PLACE_WORDS.keys()].map((words) => words.split('-').length));
 
 /**
  * The clause that a reader holds, and whether it is well formed.
@@ -63,9 +83,9 @@ export function explain(line: string, index: number): Explanation | null {
 	const at = readers.findIndex((r) => r.tokens.some((t) => t.column - 1 <= index && index < t.endColumn));
 	const token = readers[at]?.tokens.find((t) => t.column - 1 <= index && index < t.endColumn);
 	if (!token) return null;
+	const place = placeAt(readers[at]!.tokens, token);
+	if (place) return place;
 	const span = { from: token.column - 1, to: token.endColumn - 1 };
-	const ref = PLACE_WORDS.get(plain(token.value));
-	if (ref) return { ...span, text: `${labelOf(placeOf(ref))}: ${anatomicalOf(ref)}` };
 	const aim = at === 0 && !line.trimStart().startsWith('..') ? AIM_WORDS.get(plain(token.value)) : undefined;
 	if (aim) {
 		const d = aimRow(aim).usual;

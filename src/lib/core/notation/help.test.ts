@@ -34,7 +34,15 @@ describe('completion', () => {
 			const found = complete(line)!;
 			return matching(found.options, line.slice(found.from)).map((o) => o.text);
 		};
-		expect(offered('open collarb')).toEqual(expect.arrayContaining(['collarbone nodes', 'collarbone', 'n:terminus']));
+		// One word for each place, its label first; of its id only who begins it is told.
+		expect(offered('open collarb')).toEqual([
+			'collarbone nodes',
+			'collarbone',
+			'above the collarbone',
+			'chest below the collarbone',
+			'chest'
+		]);
+		expect(offered('open n:ter')).toEqual(['n:terminus']);
 		expect(offered('drain chin > nec')).toEqual(expect.arrayContaining(['neck', 'neck nodes']));
 		expect(offered('drain under th')[0]).toMatch(/^under the/);
 		expect(offered('drain under the e')).toContain('under the eyes');
@@ -66,10 +74,11 @@ describe('explanation', () => {
 	test('says what an aim, a place and a clause mean', () => {
 		const line = 'drain chin > n:submental, index hook, 8 each side';
 		expect(at(line, 'drain')).toMatch(
-			/Drain\. Unless said otherwise: three fingers, press hold on one place, stroke along a path, light/
+			/Drain\. Unless said otherwise: three fingers, press and hold on one place, stroke along a path, light/
 		);
 		expect(at(line, 'chin')).toBe('Chin: Regio mentalis');
 		expect(at(line, 'n:sub')).toMatch(/Nodes under the chin: Nodi submentales/);
+		expect(at('drain chin > nodes under the chin, 8', 'under')).toMatch(/Nodes under the chin: Nodi submentales/);
 		expect(at(line, 'hook')).toMatch(/What touches the skin/);
 		expect(at(line, 'each')).toMatch(/How much on one side/);
 	});

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { PLACE_REFS } from '../atlas/places';
 import { TEMPLATES } from '../template/templates';
 import type { Sequence } from '../sequence/sequence.schema';
 import { MAX_STEPS } from '../sequence/format';
@@ -14,7 +15,9 @@ import { alignLines, withText } from './align';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { NOTATION_VERSION, parse, troubleText } from './parse';
+import { readWay, writeWay } from './placeWords';
 import { print, printSteps } from './print';
+import { Reader, tokensOf } from './reader';
 import { readStepLine } from './stepLine';
 import { CONTACT_WORDS, LEVEL_WORDS, MOTION_WORDS } from './words';
 
@@ -354,24 +357,24 @@ describe('ids', () => {
 	const ids = (s: Sequence) => stepsOf(s).map((p) => p.step.id);
 	const edited = (change: (text: string) => string) => withText(before, parse(change(print(before))), newId);
 	test('stay where a line is changed, where one is added and where one goes', () => {
-		expect(ids(edited((t) => t.replace('malar > zygoma', 'malar > zygoma > preauricular')))).toEqual([
+		expect(ids(edited((t) => t.replace('apple of the cheek > cheekbone', 'malar > zygoma > preauricular')))).toEqual([
 			'a',
 			'b',
 			'c',
 			'd'
 		]);
-		expect(ids(edited((t) => t.replace('drain malar', 'open n:submental\ndrain malar')))).toEqual([
+		expect(ids(edited((t) => t.replace('drain apple', 'open n:submental\ndrain apple')))).toEqual([
 			'a',
 			'b',
 			expect.stringMatching(/^new/),
 			'c',
 			'd'
 		]);
-		expect(ids(edited((t) => t.replace(/open n:tonsillar.*\n/, '')))).toEqual(['a', 'c', 'd']);
+		expect(ids(edited((t) => t.replace(/open nodes below the ear.*\n/, '')))).toEqual(['a', 'c', 'd']);
 	});
 	test('go with a line that is moved', () => {
 		const lines = print(before).split('\n');
-		const at = lines.findIndex((l) => l.startsWith('open n:terminus'));
+		const at = lines.findIndex((l) => l.startsWith('open collarbone nodes'));
 		const moved = [...lines.slice(0, at), ...lines.slice(at + 1, -1), lines[at]!, ''].join('\n');
 		expect(ids(withText(before, parse(moved), newId))).toEqual(['b', 'c', 'd', 'a']);
 	});
@@ -398,6 +401,20 @@ describe('ids', () => {
 			})
 		);
 	});
+});
+
+test('places are written by their labels, and read back as what they are whatever the step is for', () => {
+	expect(writeWay(['malar', 'zygoma:left', 'preauricular'])).toBe(
+		'apple of the cheek > cheekbone:left > front of the ear'
+	);
+	// “Open armpit” means its nodes: the skin of the armpit keeps its id.
+	expect(writeWay(['axilla'])).toBe('axilla');
+	for (const aim of ['open', 'drain'] as const)
+		for (const ref of PLACE_REFS) {
+			const reader = new Reader(tokensOf(writeWay([ref])), 99);
+			expect(readWay(reader, { cheekRoute: 'either', aim }), ref).toEqual([ref]);
+			expect(reader.done).toBe(true);
+		}
 });
 
 test('no word means two things', () => {

@@ -86,7 +86,7 @@ export function notationDoc(): string {
 		'',
 		'## Paths',
 		'',
-		'A place is written by its id (`lower-eyelid`, `n:submandibular`) or its label, with `:left` or `:right` where the path crosses the midline.',
+		'A place is written by its label, with `:left` or `:right` where the path crosses the midline; its id (`lower-eyelid`, `n:submandibular`) is understood as well.',
 		'`>` leads from one place to the next, and fills what lies between by the route of the drainage, on the cheek as the school prefers.',
 		'`+` adds a place and leaves the gap as it is: for moves that stay on several places, or a path that is meant to jump.',
 		'',

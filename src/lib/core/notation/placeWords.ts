@@ -1,15 +1,18 @@
 import { alignmentOf } from '../atlas/graph';
-import { labelOf, PLACE_IDS, placeOf, SIDES, type PlaceRef } from '../atlas/places';
+import { labelOf, ownSideOf, PLACE_IDS, placeOf, SIDES, type PlaceRef } from '../atlas/places';
 import { fillPath, type CheekRoute } from '../atlas/route';
 import type { Aim } from '../vocabulary/vocabulary';
 import { plain, type Reader } from './reader';
 
-/** Every place by its id and by its label; an id may name a side. */
-export const PLACE_WORDS: ReadonlyMap<string, PlaceRef> = new Map<string, PlaceRef>([
-	...PLACE_IDS.map((id) => [plain(labelOf(id)), id] as const),
-	...PLACE_IDS.map((id) => [id, id] as const),
-	...PLACE_IDS.flatMap((id) => SIDES.map((side) => [`${id}:${side}`, `${id}:${side}`] as [string, PlaceRef]))
-]);
+/** Every place by its label and by its id; either may name a side. */
+export const PLACE_WORDS: ReadonlyMap<string, PlaceRef> = new Map(
+	PLACE_IDS.flatMap((id): [string, PlaceRef][] =>
+		[plain(labelOf(id)), id].flatMap((word): [string, PlaceRef][] => [
+			[word, id],
+			...SIDES.map((side): [string, PlaceRef] => [`${word}:${side}`, `${id}:${side}`])
+		])
+	)
+);
 
 /** A part of the body in plain words: its nodes, all of its skin, and the place that is mostly meant. */
 interface PlaceSet {
@@ -79,7 +82,7 @@ const COVERING: readonly Aim[] = ['prepare', 'cleanse', 'cool', 'settle', 'stimu
 /** A place that comes next. @throws {Misread} naming places that begin alike */
 export function readPlace(reader: Reader): PlaceRef {
 	const found = reader.phrase(PLACE_WORDS) ?? reader.phrase(SET_WORDS)?.main;
-	return found ?? reader.fail(['a place, such as chin or n:submandibular'], unknownPlace(reader));
+	return found ?? reader.fail(['a place, such as chin or nodes under the jaw'], unknownPlace(reader));
 }
 
 /** A place, or what a word for a part of the body means here. @throws {Misread} naming places that begin alike */
@@ -93,9 +96,13 @@ function readPlaces(reader: Reader, aim: Aim | undefined, alone: boolean): reado
 function unknownPlace(reader: Reader): string {
 	const word = reader.next?.value;
 	if (!word) return 'A place is missing here.';
-	const like = [...PLACE_WORDS.keys(), ...SET_WORDS.keys()]
-		.filter((w) => w.startsWith(plain(word).slice(0, 3)))
-		.slice(0, 3);
+	const alike = ([written]: readonly [string, unknown]) => written.startsWith(plain(word).slice(0, 3));
+	const like = [
+		...new Set([
+			...[...PLACE_WORDS].filter(alike).map(([, ref]) => writePlace(placeOf(ref))),
+			...[...SET_WORDS].filter(alike).map(([written]) => written.replaceAll('-', ' '))
+		])
+	].slice(0, 3);
 	return `“${word}” is no place that we know.${like.length ? ` Did you mean ${like.join(', or ')}?` : ''}`;
 }
 
@@ -122,7 +129,16 @@ export function readWay(
 const joined = (from: PlaceRef, to: PlaceRef): boolean =>
 	placeOf(from) === placeOf(to) || alignmentOf(placeOf(from), placeOf(to)) !== null;
 
+/** A place as it is written: by its label, where that is read as this place whatever the step is for; else by its id. */
+export function writePlace(ref: PlaceRef): string {
+	const [place, side] = [placeOf(ref), ownSideOf(ref)];
+	const label = labelOf(place).toLowerCase();
+	const word = NODES_FIRST.get(plain(label)) === place ? label : place;
+	return side ? `${word}:${side}` : word;
+}
+
 /** A way as it is written; of a move that stays, or across a gap, the places are added up. */
 export function writeWay(way: readonly PlaceRef[], stays = false): string {
-	return way.map((ref, i) => (i ? `${!stays && joined(way[i - 1]!, ref) ? ' > ' : ' + '}${ref}` : ref)).join('');
+	const joint = (i: number) => (i === 0 ? '' : !stays && joined(way[i - 1]!, way[i]!) ? ' > ' : ' + ');
+	return way.map((ref, i) => joint(i) + writePlace(ref)).join('');
 }

@@ -33,10 +33,11 @@ export const splitContact = (places: readonly PlaceRef[]): Contact =>
 	(places.length ? SPLIT_AT[regionOf(places[0]!)] : undefined) ?? 'split-ear';
 export const contactWord = (contact: Contact): string => CONTACTS[contact].toLowerCase();
 
-/** Motions are written by their ids; the one that is none says so. */
+/** Motions are written as they are labelled, but for a label that would be two clauses. */
 export const MOTION_WORDS: ReadonlyMap<string, Motion> = new Map(
 	[...wordsOf<Motion>(MOTIONS, true)].filter(([word]) => word !== 'none' && !word.includes(','))
 );
-export const motionWord = (motion: Motion): string => (motion === 'none' ? 'no movement' : spoken(motion));
+export const motionWord = (motion: Motion): string =>
+	MOTION_WORDS.has(plain(MOTIONS[motion])) ? MOTIONS[motion].toLowerCase() : spoken(motion);
 
 export const LEVEL_WORDS: ReadonlyMap<string, Level> = new Map(LEVELS.map((level) => [LEVEL_NAMES[level], level]));

@@ -107,7 +107,7 @@ function checkTechnique(technique: Technique, ctx: z.core.$RefinementCtx<Techniq
 		if (shape === 'stroke' && path.length < 2)
 			problem(['paths', i], 'a stroke needs at least two places: add where it ends');
 		if (motionRow(motion).opens && !path.every((ref) => isNode(placeOf(ref))))
-			problem(['paths', i], 'a pump stays on node groups: choose places such as n:terminus');
+			problem(['paths', i], 'a pump stays on node groups: choose places such as the collarbone nodes');
 	});
 }
 

@@ -94,8 +94,8 @@
 	const since = $derived.by(() => {
 		const list = sessions.current;
 		const first = list[0];
-		if (!first) return client?.note ?? '';
-		return `${list.length} ${list.length === 1 ? 'session' : 'sessions'} since ${dayOfYear(onWall(first.startedAt, first))}. ${client?.note ?? ''}`;
+		if (!first) return '';
+		return `${list.length} ${list.length === 1 ? 'session' : 'sessions'} since ${dayOfYear(onWall(first.startedAt, first))}`;
 	});
 	const toggle = (place: SidedZone) =>
 		(markPlaces = markPlaces.includes(place)
@@ -146,6 +146,7 @@
 					<b class="text-flag font-semibold">Client alert:</b>
 					{client.cautions}
 				</p>{/if}
+			{#if client.note}<p class="text-ink2 mb-2 text-[12.5px] leading-[18px]">{client.note}</p>{/if}
 			<div class="grid grid-cols-1 gap-x-5 gap-y-4 xl:grid-cols-[370px_minmax(0,1fr)]">
 				<div>
 					<ClientMap

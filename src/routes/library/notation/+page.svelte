@@ -27,7 +27,7 @@
 			<pre
 				class="bg-sheet border-hair overflow-x-auto border-y px-3 py-3 font-[inherit] text-xs leading-[19px] whitespace-pre-wrap">{SAMPLE}</pre>
 			<p class="text-ink2 pt-2 leading-[18px]">
-				Places are written by their id or their label. What a line leaves out follows from its aim. Open Text in <a
+				Places are written by their labels; their ids are understood too. What a line leaves out follows from its aim. Open Text in <a
 					class="dotted"
 					href="/compose">Compose</a
 				> to see any sequence so, with completion and explanations under the pointer.

@@ -1,7 +1,7 @@
 import { POINT_CODES } from '../../point/codes';
 import type { Step } from '../../step/step.schema';
 import { inQuotes, mediumWord, nameWord, readMedium, type Clause } from '../clause';
-import { readPlace } from '../placeWords';
+import { readPlace, writePlace } from '../placeWords';
 import type { Reader } from '../reader';
 
 const TARGETS = ['skin', 'hands', 'tool'] as const;
@@ -53,9 +53,9 @@ const tapeWords = (t: Tape): string =>
 		'strip',
 		t.pieces === undefined ? '' : `${t.pieces} of`,
 		`${t.lengthMm} × ${t.widthMm} mm`,
-		t.anchor ? `anchor ${t.anchor}` : '',
+		t.anchor ? `anchor ${writePlace(t.anchor)}` : '',
 		t.anchorMm === undefined ? '' : `held ${t.anchorMm} mm`,
-		t.towards ? `towards ${t.towards}` : '',
+		t.towards ? `towards ${writePlace(t.towards)}` : '',
 		`for ${t.leastHours === undefined ? '' : `${t.leastHours} to `}${t.wearHours} h`,
 		t.firstWear === undefined ? '' : t.firstWear ? 'first wear' : 'worn before',
 		t.skin ?? ''

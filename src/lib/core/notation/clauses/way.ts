@@ -2,7 +2,7 @@ import type { Step } from '../../step/step.schema';
 import { LEVEL_NAMES } from '../../step/levels';
 import { isStationary } from '../../vocabulary/vocabulary';
 import { readSeconds, type Clause } from '../clause';
-import { readPlace, readWay, writeWay } from '../placeWords';
+import { readPlace, readWay, writePlace, writeWay } from '../placeWords';
 import type { Reader } from '../reader';
 import { LEVEL_WORDS, MOTION_WORDS, motionWord } from '../words';
 
@@ -60,7 +60,7 @@ export const link: Clause = {
 	id: 'link',
 	form: 'then <path> <count> pumps [by school]',
 	says: 'Drain link: after each side on to these nodes, and so many pumps there. “by school” leaves it to the drain policy.',
-	example: 'then n:tonsillar > n:deep-cervical > n:terminus 3 pumps',
+	example: 'then nodes below the ear > neck nodes > collarbone nodes 3 pumps',
 	fields: ['end'],
 	words: ['then'],
 	joins: joinEnds,
@@ -119,7 +119,7 @@ export const lane: Clause = {
 	id: 'lane',
 	form: 'lane <path>',
 	says: 'The path of a further lane, where it does not lie beside the first; several stand in their order.',
-	example: 'lane marionette > buccal > zygoma',
+	example: 'lane below the mouth corner > hollow of the cheek > cheekbone',
 	fields: ['laneWays'],
 	words: ['lane'],
 	joins: ({ laneWays = [] }, { laneWays: more = [] }) => ({ laneWays: [...laneWays, ...more] }),
@@ -134,7 +134,7 @@ export const beside: Clause = {
 	id: 'beside',
 	form: 'beside <path>',
 	says: 'A second path done at the same time, as fingers before and behind the ear.',
-	example: 'beside postauricular > sternocleidomastoid',
+	example: 'beside behind the ear > side of the neck',
 	fields: ['beside'],
 	words: ['beside'],
 	read: (reader, { cheekRoute }) => (reader.eat('beside') ? { beside: readWay(reader, { cheekRoute }) } : null),
@@ -146,7 +146,7 @@ const supportWords = (s: Support): string =>
 	[
 		'support',
 		s.thumb === undefined ? '' : s.thumb ? 'own thumb' : 'other hand',
-		s.place ? `at ${s.place}` : '',
+		s.place ? `at ${writePlace(s.place)}` : '',
 		s.stays ? 'stays' : '',
 		s.moves === undefined ? '' : s.moves ? 'moves along' : 'keeps still',
 		s.head ? `head ${s.head}` : ''

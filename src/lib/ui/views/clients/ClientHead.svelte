@@ -19,7 +19,7 @@
 
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2 pt-3 pb-2">
 	<h1 class="flare min-w-0 text-[22px] leading-8 font-[520]">{client.name}</h1>
-	<p class="text-ink2 line-clamp-2 min-w-0 flex-1 text-[12.5px] leading-4">{since}{client.archived ? ', archived' : ''}</p>
+	<p class="text-ink2 min-w-0 flex-1 text-[12.5px] leading-4">{since}{client.archived ? ', archived' : ''}</p>
 	<Menu
 		class="btn"
 		items={[

@@ -35,7 +35,7 @@
 		<li class="way border-hair border-b">
 			<TextCursorInput size={20} />
 			<span
-				><b>Say it in words</b><span class="text-ink2">A line is a step: “drain chin &gt; n:submandibular, index hook, 8 each side”.</span
+				><b>Say it in words</b><span class="text-ink2">A line is a step: “drain chin &gt; under the jaw, index hook, 8 each side”.</span
 				></span
 			>
 			<button type="button" class="btn" onclick={ontype}>Type</button>

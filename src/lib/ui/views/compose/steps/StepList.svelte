@@ -160,57 +160,59 @@
 	</div>
 {/snippet}
 
-<div class="heads text-ink3 border-hair border-b text-[11px]" aria-hidden="true">
-	<span class="col-span-3 pl-6">Step</span><span>Hand or tool</span><span class="text-center">Press.</span><span class="text-right"
-		>Repeats</span
+<div class="steps flex min-h-0 flex-1 flex-col">
+	<div class="heads text-ink3 border-hair border-b text-[11px]" aria-hidden="true">
+		<span class="col-span-3 pl-6">Step</span><span>Hand or tool</span><span class="text-center">Press.</span><span class="text-right"
+			>Repeats</span
+		>
+		<span class="pl-2">Side</span><span class="text-right">Time</span>
+	</div>
+	<div
+		bind:this={list}
+		bind:clientHeight={height}
+		class="min-h-0 flex-1 overflow-y-auto pb-3"
+		role="group"
+		aria-label="Steps"
+		onscroll={(e) => (scrollTop = e.currentTarget.scrollTop)}
+		onpointerenter={loadDragging}
+		ontouchstart={loadDragging}
 	>
-	<span class="pl-2">Side</span><span class="text-right">Time</span>
-</div>
-<div
-	bind:this={list}
-	bind:clientHeight={height}
-	class="min-h-0 flex-1 overflow-y-auto pb-3"
-	role="group"
-	aria-label="Steps"
-	onscroll={(e) => (scrollTop = e.currentTarget.scrollTop)}
-	onpointerenter={loadDragging}
-	ontouchstart={loadDragging}
->
-	{#if long}
-		<div class="relative" style="height: {all.height}px">
-			{#each inSight as r (r.key)}
-				<div class="absolute inset-x-0" style="top: {r.top}px">
-					{#if r.kind === 'phase'}{@render head(r.phase)}{:else if r.kind === 'block'}{@render word(
-							r.block
-						)}{:else if models.get(r.step.id)}{@render row(models.get(r.step.id)!, r.block)}{/if}
-				</div>
-			{/each}
-		</div>
-	{:else}
-		{#each draft.sequence.phases as phase (phase.id)}
-			{@render head(phase)}
-			{#if !closed.has(phase.id)}
-				{#each phase.blocks as block (block.id)}
-					{@render word(block)}
-					<div
-						class="min-h-2"
-						use:dropZone={{
-							items: itemsOf(block),
-							disabled: false,
-							onconsider: (items) => consider(block, items),
-							onfinalize: (items, dropped) => drop(block, items, dropped)
-						}}
-					>
-						{#each itemsOf(block) as item (item.id)}
-							<div>
-								{#if item.step && isDrawn(item)}{@render row(item as RowModel, block)}{:else}<div style="height: {stepPx}px"></div>{/if}
-							</div>
-						{/each}
+		{#if long}
+			<div class="relative" style="height: {all.height}px">
+				{#each inSight as r (r.key)}
+					<div class="absolute inset-x-0" style="top: {r.top}px">
+						{#if r.kind === 'phase'}{@render head(r.phase)}{:else if r.kind === 'block'}{@render word(
+								r.block
+							)}{:else if models.get(r.step.id)}{@render row(models.get(r.step.id)!, r.block)}{/if}
 					</div>
 				{/each}
-			{/if}
-		{/each}
-	{/if}
+			</div>
+		{:else}
+			{#each draft.sequence.phases as phase (phase.id)}
+				{@render head(phase)}
+				{#if !closed.has(phase.id)}
+					{#each phase.blocks as block (block.id)}
+						{@render word(block)}
+						<div
+							class="min-h-2"
+							use:dropZone={{
+								items: itemsOf(block),
+								disabled: false,
+								onconsider: (items) => consider(block, items),
+								onfinalize: (items, dropped) => drop(block, items, dropped)
+							}}
+						>
+							{#each itemsOf(block) as item (item.id)}
+								<div>
+									{#if item.step && isDrawn(item)}{@render row(item as RowModel, block)}{:else}<div style="height: {stepPx}px"></div>{/if}
+								</div>
+							{/each}
+						</div>
+					{/each}
+				{/if}
+			{/each}
+		{/if}
+	</div>
 </div>
 
 <style>
@@ -223,6 +225,18 @@
 		display: grid;
 		grid-template-columns: 24px 23px minmax(0, 1fr) 106px 32px 44px 84px 36px 18px;
 		height: 17px;
+	}
+	/* The rows go by the room that the list has, not the window. */
+	.steps {
+		container-type: inline-size;
+	}
+	@container (max-width: 500px) {
+		.heads {
+			grid-template-columns: 24px 23px minmax(0, 1fr) 36px 32px 44px 84px 36px 18px;
+		}
+		.heads > :nth-child(2) {
+			visibility: hidden;
+		}
 	}
 	@media (max-width: 620px) {
 		.heads {

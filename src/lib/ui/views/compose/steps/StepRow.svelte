@@ -236,6 +236,20 @@
 	.dose {
 		appearance: textfield;
 	}
+	/* Beside a wide pane the place keeps its words: the hand is drawn only. */
+	@media (min-width: 621px) {
+		@container (max-width: 500px) {
+			.row {
+				grid-template-columns: 24px 23px minmax(0, 1fr) 36px 32px 44px 84px 36px 18px;
+			}
+			.row > :nth-child(5) {
+				padding-left: 6px;
+			}
+			.row > :nth-child(5) :global(.truncate) {
+				display: none;
+			}
+		}
+	}
 	/* Two lines on a phone: where it leads, and with what. */
 	@media (max-width: 620px) {
 		.row {

@@ -47,7 +47,7 @@
 			text: '',
 			single: true,
 			label: 'Type a step',
-			hint: 'drain chin > n:submandibular, index hook, light, 8 each side',
+			hint: 'drain chin > under the jaw, index hook, light, 8 each side',
 			complete: { movesFor: (aim, places) => library.suiting(places).filter((t) => t.aim === aim) },
 			onchange: (now) => {
 				text = now;

@@ -1,5 +1,6 @@
 import { HighlightStyle, StreamLanguage, syntaxHighlighting, type StreamParser } from '@codemirror/language';
 import { tags } from '@lezer/highlight';
+import { NODES } from '$lib/core/atlas/nodes';
 import { HEAD_LINES } from '$lib/core/notation/headLines';
 import { AIMS } from '$lib/core/vocabulary/vocabulary';
 import { AIM_TONE } from '../../../parts/glyphs/aimGlyphs';
@@ -10,6 +11,14 @@ interface State {
 }
 
 const KEYS = new Set(HEAD_LINES.map((h) => h.key));
+
+/** A node group by its label or its id, with its side. */
+const NODE = new RegExp(
+	`^(${Object.values(NODES)
+		.map((node) => node.label)
+		.join('|')}|n:[a-z-]+)(:left|:right)?(?![\\p{L}-])`,
+	'iu'
+);
 
 /** Colours a line as it is typed; what it means is asked of the grammar. */
 const parser: StreamParser<State> = {
@@ -40,7 +49,7 @@ const parser: StreamParser<State> = {
 		}
 		if (stream.match(/^\d+(\.\d+)?/)) return 'number';
 		if (stream.match(/^[>→+]/)) return 'operator';
-		if (stream.match(/^n:[a-z-]+(:left|:right)?/)) return 'atom';
+		if (stream.match(NODE)) return 'atom';
 		if (!stream.match(/^[\p{L}\d:'-]+/u)) stream.next();
 		return null;
 	},
