@@ -49,6 +49,7 @@ test('the line of words completes, previews, says what is wrong, and takes moves
 	await page.keyboard.type('feather');
 	await page.keyboard.press('Control+Enter');
 	await expect(page.getByText(/Column \d+: “feather” is no part of a step that we know/)).toBeVisible();
+	await expect(page.locator('p[role="alert"]')).toHaveCount(0);
 	await expect(page.locator('[data-row]')).toHaveCount(12);
 	await page.keyboard.press('Control+a');
 	await page.keyboard.type('drain, as jaw-scoop');

@@ -164,7 +164,7 @@
 		</p>{/if}
 </div>
 <div class="grid min-h-0 flex-1 grid-cols-1 gap-x-6 px-5 pt-3 lg:grid-cols-[minmax(0,1fr)_390px] lg:overflow-hidden">
-	<div class="min-h-0 lg:overflow-y-auto">
+	<div class="min-h-0 lg:-mx-1 lg:overflow-y-auto lg:px-1">
 		{#if here}<GradeBoard
 				{assessment}
 				{ghost}
@@ -176,7 +176,7 @@
 				onchange={(l) => (assessment = l)}
 			/>{/if}
 	</div>
-	<aside class="space-y-4 pb-4 lg:overflow-y-auto" aria-label="Who and what">
+	<aside class="space-y-4 pb-4 lg:-mx-1 lg:overflow-y-auto lg:px-1" aria-label="Who and what">
 		{#if here}
 			<section>
 				<h2 class="mb-1.5 text-[15px] font-semibold">Client</h2>

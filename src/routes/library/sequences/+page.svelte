@@ -86,7 +86,7 @@
 		<Select label="For" value={performer} options={FOR_OPTIONS} onchange={(v) => (performer = v)} />
 		<span class="text-ink2 text-xs">Drawn on one clock. Each passes its own school; yours begins as a copy.</span>
 	</div>
-	<div class="cols text-ink2 text-[11px]" aria-hidden="true">
+	<div class="cols clock text-ink2 text-[11px]" aria-hidden="true">
 		<span></span>
 		<span class="relative block h-4">
 			{#each [0, 5, 10, 15, 20, 25, 30] as m (m)}<span
@@ -151,6 +151,9 @@
 	@media (max-width: 767px) {
 		.cols {
 			grid-template-columns: minmax(0, 1fr) auto;
+		}
+		.clock {
+			display: none;
 		}
 	}
 </style>

@@ -36,7 +36,7 @@
 
 <table class="mt-2 w-full border-collapse text-[12px]">
 	<thead
-		><tr class="border-b border-current text-left align-baseline"
+		><tr class="border-b border-current text-left align-baseline [&>th:not(:last-child)]:pr-2"
 			><th>No</th><th>Aim</th><th>Place</th><th>Hand or tool</th><th>Pressure</th><th>Repeats</th><th>Side</th><th class="text-right">At</th
 			></tr
 		></thead

@@ -139,7 +139,7 @@
 				? 'the time before'
 				: 'nothing yet to compare with'}.
 		</p>
-		<ul class="min-h-0 flex-1 overflow-y-auto" aria-label="Grades">
+		<ul class="-mx-1 min-h-0 flex-1 overflow-y-auto px-1" aria-label="Grades">
 			{#each rows as zone (zone)}
 				<li class="border-hair border-b pt-1">
 					<span class="water text-[13.5px]">{ZONES[zone].label}</span>

@@ -67,7 +67,7 @@
 	<li>
 		<button
 			type="button"
-			class="hover:bg-wash border-hair grid w-full grid-cols-[20px_minmax(0,1fr)_22px_26px_48px] items-center gap-2 border-b py-1.5 text-left"
+			class="hover:bg-wash border-hair grid w-full grid-cols-[20px_minmax(0,1fr)_22px_26px_48px] items-center gap-2 border-b px-1.5 py-1.5 text-left"
 			data-technique={technique.id}
 			onclick={() => onadd(technique, path)}
 		>

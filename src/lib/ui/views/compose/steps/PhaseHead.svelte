@@ -86,7 +86,12 @@
 			}}
 		/>
 	{:else}
-		<button type="button" class="flex h-6 items-center gap-1 rounded pr-2" aria-expanded={open} onclick={ontoggle}>
+		<button
+			type="button"
+			class="flex h-6 items-center gap-1 rounded pr-2 focus-visible:-outline-offset-2"
+			aria-expanded={open}
+			onclick={ontoggle}
+		>
 			{#if open}<ChevronDown size={15} />{:else}<ChevronRight size={15} />{/if}
 			<span class="flare font-semibold">{phase.title}</span>
 		</button>

@@ -26,11 +26,14 @@
 	/** What stands so far: a comma or a > at the end only waits for more. */
 	const wholeOf = (line: string) => line.replace(/[\s,>+→]+$/, '');
 	const whole = $derived(wholeOf(text));
-	const read = $derived(whole ? stepsFromText(whole, draft.sequence, library.all, () => 'preview') : null);
-	const isPhase = $derived(/^\s*~/.test(text));
+	const beginsPhase = (line: string) => /^\s*~/.test(line);
+	const readingOf = (line: string) =>
+		line && !beginsPhase(line) ? stepsFromText(line, draft.sequence, library.all, () => 'preview') : null;
+	const read = $derived(readingOf(whole));
+	const isPhase = $derived(beginsPhase(text));
 	/** Of a word that is still being typed nothing is said. */
 	const trouble = $derived.by(() => {
-		const first = read && 'troubles' in read && !isPhase ? read.troubles[0] : undefined;
+		const first = read && 'troubles' in read ? read.troubles[0] : undefined;
 		return first && (asked || /[\s,]$/.test(text) || first.endColumn <= text.trimEnd().length) ? first : undefined;
 	});
 	/** Enter was pressed on this line. */
@@ -57,7 +60,7 @@
 			onenter: (now) => {
 				// An empty line is over: the keys belong to the page again.
 				if (!now.trim()) return ahead.some((line) => line.trim()) ? goOn() : onescape([]);
-				if (onadd(whole)) goOn();
+				if (adds(whole)) goOn();
 				else showTroubles();
 			},
 			isWhole: () => isPhase || (step !== undefined && text.trim() === whole),
@@ -69,13 +72,18 @@
 		goOn();
 		return () => editor?.destroy();
 	});
+	/** What is wrong with a line is said beside it, not over the steps as well. */
+	function adds(line: string) {
+		const reading = readingOf(line);
+		return !(reading && 'troubles' in reading) && onadd(line);
+	}
 	function showTroubles() {
 		asked = true;
 		if (read && 'troubles' in read) editor?.setTroubles(read.troubles);
 	}
 	/** Adds the lines that were ended before, up to one that cannot be read: that one stands here, with what is wrong with it. */
 	function goOn() {
-		while (ahead.length > 1 && onadd(wholeOf(ahead[0]!))) ahead = ahead.slice(1);
+		while (ahead.length > 1 && adds(wholeOf(ahead[0]!))) ahead = ahead.slice(1);
 		const wrong = ahead.length > 1;
 		const next = ahead[0] ?? '';
 		ahead = ahead.slice(1);
