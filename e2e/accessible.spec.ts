@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { VIEWS } from '../src/lib/ui/parts/shell/views';
+import { ringsCut } from './layout';
 import { begin, beginDemo, demoURL, expectAccessible, place } from './support';
 
 /** Every view of the list, with the demo practice; the stage has a journey of its own. */
@@ -10,7 +11,7 @@ const PAGES = VIEWS.filter((v) => v.path !== '/session/[id]').map((v) =>
 /** The Library and the others apart: on a slow machine each page takes many seconds. */
 const isLibrary = (path: string) => path.startsWith('/library');
 for (const library of [false, true])
-	test(`no serious violation on any page${library ? ' of the Library' : ''}, by day, nor of contrast by evening`, async ({
+	test(`no serious violation on any page${library ? ' of the Library' : ''}, by day, nor of contrast by evening; rings are seen whole`, async ({
 		page
 	}) => {
 		await beginDemo(page, '/settings');
@@ -26,6 +27,7 @@ for (const library of [false, true])
 			// The look changes colours and nothing else.
 			await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'evening'));
 			await test.step(`${path} by evening`, () => expectAccessible(page, ['color-contrast']));
+			expect(await ringsCut(page), path).toEqual([]);
 		}
 	});
 

@@ -46,7 +46,7 @@ test('a move of her own: copied, refused with the field named, changed, used, ca
 	await form.getByLabel('Name').fill('Ribbon of the jaw');
 	await form.getByRole('group', { name: 'Repeats a side' }).getByLabel('from').fill('30');
 	await form.getByRole('button', { name: 'Save' }).click();
-	await expect(form.getByRole('alert')).toContainText('dose: min ≤ target ≤ max is needed');
+	await expect(form.getByRole('alert')).toContainText('repeats: min ≤ target ≤ max is needed');
 	await form.getByRole('group', { name: 'Repeats a side' }).getByLabel('from').fill('4');
 	await form.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByRole('heading', { name: 'Ribbon of the jaw' })).toBeVisible();

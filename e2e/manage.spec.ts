@@ -47,7 +47,7 @@ test('versions are kept, compared in words and gone back to; the history leads t
 	await page.getByRole('tab', { name: 'Sequence' }).click();
 	await page.getByRole('button', { name: 'As it was' }).click();
 	const versions = page.getByRole('region', { name: 'Versions' });
-	await expect(versions.getByText(/^3, changed: dose/)).toBeVisible();
+	await expect(versions.getByText(/^3, changed: repeats/)).toBeVisible();
 	await expect(versions.getByText(/^4, new: /)).toBeVisible();
 	await expectAccessible(page);
 	await page.getByRole('list', { name: 'History of the edits' }).getByRole('button').first().click();
@@ -114,7 +114,7 @@ test('the score is worked on: a swell’s edge, its crest and its body; zoom; pi
 	const before = Number(await dose.inputValue());
 	await dragBy('across', 30, 0);
 	await expect.poll(async () => Number(await dose.inputValue())).toBeGreaterThan(before);
-	await page.getByRole('button', { name: /^Undo: Change dose/ }).click();
+	await page.getByRole('button', { name: /^Undo: Change repeats/ }).click();
 	await expect(dose).toHaveValue(String(before));
 	await dragBy('up', 0, 30);
 	await expect(page.getByRole('button', { name: /^Undo: Change pressure/ })).toBeVisible();
@@ -191,6 +191,6 @@ test('a sequence of 2,000 steps opens, draws only what is in sight, and is edite
 	await page.getByRole('tab', { name: 'Step' }).click();
 	await page.locator('[data-row]').nth(3).locator('[data-step-button]').click();
 	await page.keyboard.press('+');
-	await expect(page.getByRole('button', { name: /^Undo: Change dose/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Undo: Change repeats/ })).toBeVisible();
 	await saved(page);
 });

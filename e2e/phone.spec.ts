@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { VIEWS } from '../src/lib/ui/parts/shell/views';
+import { textsOutside } from './layout';
 import { beginDemo, demoURL } from './support';
 
 const PAGES = VIEWS.filter((v) => !v.bare).map((v) =>
@@ -21,6 +22,7 @@ test('nothing overflows on a phone or at 200 %, and the header stays slim', asyn
 			await page.waitForTimeout(300);
 			const wide = await page.evaluate(() => document.documentElement.scrollWidth);
 			expect(wide, `${path} at ${width}`).toBeLessThanOrEqual(width);
+			expect(await textsOutside(page), `${path} at ${width}`).toEqual([]);
 			expect((await page.locator('header').boundingBox())!.height, path).toBeLessThanOrEqual(56);
 		}
 	}

@@ -42,12 +42,12 @@ test('a backup of every earlier version is brought in whole, with what its sessi
 test('a working value is set, judged by, told in words, kept over a reload and put back', async ({ page }) => {
 	await beginDemo(page, '/settings');
 	const values = page.locator('#working-values');
-	await values.getByRole('button', { name: 'Usual doses' }).click();
+	await values.getByRole('button', { name: 'Usual repeats' }).click();
 	const most = values.getByLabel('Drain by hand, most, times');
 	await most.fill('2');
 	await most.blur();
 	await expect(values.getByRole('alert')).toContainText('least ≤ usual ≤ most');
-	await values.getByRole('button', { name: 'Limits of dose and pace' }).click();
+	await values.getByRole('button', { name: 'Limits of repeats and pace' }).click();
 	const firm = values.getByLabel('Both sides of the neck count as firm from level');
 	await firm.fill('3');
 	await firm.blur();

@@ -297,7 +297,7 @@ describe('troubles', () => {
 		['drain chin, feather', /column 13: “feather” is no part of a step that we know/],
 		['drain chin, light, firm', /column 20: This is said twice/],
 		['drain chin, , light', /column 13: A comma with nothing behind it/],
-		['drain chin, 9 (10 to 12)', /column 13: Dose: min ≤ target ≤ max is needed: 10, 9, 12/],
+		['drain chin, 9 (10 to 12)', /column 13: Repeats: min ≤ target ≤ max is needed: 10, 9, 12/],
 		['drain malar, midline', /column 14: Side: midline is possible only on places/],
 		['drain chin, pace fast', /column 18: “fast” was not expected here. Expected: seconds of one repetition/],
 		['drain chin, light;', /column 18: “;” means nothing here/],

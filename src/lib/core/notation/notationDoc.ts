@@ -97,7 +97,7 @@ export function notationDoc(): string {
 			CLAUSES.map((c) => [code(c.form), c.says, code(c.below ? `.. ${c.example}` : c.example)])
 		),
 		'',
-		`Contacts: ${(Object.keys(CONTACTS) as Contact[])
+		`Hands: ${(Object.keys(CONTACTS) as Contact[])
 			.filter((c) => c !== 'tool')
 			.map(contactWord)
 			.join(', ')}.`,
@@ -106,11 +106,11 @@ export function notationDoc(): string {
 		'',
 		'## What goes without saying',
 		'',
-		'What a line leaves out follows from its aim (working values). A dose without a range is three fifths to three halves of its target.',
+		'What a line leaves out follows from its aim (working values). Repeats without a range are three fifths to three halves of their target.',
 		'Side: both.',
 		'',
 		...table(
-			['aim', 'contact', 'motion on one place', 'along a path', 'pressure', 'dose', 'pace'],
+			['aim', 'hand', 'motion on one place', 'along a path', 'pressure', 'repeats', 'pace'],
 			(Object.keys(AIMS) as Aim[]).map((aim) => {
 				const d = aimRow(aim).usual;
 				return [

@@ -3,7 +3,7 @@ import { StepSchema, type Step } from '../step/step.schema';
 import { makeStep } from '../technique/makeStep';
 import type { Technique } from '../technique/technique.schema';
 import { AIMS, isStationary, type Aim } from '../vocabulary/vocabulary';
-import { STEP_FIELDS, type StepFieldId } from '../step/stepFields';
+import { fieldWord } from '../step/stepFields';
 import type { Clause, ReadContext } from './clause';
 import { CLAUSES } from './clauses';
 import { asInVersion1, bareStep, defaultMotion, doneBy } from './defaults';
@@ -30,7 +30,7 @@ function readClause(reader: Reader, context: ReadContext): { clause: Clause; cha
 		return { clause, change };
 	}
 	return reader.fail(
-		['a contact', 'a motion', 'a pressure', 'a dose', 'a side', 'pace', 'then'],
+		['a hand or tool', 'a motion', 'a pressure', 'a count of repeats', 'a side', 'pace', 'then'],
 		reader.next ? `“${reader.next.value}” is no part of a step that we know.` : 'A comma with nothing behind it.'
 	);
 }
@@ -54,10 +54,9 @@ function baseOf(aim: Aim, places: PlaceRef[], as: Reader | undefined, context: S
 
 /** Nothing is dropped: of two clauses that speak of the same, the second is named. */
 function saidTwice(reader: Reader, same: boolean, field: keyof Step): Misread {
-	const part = STEP_FIELDS[field as StepFieldId].part;
 	const message = same
 		? 'This is said twice in one step.'
-		: `This contradicts what the step says of its ${part} before.`;
+		: `This contradicts what the step says of its ${fieldWord(field)} before.`;
 	return new Misread(message, reader.column, reader.endColumn, ['one of the two'], reader.line);
 }
 
@@ -116,7 +115,7 @@ export function readStep(
 	});
 	if (!parsed.success) {
 		const issue = parsed.error.issues[0]!;
-		throw misreadOf(issue.path[0], `${String(issue.path[0] ?? 'step')}: ${issue.message}`, spans, head!);
+		throw misreadOf(issue.path[0], `${fieldWord(issue.path[0])}: ${issue.message}`, spans, head!);
 	}
 	const { id: _id, ...made } = parsed.data;
 	return made;

@@ -41,7 +41,7 @@ export const RULE_KINDS = {
 	order: 'Order',
 	direction: 'Direction',
 	pressure: 'Pressure',
-	dose: 'Dose and time',
+	dose: 'Repeats and time',
 	glide: 'Glide',
 	tape: 'Tape',
 	inside: 'Inside the cheek',

@@ -237,7 +237,7 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 			`The vessels fill slowly; at less than ${w.rushedPaceSeconds} s a stroke (working value) they cannot follow.`
 	},
 	'dose-range': {
-		title: 'A usual dose',
+		title: 'Usual repeats',
 		why: 'Each kind of move has a range in which practitioners work, a side. Outside it, it is too little to help or too much to gain.'
 	},
 	'cold-too-long': {

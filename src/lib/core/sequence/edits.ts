@@ -6,6 +6,7 @@ import { stepTitle } from '../step/describe';
 import { computable, isNoDearer, limitWords, overLimits } from './cost';
 import type { Block, Phase, Sequence } from './sequence.schema';
 import { sequenceProblems } from './sequenceProblems';
+import { fieldWord } from '../step/stepFields';
 import { stepProblems, type Problem } from '../step/stepProblems';
 import { type Step, type StepSide } from '../step/step.schema';
 import { findStep, stepsOf } from './walk';
@@ -77,7 +78,8 @@ export const named = (sequence: Sequence, stepId: string): string => {
  * @throws {Error} for a step that is not in the sequence
  */
 export function setStep(sequence: Sequence, stepId: string, change: Partial<Step>, label?: string): Edit {
-	const title = label ?? `Change ${Object.keys(change).join(', ')} of step ${named(sequence, stepId)}`;
+	const title =
+		label ?? `Change ${[...new Set(Object.keys(change).map(fieldWord))].join(', ')} of step ${named(sequence, stepId)}`;
 	return makeEdit(sequence, title, (draft) => {
 		const step = blockOf(draft, stepId)?.steps.find((s) => s.id === stepId);
 		if (!step) throw new Error(`unknown step: ${stepId}`);

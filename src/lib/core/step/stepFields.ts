@@ -310,6 +310,10 @@ export const STEP_FIELDS = {
 } as const satisfies Record<Exclude<keyof Step, 'id'>, StepField>;
 export type StepFieldId = keyof typeof STEP_FIELDS;
 
+/** What a field of a step is called in a sentence; what is no field is called as it is, nothing is the step itself. */
+export const fieldWord = (field: PropertyKey | undefined): string =>
+	field === undefined ? 'step' : (STEP_FIELDS[field as StepFieldId]?.part ?? String(field));
+
 /** What an optional field is called, and when it says something. */
 export const optionOf = (field: OptionalField): StepOption => STEP_FIELDS[field].option;
 

@@ -23,7 +23,7 @@ export function stepProblems(step: Step): Problem[] {
 	if (!step.places.length && aimRow(step.aim).needsPlace)
 		problem(['places'], `at least one place is needed for the aim ${step.aim}`);
 	if ((step.contact === 'tool') !== (step.tool !== undefined && !toolRow(step.tool.id).worn))
-		problem(['tool'], 'a tool is needed with the contact tool, and only with it (gloves aside)');
+		problem(['tool'], 'a tool is needed where a tool touches the skin, and only there (gloves aside)');
 	if (step.tool?.edge && !toolRow(step.tool.id).edged)
 		problem(['tool', 'edge'], `only a stone plate has edges: ${step.tool.id}`);
 	if (step.target && step.aim !== 'cleanse') problem(['target'], 'a target belongs to the aim cleanse only');

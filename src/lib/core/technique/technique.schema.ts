@@ -93,7 +93,7 @@ function checkTechnique(technique: Technique, ctx: z.core.$RefinementCtx<Techniq
 	if ((contact === 'tool') !== (tool !== undefined && !toolRow(tool.id).worn))
 		problem(
 			['tool'],
-			'a tool is needed with the contact tool, and only with it (gloves aside): choose both or neither'
+			'a tool is needed where a tool touches the skin, and only there (gloves aside): choose both or neither'
 		);
 	if (tool?.edge && !toolRow(tool.id).edged)
 		problem(['tool', 'edge'], `only a stone plate has edges: leave the edge out for ${tool.id}`);

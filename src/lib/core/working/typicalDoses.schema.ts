@@ -17,7 +17,7 @@ function rangeSchema(range: DoseRange, kind: DoseKind, label: string) {
 				group: GROUP,
 				label: `${label}, ${ENDS[i]}`,
 				unit: UNIT[kind],
-				meaning: 'A dose outside its range is pointed out; full doses of a goal are counted in it.'
+				meaning: 'Repeats outside their range are pointed out; how far a goal is met is counted by them.'
 			}
 		);
 	return z

@@ -6,8 +6,8 @@ export const WORKING_GROUPS = {
 	contact: 'What touches',
 	time: 'Time on the way',
 	link: 'Opening and drain links',
-	dose: 'Limits of dose and pace',
-	usual: 'Usual doses',
+	dose: 'Limits of repeats and pace',
+	usual: 'Usual repeats',
 	tools: 'Stone, cold, inside, tape',
 	film: 'Oil left on the skin',
 	measuring: 'Measuring'

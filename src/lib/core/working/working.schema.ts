@@ -77,7 +77,7 @@ export const WorkingSchema = z.strictObject({
 		DEFAULT_WORKING.doseBreathSeconds,
 		60,
 		'time',
-		'A breath as a dose',
+		'A breath that is counted',
 		'One deep breath, in and out.',
 		2
 	),

@@ -51,7 +51,7 @@
 			>
 		</table>
 		<p class="text-ink2 max-w-[860px] pt-2 text-xs leading-[18px]">
-			Named and left out, while their time goes by: {Object.values(LEFT_OUT).join('; ')}. Contact and tool do not change what is moved; cold
+			Named and left out, while their time goes by: {Object.values(LEFT_OUT).join('; ')}. Hand and tool do not change what is moved; cold
 			globes cool and carry. Counted breaths, and moves that wait for the breath, count as deep breathing.
 		</p>
 	</details>

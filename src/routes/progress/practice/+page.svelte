@@ -51,7 +51,7 @@
 			<b class="font-semibold">{total} {total === 1 ? 'session' : 'sessions'}</b>
 			<span class="text-ink2">with {rows.length} {rows.length === 1 ? 'sequence' : 'sequences'}.</span>
 		</p>
-		<div class="overflow-x-auto">
+		<div class="-mx-1 overflow-x-auto px-1">
 			<table class="w-full max-w-[1000px] text-[13.5px]">
 				<caption class="sr-only">What was done with each sequence</caption>
 				<thead>

@@ -113,7 +113,7 @@ export const dose: Clause = {
 export const at: Clause = {
 	id: 'at',
 	form: 'at each place | over all',
-	says: 'Over several places that are stayed on: the dose at each of them, or over all together.',
+	says: 'Over several places that are stayed on: the repeats at each of them, or over all together.',
 	example: 'at each place',
 	fields: ['doseAt'],
 	words: ['at each place', 'over all'],

@@ -56,7 +56,7 @@ export function historyFrom1(raw: unknown): unknown {
 /** Ways from older versions of the sequence format to the present one, in order. Version 1 is the first. */
 export const SEQUENCE_MIGRATIONS: readonly SequenceMigration[] = [
 	{ name: 'own media, mutes, policy links, wider schools', from: 1, sequence: sequenceFrom1, history: historyFrom1 },
-	{ name: 'doses that say where, several signs', from: 2, sequence: sequenceFrom2, history: historyFrom2 }
+	{ name: 'repeats that say where, several signs', from: 2, sequence: sequenceFrom2, history: historyFrom2 }
 ];
 
 /** Brings a sequence and its undo history up to date, whatever version they were written with. */

@@ -47,7 +47,7 @@ export const doseRange: Rule = {
 			context.sequence,
 			step.id,
 			{ dose },
-			`Bring the dose of step ${finding.params.number} into its range`
+			`Bring the repeats of step ${finding.params.number} into their range`
 		);
 	}
 };

@@ -1,11 +1,12 @@
 <script lang="ts">
+	import { fieldWord } from '$lib/core/step/stepFields';
 	import type { Problem } from '$lib/formats/problem';
 
 	interface Props {
 		problems: readonly Problem[];
 	}
 	let { problems }: Props = $props();
-	const text = ({ path, message, remedy }: Problem) => `${path ? `${path}: ` : ''}${message.replace(/\.$/, '')}. ${remedy}`;
+	const text = ({ path, message, remedy }: Problem) => `${path ? `${fieldWord(path)}: ` : ''}${message.replace(/\.$/, '')}. ${remedy}`;
 </script>
 
 {#if problems.length}

@@ -66,7 +66,7 @@
 		<li class="flex items-center gap-3">
 			<Footprint contact={step.contact} tool={step.tool?.id} size={62} />
 			<div>
-				<span class="sr-only">Contact: </span>
+				<span class="sr-only">Hand or tool: </span>
 				<span class="font-semibold">
 					{contactText(step)}
 				</span>

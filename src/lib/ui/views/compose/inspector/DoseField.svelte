@@ -20,7 +20,7 @@
 	function setBound(bound: 'min' | 'max', value: number) {
 		if (!Number.isFinite(value) || value < least || value > 1000) return;
 		const next = bound === 'min' ? withRange(dose, value, Math.max(value, dose.max)) : withRange(dose, Math.min(value, dose.min), value);
-		set({ dose: next }, `Change the range of the dose`);
+		set({ dose: next }, `Change the range of the repeats`);
 	}
 </script>
 
