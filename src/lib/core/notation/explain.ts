@@ -23,25 +23,25 @@ const anatomicalOf = (ref: Parameters<typeof placeOf>[0]): string => {
 	return isNode(place) ? NODES[nodeOf(place)!].anatomical : ZONES[place as ZoneId].anatomical;
 };
 
-/** The place of whose words one is meant: the longest run of words about it that names one. */
-function placeAt(tokens: readonly Token[], token: Token): Explanation | null {
-	const index = tokens.indexOf(token);
-	const runs = tokens
-		.slice(0, index + 1)
-		.flatMap((_, from) => tokens.slice(index).map((_, more) => tokens.slice(from, index + more + 1)))
-		.filter((run) => run.length <= LONGEST && PLACE_WORDS.has(wordsOf(run)));
-	const longest = runs.sort((a, b) => b.length - a.length)[0];
-	if (!longest) return null;
-	const ref = PLACE_WORDS.get(wordsOf(longest))!;
-	return {
-		from: longest[0]!.column - 1,
-		to: longest.at(-1)!.endColumn - 1,
-		text: `${labelOf(placeOf(ref))}: ${anatomicalOf(ref)}`
-	};
-}
 const wordsOf = (run: readonly Token[]): string => plain(run.map((t) => t.value).join('-'));
 /** Words of the longest label of a place. */
 const LONGEST = Math.max(...[...PLACE_WORDS.keys()].map((words) => words.split('-').length));
+
+/** The place of whose words one is meant: the longest run of words about it that names one. */
+function placeAt(tokens: readonly Token[], index: number): Explanation | null {
+	for (let length = LONGEST; length > 0; length--)
+		for (let from = Math.max(0, index - length + 1); from <= index; from++) {
+			const run = tokens.slice(from, from + length);
+			const ref = PLACE_WORDS.get(wordsOf(run));
+			if (!ref) continue;
+			return {
+				from: run[0]!.column - 1,
+				to: run.at(-1)!.endColumn - 1,
+				text: `${labelOf(placeOf(ref))}: ${anatomicalOf(ref)}`
+			};
+		}
+	return null;
+}
 
 /**
  * The clause that a reader holds, and whether it is well formed.
@@ -83,7 +83,7 @@ export function explain(line: string, index: number): Explanation | null {
 	const at = readers.findIndex((r) => r.tokens.some((t) => t.column - 1 <= index && index < t.endColumn));
 	const token = readers[at]?.tokens.find((t) => t.column - 1 <= index && index < t.endColumn);
 	if (!token) return null;
-	const place = placeAt(readers[at]!.tokens, token);
+	const place = placeAt(readers[at]!.tokens, readers[at]!.tokens.indexOf(token));
 	if (place) return place;
 	const span = { from: token.column - 1, to: token.endColumn - 1 };
 	const aim = at === 0 && !line.trimStart().startsWith('..') ? AIM_WORDS.get(plain(token.value)) : undefined;
