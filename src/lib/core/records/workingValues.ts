@@ -13,7 +13,7 @@ export const workingKind: RecordKind<WorkingRecord> = {
 	...TABLES.working,
 	title: 'Working values',
 	titles: 'Working values',
-	what: 'The numbers that the application reckons with, where they were changed.',
+	what: 'The numbers that the application calculates with, where they were changed.',
 	schema: WorkingRecordSchema,
 	limit: 1,
 	meets: 'mine',

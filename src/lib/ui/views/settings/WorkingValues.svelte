@@ -62,8 +62,8 @@
 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
 	<h2 class="text-[15px] font-semibold">Working values</h2>
 	<p class="text-ink2 min-w-[280px] flex-1 leading-[18px]">
-		The numbers that everything here reckons with. They are defaults, none of them measured truth: set them as you work. Bounds of eye,
-		throat and neck can be drawn tighter, never looser.
+		The numbers that everything here is calculated with. They are defaults, none of them measured truth: set them as you work. Bounds of
+		eye, throat and neck can be drawn tighter, never looser.
 	</p>
 	<button type="button" class="btn" disabled={!changed.length} onclick={() => ((trouble = null), onchange(null))}
 		>{changed.length ? `All as shipped (${changed.length} changed)` : 'All are as shipped'}</button
