@@ -5,7 +5,7 @@ import { AIMS, type Aim } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { PLACE_WORDS, SET_WORDS } from './placeWords';
-import { plain, tokensOf, type Token } from './reader';
+import { plain, plainWords, tokensOf, type Token } from './reader';
 import { AIM_WORDS } from './stepLine';
 
 export interface Completion {
@@ -110,7 +110,7 @@ const FIRST = ['dose', 'pressure', 'contact', 'side', 'motion', 'link', 'tool'];
 const ONLY_FOR: Readonly<Record<string, Aim>> = { target: 'cleanse', strip: 'fix' };
 
 function clauseOptions(done: readonly Token[][], aim: Aim | undefined, options: CompleteOptions): Completion[] {
-	const written = done.map((tokens) => plain(tokens.map((t) => t.value).join('-')));
+	const written = done.map(plainWords);
 	const used = CLAUSES.filter((c) => c.words.some((w) => written.includes(plain(w))));
 	const places = placesIn(done[0] ?? []);
 	const moves = aim && done.length === 1 ? (options.movesFor?.(aim, places) ?? []) : [];
@@ -166,7 +166,7 @@ export function complete(line: string, options: CompleteOptions = {}): Completio
 		const begun = clause.slice(at + 1);
 		if (at < 0 || begun.some((t) => t.kind !== 'word')) return null;
 		// A place that is written whole asks for nothing more.
-		if (!typing && PLACE_WORDS.has(begun.map((t) => plain(t.value)).join('-'))) return null;
+		if (!typing && PLACE_WORDS.has(plainWords(begun))) return null;
 		const from = clause[at]!.value === '>' ? (placesIn(clause).at(-1) ?? null) : null;
 		return { from: begun.length ? begun[0]!.column - 1 : start, options: placesAfter(from) };
 	}

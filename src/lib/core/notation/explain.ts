@@ -6,7 +6,7 @@ import { aimRow } from '../vocabulary/vocabulary';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { PLACE_WORDS } from './placeWords';
-import { clausesOf, Misread, plain, Reader, tokensOf, type Token } from './reader';
+import { clausesOf, Misread, plain, plainWords, Reader, tokensOf, type Token } from './reader';
 import { AIM_WORDS } from './stepLine';
 import { contactWord, motionWord } from './words';
 import { LEVEL_NAMES } from '../step/levels';
@@ -23,7 +23,6 @@ const anatomicalOf = (ref: Parameters<typeof placeOf>[0]): string => {
 	return isNode(place) ? NODES[nodeOf(place)!].anatomical : ZONES[place as ZoneId].anatomical;
 };
 
-const wordsOf = (run: readonly Token[]): string => plain(run.map((t) => t.value).join('-'));
 /** Words of the longest label of a place. */
 const LONGEST = Math.max(...[...PLACE_WORDS.keys()].map((words) => words.split('-').length));
 
@@ -32,7 +31,7 @@ function placeAt(tokens: readonly Token[], index: number): Explanation | null {
 	for (let length = LONGEST; length > 0; length--)
 		for (let from = Math.max(0, index - length + 1); from <= index; from++) {
 			const run = tokens.slice(from, from + length);
-			const ref = PLACE_WORDS.get(wordsOf(run));
+			const ref = PLACE_WORDS.get(plainWords(run));
 			if (!ref) continue;
 			return {
 				from: run[0]!.column - 1,
@@ -85,12 +84,12 @@ export function explain(line: string, index: number): Explanation | null {
 	if (!token) return null;
 	const place = placeAt(readers[at]!.tokens, readers[at]!.tokens.indexOf(token));
 	if (place) return place;
-	const span = { from: token.column - 1, to: token.endColumn - 1 };
 	const aim = at === 0 && !line.trimStart().startsWith('..') ? AIM_WORDS.get(plain(token.value)) : undefined;
 	if (aim) {
 		const d = aimRow(aim).usual;
 		return {
-			...span,
+			from: token.column - 1,
+			to: token.endColumn - 1,
 			text: `${AIMS[aim]}. Unless said otherwise: ${contactWord(d.contact)}, ${motionWord(d.spot)} on one place, ${motionWord(d.way)} along a path, ${LEVEL_NAMES[d.pressure]}.`
 		};
 	}

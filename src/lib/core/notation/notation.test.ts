@@ -1,23 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { PLACE_REFS } from '../atlas/places';
 import { TEMPLATES } from '../template/templates';
 import type { Sequence } from '../sequence/sequence.schema';
 import { MAX_STEPS } from '../sequence/format';
 import { type Step } from '../step/step.schema';
-import { stepsOf } from '../sequence/walk';
 import { techniqueById } from '../technique/library';
 import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import { schoolById } from '../school/schools';
 import { anySequence, pump, sequenceOf, step } from '../testing';
-import { editTo } from '../sequence/editTo';
-import { alignLines, withText } from './align';
+import { withText } from './align';
 import { CLAUSES } from './clauses';
 import { HEAD_LINES } from './headLines';
 import { NOTATION_VERSION, parse, troubleText } from './parse';
-import { readWay, writeWay } from './placeWords';
 import { print, printSteps } from './print';
-import { Reader, tokensOf } from './reader';
 import { readStepLine } from './stepLine';
 import { CONTACT_WORDS, LEVEL_WORDS, MOTION_WORDS } from './words';
 
@@ -345,76 +340,6 @@ describe('troubles', () => {
 		expect(trouble('drain chin\n'.repeat(MAX_STEPS + 1)).join()).toMatch(/At most 2000 steps/);
 		expect(parse('lorem ipsum\n'.repeat(5000)).troubles.length).toBeLessThan(102);
 	});
-});
-
-describe('ids', () => {
-	const before = sequenceOf([
-		pump('a', 'terminus'),
-		pump('b', 'tonsillar'),
-		step('c', ['malar', 'zygoma']),
-		step('d', ['chin', 'jawline'])
-	]);
-	const ids = (s: Sequence) => stepsOf(s).map((p) => p.step.id);
-	const edited = (change: (text: string) => string) => withText(before, parse(change(print(before))), newId);
-	test('stay where a line is changed, where one is added and where one goes', () => {
-		expect(ids(edited((t) => t.replace('apple of the cheek > cheekbone', 'malar > zygoma > preauricular')))).toEqual([
-			'a',
-			'b',
-			'c',
-			'd'
-		]);
-		expect(ids(edited((t) => t.replace('drain apple', 'open n:submental\ndrain apple')))).toEqual([
-			'a',
-			'b',
-			expect.stringMatching(/^new/),
-			'c',
-			'd'
-		]);
-		expect(ids(edited((t) => t.replace(/open nodes below the ear.*\n/, '')))).toEqual(['a', 'c', 'd']);
-	});
-	test('go with a line that is moved', () => {
-		const lines = print(before).split('\n');
-		const at = lines.findIndex((l) => l.startsWith('open collarbone nodes'));
-		const moved = [...lines.slice(0, at), ...lines.slice(at + 1, -1), lines[at]!, ''].join('\n');
-		expect(ids(withText(before, parse(moved), newId))).toEqual(['b', 'c', 'd', 'a']);
-	});
-	test('an unchanged text changes nothing, and untouched steps stay the same objects', () => {
-		expect(
-			editTo(
-				before,
-				edited((t) => t),
-				'x'
-			)
-		).toBeNull();
-		const after = edited((t) => t.replace('drain chin > jawline', 'drain chin > jawline > masseter'));
-		expect(after.phases[0]!.blocks[0]!.steps[0]).toBe(before.phases[0]!.blocks[0]!.steps[0]);
-		expect(editTo(before, after, 'x')!.patch).toHaveLength(1);
-	});
-	test('a line is never given to two, whatever is done to the text', () => {
-		const line = fc.constantFrom('a', 'b', 'c', 'd', 'e');
-		fc.assert(
-			fc.property(fc.array(line, { maxLength: 12 }), fc.array(line, { maxLength: 12 }), (a, b) => {
-				const given = alignLines(a, b).filter((i) => i >= 0);
-				expect(new Set(given).size).toBe(given.length);
-				expect(given.length).toBeLessThanOrEqual(Math.min(a.length, b.length));
-				if (a.join() === b.join()) expect(alignLines(a, b)).toEqual(a.map((_, i) => i));
-			})
-		);
-	});
-});
-
-test('places are written by their labels, and read back as what they are whatever the step is for', () => {
-	expect(writeWay(['malar', 'zygoma:left', 'preauricular'])).toBe(
-		'apple of the cheek > cheekbone:left > front of the ear'
-	);
-	// “Open armpit” means its nodes: the skin of the armpit keeps its id.
-	expect(writeWay(['axilla'])).toBe('axilla');
-	for (const aim of ['open', 'drain'] as const)
-		for (const ref of PLACE_REFS) {
-			const reader = new Reader(tokensOf(writeWay([ref])), 99);
-			expect(readWay(reader, { cheekRoute: 'either', aim }), ref).toEqual([ref]);
-			expect(reader.done).toBe(true);
-		}
 });
 
 test('no word means two things', () => {

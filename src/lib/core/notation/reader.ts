@@ -93,6 +93,8 @@ export function tokensOf(line: string, from = 0): Token[] {
 
 /** Words compared without capitals, and with a hyphen as a space. */
 export const plain = (text: string): string => text.toLowerCase().trim().replaceAll(' ', '-');
+/** Several words as one, as the tables of words know them. */
+export const plainWords = (tokens: readonly Token[]): string => plain(tokens.map((t) => t.value).join('-'));
 
 /** Reads the tokens of one clause from left to right. */
 export class Reader {
@@ -158,8 +160,7 @@ export class Reader {
 		let end = this.#at;
 		while (this.tokens[end] && ['word', 'number'].includes(this.tokens[end]!.kind) && end - this.#at < 7) end += 1;
 		for (; end > this.#at; end--) {
-			const words = this.tokens.slice(this.#at, end).map((t) => t.value);
-			const found = table.get(plain(words.join('-')));
+			const found = table.get(plainWords(this.tokens.slice(this.#at, end)));
 			if (found === undefined) continue;
 			this.#at = end;
 			return found;
@@ -169,7 +170,7 @@ export class Reader {
 
 	/** What a table knows by all the words that are left; null where it knows none of that name, and nothing is read. */
 	whole<T>(table: ReadonlyMap<string, T>): T | null {
-		const found = table.get(plain(this.rest.map((t) => t.value).join('-')));
+		const found = table.get(plainWords(this.rest));
 		if (found === undefined) return null;
 		this.#at = this.tokens.length;
 		return found;

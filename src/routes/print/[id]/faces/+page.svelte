@@ -16,19 +16,11 @@
 	import { sheetColumns } from '$lib/ui/parts/map/contactSheet';
 
 	const app = useApp();
-	let sequence = $state.raw<Sequence | null>(null);
-	let looked = $state(false);
+	/** Undefined until it is known. */
+	let sequence = $state.raw<Sequence | null>();
 	$effect(() => {
 		const id = idIn(page.params.id);
-		untrack(
-			() =>
-				void app
-					.run(() => app.repo.sequence(id!))
-					.then((s) => {
-						sequence = s?.sequence ?? null;
-						looked = true;
-					})
-		);
+		untrack(() => void app.run(() => app.repo.sequence(id!)).then((s) => (sequence = s?.sequence ?? null)));
 	});
 	const steps = $derived(sequence ? stepsOf(sequence) : []);
 	const seconds = $derived(sequence ? (expand(sequence, app.context).at(-1)?.endSeconds ?? 0) : 0);
@@ -69,7 +61,7 @@
 			{/each}
 		</ol>
 	</div>
-{:else if looked}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
+{:else if sequence === null}<p class="p-6">This sequence is not here. <a class="dotted" href="/compose">All sequences</a></p>{/if}
 
 <style>
 	.face {

@@ -223,7 +223,7 @@
 	}
 	.heads {
 		display: grid;
-		grid-template-columns: 24px 23px minmax(0, 1fr) 106px 32px 44px 84px 36px 18px;
+		grid-template-columns: 24px 23px minmax(0, 1fr) var(--hand, 106px) 32px 44px 84px 36px 18px;
 		height: 17px;
 	}
 	/* The rows go by the room that the list has, not the window. */
@@ -231,8 +231,8 @@
 		container-type: inline-size;
 	}
 	@container (max-width: 500px) {
-		.heads {
-			grid-template-columns: 24px 23px minmax(0, 1fr) 36px 32px 44px 84px 36px 18px;
+		.steps > * {
+			--hand: 36px;
 		}
 		.heads > :nth-child(2) {
 			visibility: hidden;

@@ -164,7 +164,7 @@
 <style>
 	.row {
 		display: grid;
-		grid-template-columns: 24px 23px minmax(0, 1fr) 106px 32px 44px 84px 36px 18px;
+		grid-template-columns: 24px 23px minmax(0, 1fr) var(--hand, 106px) 32px 44px 84px 36px 18px;
 		height: 25px;
 		white-space: nowrap;
 	}
@@ -239,9 +239,6 @@
 	/* Beside a wide pane the place keeps its words: the hand is drawn only. */
 	@media (min-width: 621px) {
 		@container (max-width: 500px) {
-			.row {
-				grid-template-columns: 24px 23px minmax(0, 1fr) 36px 32px 44px 84px 36px 18px;
-			}
 			.row > :nth-child(5) {
 				padding-left: 6px;
 			}
