@@ -66,6 +66,7 @@ const floors = [
 	['notation', 'flow', 'fitted', 'train'],
 	['records', 'sideBySide'],
 	['perform'],
+	['visit'],
 	['corpus']
 ];
 /** What a folder of the core may not import: every folder of its own floor but itself, and all above. */
@@ -126,6 +127,17 @@ const impure = [
 	{ object: 'Math', property: 'random', message: 'Randomness is passed in.' }
 ];
 
+/** What a save of an edited record returned says whether it stands, or is kept as a second version: it is taken apart. */
+const SAVES = '/^(saveClient|saveSequence|saveSession|changeClient|keepCustom|savePhoto)$/';
+const dropped = 'What a save returned must be handled: it may be kept as a second version (see store/saveRecord.ts).';
+const droppedSaves = [
+	`ExpressionStatement > AwaitExpression > CallExpression[callee.property.name=${SAVES}]`,
+	`ExpressionStatement > UnaryExpression[operator="void"] > CallExpression[callee.property.name=${SAVES}]`,
+	`ExpressionStatement > CallExpression[callee.property.name=${SAVES}]`,
+	`ExpressionStatement > AwaitExpression > CallExpression[callee.property.name="run"] > ArrowFunctionExpression > CallExpression[callee.property.name=${SAVES}]`,
+	`ExpressionStatement > UnaryExpression[operator="void"] > CallExpression[callee.property.name="run"] > ArrowFunctionExpression > CallExpression[callee.property.name=${SAVES}]`
+].map((selector) => ({ selector, message: dropped }));
+
 export default ts.config(
 	{ ignores: ['assembly/', 'build/', '.svelte-kit/', 'node_modules/', 'test-results/', '.soft-tide/'] },
 	js.configs.recommended,
@@ -178,6 +190,25 @@ export default ts.config(
 			'no-restricted-syntax': [
 				'error',
 				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' }
+			]
+		}
+	},
+	{
+		files: ['src/lib/{state,ui,store}/**/*.{ts,svelte}', 'src/routes/**/*.{ts,svelte}'],
+		ignores: ['**/*.test.ts'],
+		rules: { 'no-restricted-syntax': ['error', ...droppedSaves] }
+	},
+	{
+		files: ['src/lib/{state,ui}/**/*.{ts,svelte}', 'src/routes/**/*.{ts,svelte}'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				...droppedSaves,
+				{
+					selector: 'ImportDeclaration[source.value="dexie"]',
+					message: 'Rows are read by liveRows, which gives them to the key they were read for, or by follow.'
+				}
 			]
 		}
 	},

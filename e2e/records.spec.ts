@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { begin, beginDemo, demoURL } from './support';
+import { begin, beginDemo, demoURL, endSession } from './support';
 
 const fixture = (version: number) =>
 	new URL(`../src/lib/formats/fixtures/backup-${version}.json`, import.meta.url).pathname;
@@ -77,8 +77,7 @@ test('tension is compared as puffiness is, in its own words, and the day is told
 	await page.getByRole('radio', { name: 'much', exact: true }).click();
 	await page.getByRole('button', { name: /^Start, / }).click();
 	await page.getByRole('button', { name: /^Begin/ }).click();
-	await page.keyboard.press('Space');
-	await page.keyboard.press('e');
+	await endSession(page);
 	await page.getByRole('radio', { name: /^Tension/ }).click();
 	await page.getByRole('button', { name: /^Chewing muscle, client’s left: / }).focus();
 	await page.keyboard.press('1');

@@ -1,6 +1,16 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { beginDemo, DEMO_DB, demoURL, expectAccessible, place, recordsIn, saved } from './support';
+import {
+	beginDemo,
+	DEMO_DB,
+	demoURL,
+	expectAccessible,
+	place,
+	recordsIn,
+	saved,
+	endSession,
+	skipUntil
+} from './support';
 
 /** Until the page's own clock is so much later: its frames may stand still meanwhile. */
 async function untilLater(page: Page, ms: number): Promise<void> {
@@ -30,9 +40,11 @@ test('the clock of the stage stays true in a hidden tab, and a halt is no work',
 	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
 	await page.keyboard.press('Space');
 	await untilLater(page, 1500);
-	await page.keyboard.press('Space');
-	await page.keyboard.press('Space');
-	await page.keyboard.press('e');
+	await expect(async () => {
+		await page.keyboard.press('Space');
+		await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible({ timeout: 300 });
+	}).toPass();
+	await endSession(page);
 	await expect(page.getByText(/and a halt of 0:0\d/)).toBeVisible();
 });
 
@@ -40,9 +52,7 @@ test('skipping and going back; what was skipped is not done', async ({ page }) =
 	await beginDemo(page, '/session?sequence=demo-three-minutes');
 	await page.getByRole('button', { name: /^Start, / }).click();
 	await page.getByRole('button', { name: /^Begin/ }).click();
-	await page.keyboard.press('ArrowRight');
-	await page.keyboard.press('ArrowRight');
-	await expect(page.getByRole('heading', { name: 'Nodes below the ear' })).toBeVisible();
+	await skipUntil(page, page.getByRole('heading', { name: 'Nodes below the ear' }));
 	await page.keyboard.press('ArrowLeft');
 	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
 	// A drain is left by a second word only.
@@ -52,11 +62,7 @@ test('skipping and going back; what was skipped is not done', async ({ page }) =
 			timeout: 200
 		});
 	}).toPass();
-	await page.keyboard.press('ArrowRight');
-	await expect(async () => {
-		await page.keyboard.press('ArrowRight');
-		await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible({ timeout: 200 });
-	}).toPass();
+	await skipUntil(page, page.getByRole('heading', { name: 'And now' }));
 	await expect(page.getByText(/of 12/)).toBeVisible();
 	await page.getByLabel('Side effects, if any').fill('a little redness');
 	await page.getByLabel('Note for next time').fill('five more on the right');
@@ -127,9 +133,7 @@ test('while it runs an ending is asked for twice; after it one can go on, and lo
 	await expect(page.getByRole('button', { name: /^End now/ })).toBeVisible();
 	await page.keyboard.press('Space');
 	await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
-	await page.keyboard.press('e');
-	await page.keyboard.press('e');
-	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
+	await endSession(page);
 	await expectAccessible(page);
 	// Before is looked at, and corrected, meanwhile.
 	const line = page.getByRole('navigation', { name: 'Parts of the session' });
@@ -138,10 +142,10 @@ test('while it runs an ending is asked for twice; after it one can go on, and lo
 	await felt.first().click();
 	await expect(felt.first()).toHaveAccessibleName(/: 2, /);
 	await page.getByRole('link', { name: 'To after' }).click();
-	await page.getByRole('button', { name: 'Go on with the session' }).click();
+	await page.getByRole('button', { name: 'Resume session' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText(step);
 	await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();
-	await page.keyboard.press('e');
+	await endSession(page);
 	await page.getByRole('button', { name: 'Close session' }).click();
 	await expect(page.getByRole('heading', { name: /Odile K\./ }).first()).toBeVisible();
 	expect(await recordsIn(page, DEMO_DB, 'runs')).toEqual([]);
@@ -197,12 +201,11 @@ test('what is changed while working: one more and evened, noted, fitted, through
 	await page.reload();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText(step);
 	await expect(of).toHaveText(more);
-	// The shortest safe way out: the step at hand, and the closing drain.
+	// The shortest safe way out leaves no side behind: the step at hand on both sides, and the closing drain, are all there is.
 	await page.keyboard.press('Space');
 	await page.keyboard.press('x');
-	await expect(page.getByText(/^To the end/).first()).toBeVisible();
-	await page.keyboard.press('e');
-	await page.keyboard.press('e');
+	await expect(page.getByText('This is the shortest way already.').first()).toBeVisible();
+	await endSession(page);
 	const account = page.getByRole('region', { name: 'What was done' });
 	await expect(account).toContainText('Tender here');
 	await expect(account).toContainText('warmer hands');
@@ -247,8 +250,7 @@ test('on oneself it is mirrored and says “your”; a second screen shows the f
 		await page.keyboard.press('ArrowRight');
 		await expect(page.getByText(/^Your (left|right)$/)).toBeVisible({ timeout: 300 });
 	}).toPass();
-	await page.keyboard.press('e');
-	await page.keyboard.press('e');
+	await endSession(page);
 	await page.getByRole('button', { name: 'Close session' }).click();
 	await expect(other.getByText(/as soon as a stage is open/)).toBeVisible();
 	await other.close();
@@ -368,7 +370,7 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	// Met on the Before page, the temple is no question any more; the jaw is asked where its place comes.
 	const asked = page.getByRole('list', { name: 'Asked now' });
 	await expect(asked).toBeHidden();
-	for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');
+	await skipUntil(page, asked);
 	await expect(asked.getByRole('listitem')).toHaveCount(1);
 	await expect(asked).toContainText('If the jaw is tight:');
 	await expectAccessible(page);
@@ -377,13 +379,11 @@ test('what hangs on a condition is asked before and on the stage, and done once 
 	const [heldBefore, jumped] = [await kept(), await lines()];
 	await page.keyboard.press('y');
 	await expect(asked).toBeHidden();
-	await page.keyboard.press('ArrowRight');
-	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
+	await skipUntil(page, page.getByRole('heading', { name: 'Chewing muscle' }));
 	// What is kept is the sequence as it is performed now: a page that is loaded again, once it is written, stands where it stood.
 	await expect.poll(kept).not.toBe(heldBefore);
 	await expect.poll(lines).toBeGreaterThan(jumped);
 	await page.reload();
 	await expect(page.getByRole('heading', { name: 'Chewing muscle' })).toBeVisible();
-	await page.keyboard.press('ArrowRight');
-	await expect(page.getByRole('heading', { name: 'Temple' })).toBeVisible();
+	await skipUntil(page, page.getByRole('heading', { name: 'Temple' }));
 });

@@ -34,6 +34,26 @@ export async function startSession(page: Page): Promise<void> {
 	await page.getByRole('button', { name: /^Start, / }).waitFor();
 }
 
+/** Skips the step at hand until something is seen: what is pressed twice within a second skips once. */
+export async function skipUntil(page: Page, seen: Locator): Promise<void> {
+	await expect(async () => {
+		if (await seen.isVisible()) return;
+		await page.keyboard.press('ArrowRight');
+		await expect(seen).toBeVisible({ timeout: 300 });
+	}).toPass();
+}
+
+/** Ends the session by two strokes of its key, which are two for sure. */
+export async function endSession(page: Page): Promise<void> {
+	const after = page.getByRole('heading', { name: 'And now' });
+	await page.keyboard.press('e');
+	await expect(async () => {
+		if (await after.isVisible()) return;
+		await page.keyboard.press('e');
+		await expect(after).toBeVisible({ timeout: 300 });
+	}).toPass();
+}
+
 /** Drags from one place to another, as a finger does. */
 export async function drag(page: Page, from: string, to: string): Promise<void> {
 	const centre = async (id: string) => {

@@ -40,3 +40,15 @@ test('a part of the interface knows no view, and a view no other view', async ()
 	expect(await messages(`import '../session/Stage.svelte';\n`, view)).toMatch(/knows parts and itself/);
 	expect(await messages(`import '../../parts/map/finger';\n`, view)).not.toMatch(/restricted/);
 });
+
+test('what a save returned cannot be dropped, and rows are read in one way only; a violation fails', async () => {
+	const state = 'src/lib/state/someEditing.ts';
+	const dropped = /What a save returned must be handled/;
+	const save = (code: string) => messages(`export async function f(app: any) {\n\t${code}\n}\n`, state);
+	expect(await save('await app.repo.saveClient({});')).toMatch(dropped);
+	expect(await save('void app.repo.changeClient("c", {});')).toMatch(dropped);
+	expect(await save('await app.run(() => app.repo.saveSession({}));')).toMatch(dropped);
+	expect(await save('void app.run(() => app.repo.keepCustom("medium", {}, 1));')).toMatch(dropped);
+	expect(await save('return app.repo.saveSequence({});')).not.toMatch(dropped);
+	expect(await messages(`import { liveQuery } from 'dexie';\nliveQuery;\n`, state)).toMatch(/read by liveRows/);
+});

@@ -7,7 +7,8 @@
 	import { AppState, provideApp } from '$lib/state/app.svelte';
 	import { LockState } from '$lib/state/lock.svelte';
 	import { onceTouched } from '$lib/state/touched';
-	import { Vault } from '$lib/store/lock/vault';
+	import { Vault, type RecordDamaged } from '$lib/store/lock/vault';
+	import { damagedWords } from '$lib/store/plainWords';
 	import { beginAnew, databaseOf, makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
 	import { viewAt } from '$lib/ui/parts/shell/views';
@@ -19,6 +20,12 @@
 	/** Told at most ten times a second. */
 	let toldAt = 0;
 	const vault = new Vault();
+	/** Of many records one may be damaged: the others are shown, and it is named. */
+	const damaged: RecordDamaged[] = [];
+	vault.ondamaged = (row) => {
+		damaged.push(row);
+		app.tell('damaged', damagedWords(damaged));
+	};
 	const repo = openRepository(demo, vault, (done, total) => {
 		if (done < total && performance.now() - toldAt < 100) return;
 		toldAt = performance.now();

@@ -25,7 +25,7 @@ const backup = (version: number): Backup => {
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	return read.value;
 };
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14];
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));

@@ -1,12 +1,13 @@
 import { getContext, setContext, type Snippet } from 'svelte';
-import { liveQuery } from 'dexie';
 import type { Settings } from '../core/records/settings';
 import type { JudgeInput } from '../core/rules/judge';
 import type { Client } from '../core/records/client';
 import { Look } from './look.svelte';
 import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 import type { Working } from '../core/working/working.schema';
+import { BeforeDrafts } from './beforeDrafts.svelte';
 import { CurrentClient } from './currentClient.svelte';
+import { follow } from '../store/liveRows.svelte';
 import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
 import type { LockState } from './lock.svelte';
 import { Today } from './today.svelte';
@@ -47,7 +48,13 @@ export class AppState {
 	/** The numbers that the core reckons with, as the practitioner has set them. */
 	working = $state.raw<Working>(DEFAULT_WORKING);
 	/** Whether the working values have been read: pages wait for them, so that nothing is judged by others. */
-	known = $state(false);
+	#valued = $state(false);
+	/** The store cannot be read: what ships is all there is. */
+	#lacking = $state(false);
+	/** Values, settings and who is next are known, or cannot be: pages open, and none is opened for another client first. */
+	known = $derived.by(
+		() => this.#lacking || (this.#valued && this.settings !== null && this.current.read.state !== 'pending')
+	);
 	/** What the core reads. */
 	context = $derived<JudgeInput>({ working: this.working, licence: this.settings?.licence ?? [] });
 	/** The calendar day of the practice. */
@@ -62,6 +69,8 @@ export class AppState {
 
 	/** Who is up next. */
 	readonly current: CurrentClient;
+	/** What is entered before sessions that have not begun. */
+	readonly before: BeforeDrafts;
 
 	constructor(
 		readonly repo: Repository,
@@ -69,10 +78,11 @@ export class AppState {
 		readonly lock: LockState
 	) {
 		this.today = new Today(() => new Date(repo.stamp().now));
+		this.before = new BeforeDrafts(() => repo.stamp().now);
 		this.current = new CurrentClient({
 			repo,
 			settings: () => this.settings,
-			choose: (currentClientId) => void this.save({ currentClientId }),
+			choose: (currentClientId) => this.save({ currentClientId }),
 			ontrouble: (error) => this.tell(STORE, storageTrouble(error))
 		});
 		repo.db.on('blocked', () => this.tell(STORE, storageTrouble(new DOMException('', 'BlockedError'))));
@@ -84,28 +94,27 @@ export class AppState {
 		// Without a store the application opens all the same, with what ships.
 		const error = (e: unknown) => {
 			this.#lacksStore(e);
-			this.known = true;
+			this.#lacking = true;
 		};
 		// A query that follows says nothing of a store that cannot be opened: it is asked itself.
 		void this.repo.db.open().catch(error);
-		const follow = <T>(query: () => Promise<T>, next: (value: T) => void) =>
-			liveQuery(query).subscribe({ next, error });
-		const subscriptions = [
-			follow(
+		const followed = <T>(query: () => Promise<T>, next: (value: T) => void) => follow(query, next, error);
+		const stops = [
+			followed(
 				() => this.repo.settings(),
 				(settings) => {
 					this.settings = settings;
 					this.#sayOnce(this.look.draw(settings, this.figure));
 				}
 			),
-			follow(
+			followed(
 				() => this.repo.working(),
 				(working) => {
 					this.working = working;
-					this.known = true;
+					this.#valued = true;
 				}
 			),
-			follow(
+			followed(
 				() => this.repo.customLibrary(),
 				(own) => (this.own = own)
 			)
@@ -115,7 +124,7 @@ export class AppState {
 		return () => {
 			stopDay();
 			this.look.stop();
-			for (const subscription of subscriptions) subscription.unsubscribe();
+			for (const end of stops) end();
 			stop();
 		};
 	}

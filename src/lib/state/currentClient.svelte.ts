@@ -1,21 +1,26 @@
-import { liveQuery } from 'dexie';
 import type { Client } from '../core/records/client';
 import type { Settings } from '../core/records/settings';
+import { follow } from '../store/liveRows.svelte';
 import type { Repository } from '../store/repository';
+import { ifHere, type Read } from '../store/rows';
+
+const NOBODY: readonly Client[] = [];
 
 interface Options {
 	readonly repo: Repository;
 	readonly settings: () => Settings | null;
 	/** Remembers who is up next. */
-	readonly choose: (id: string | null) => void;
+	readonly choose: (id: string | null) => Promise<unknown>;
 	readonly ontrouble: (error: unknown) => void;
 }
 
 /** The clients, and the one who is up next: asked once, read by every page. */
 export class CurrentClient {
-	/** By name. */
-	all = $state.raw<readonly Client[]>([]);
-	loaded = $state(false);
+	/** By name, as far as they were read. */
+	read = $state.raw<Read<readonly Client[]>>({ state: 'pending' });
+	/** Those who were read: none where nobody was, which `read` tells from nobody being there. */
+	all = $derived.by(() => ifHere(this.read) ?? NOBODY);
+	loaded = $derived.by(() => this.read.state === 'here');
 	/** Those who are not archived: who is offered. Whoever is up next is among them all the same. */
 	here = $derived.by(() => this.all.filter((c) => !c.archived || c.id === this.id));
 	readonly #options: Options;
@@ -30,16 +35,23 @@ export class CurrentClient {
 
 	/** Follows the database. Returns the way to stop. */
 	follow(): () => void {
-		const subscription = liveQuery(() => this.#options.repo.clients()).subscribe({
-			next: (clients) => {
-				this.all = clients;
-				this.loaded = true;
-			},
-			error: (error) => this.#options.ontrouble(error)
-		});
-		return () => subscription.unsubscribe();
+		let stop = () => {};
+		const begin = (): void => {
+			stop();
+			stop = follow(
+				() => this.#options.repo.clients(),
+				(rows) => (this.read = { state: 'here', rows }),
+				(cause) => {
+					this.read = { state: 'failed', cause, again: begin };
+					this.#options.ontrouble(cause);
+				}
+			);
+		};
+		begin();
+		return () => stop();
 	}
 
 	byId = (id: string | null): Client | null => this.all.find((c) => c.id === id) ?? null;
-	choose = (id: string | null): void => this.#options.choose(id);
+	/** Resolves when it is stored: what opens next finds who was chosen. */
+	choose = (id: string | null): Promise<unknown> => this.#options.choose(id);
 }

@@ -9,8 +9,11 @@ export class CustomEditing<T extends CustomRecord['item']> {
 	item = $state.raw<T | null>(null);
 	/** What was removed elsewhere while it stood in the form. */
 	gone = $state.raw<{ readonly words: string; readonly keepable: boolean } | null>(null);
+	/** What became of the last save, where that was not simply stored. */
+	said = $state('');
 	#lost: T | null = null;
 	#revision = 0;
+	#onto: string | null = null;
 
 	constructor(
 		private readonly app: Pick<AppState, 'repo' | 'run'>,
@@ -20,6 +23,8 @@ export class CustomEditing<T extends CustomRecord['item']> {
 	/** Opens the form with a new item. */
 	begin(item: T): void {
 		this.#revision = 0;
+		this.#onto = null;
+		this.said = '';
 		this.item = item;
 	}
 
@@ -28,6 +33,8 @@ export class CustomEditing<T extends CustomRecord['item']> {
 		const record = await this.app.run(() => this.app.repo.custom(this.kind, id));
 		if (!record) return;
 		this.#revision = record.revision;
+		this.#onto = null;
+		this.said = '';
 		this.item = record.item as T;
 	}
 
@@ -43,11 +50,11 @@ export class CustomEditing<T extends CustomRecord['item']> {
 		if (this.#lost) void this.keep(this.#lost);
 	};
 
-	/** Keeps what the form says. Where it was changed meanwhile, both versions are kept. Returns whether it is stored. */
+	/** Keeps what the form says. Returns whether it is stored, by itself or beside what was stored meanwhile. */
 	async keep(item: T): Promise<boolean> {
 		const saved = await this.app.run(async () => {
 			try {
-				return await this.app.repo.keepCustom(this.kind, item, this.#revision);
+				return await this.app.repo.keepCustom(this.kind, item, this.#revision, this.#onto);
 			} catch (error) {
 				if (!(error instanceof RecordGone)) throw error;
 				this.#lost = item;
@@ -55,7 +62,18 @@ export class CustomEditing<T extends CustomRecord['item']> {
 				return null;
 			}
 		});
-		if (saved) this.leave();
-		return saved !== null;
+		if (!saved) return false;
+		switch (saved.outcome) {
+			case 'saved':
+				this.leave();
+				return true;
+			case 'second-version':
+				this.leave();
+				this.#onto = saved.secondId;
+				this.said = `“${item.title}” was changed in another window meanwhile. Both versions are kept: choose between them here.`;
+				return true;
+			default:
+				return saved satisfies never;
+		}
 	}
 }

@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
-import { beforeEach, describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
 import type { Answer } from '../core/client/answer.schema';
 import { newAnswer } from '../core/client/answers';
 import { ClientSchema, type Client } from '../core/records/client';
@@ -13,7 +14,13 @@ import { Intake } from './intake.svelte';
 const TODAY = '2026-03-01';
 let client = $state.raw(ClientSchema.parse({ id: 'c', revision: 1, updatedAt: NOW, name: 'Kite 3' })) as Client;
 const blank = client;
-beforeEach(() => (client = blank));
+/** What a slow store waits for. */
+let slow: Promise<void> | null = null;
+beforeEach(() => {
+	client = blank;
+	slow = null;
+	vi.useRealTimers();
+});
 const told = (flag: string, change: Partial<Answer> = {}): Answer =>
 	newAnswer({
 		flag,
@@ -29,7 +36,10 @@ const begin = (answers: readonly Answer[] = [], steps = [] as ReturnType<typeof 
 		today: () => TODAY,
 		now: () => NOW,
 		steps: () => steps,
-		keep: async (more) => void (client = { ...client, answers: [...client.answers, ...more] })
+		keep: async (change) => {
+			if (slow) await slow;
+			client = { ...client, answers: change(client.answers) };
+		}
 	});
 };
 const asked = (intake: Intake) => intake.question?.flag.id ?? null;
@@ -49,45 +59,46 @@ describe('one question at a time', () => {
 		expect(intake.answered).toBe(1);
 		expect(intake.said).toBe('Fever: no');
 	});
-	test('a yes waits for its details, says what it would do, and is recorded by a word', async () => {
+	test('a yes is stored as it is chosen, says beforehand what it would do, and takes its details as they come', () => {
 		const intake = begin();
 		intake.goTo('filler');
 		expect(effectsOf(intake.wouldDo('yes'))).toEqual(['Left out: the face, as long as the place is not told']);
 		expect(intake.wouldDo('no')).toEqual([]);
 		intake.look('yes');
-		expect(client.answers).toEqual([]);
-		expect(intake.asksPlace).toBe(true);
+		expect(client.answers).toMatchObject([{ flag: 'filler', says: 'yes', places: [] }]);
+		expect([asked(intake), intake.asksPlace]).toEqual(['filler', true]);
 		intake.togglePlace('chin:left');
 		intake.togglePlace('malar:left');
 		intake.togglePlace('malar:left');
 		intake.since = '2026-02-20';
 		intake.note = ' a little, here ';
-		expect(effectsOf(intake.ghost)).toEqual(['Waits: chin, left, and around']);
-		await intake.record();
+		intake.record();
 		expect(client.answers).toMatchObject([
 			{ flag: 'filler', says: 'yes', places: ['chin:left'], since: '2026-02-20', note: 'a little, here' }
 		]);
 		// The next one begins with nothing filled in.
 		expect([intake.says, intake.places, intake.since, intake.note]).toEqual([null, [], null, '']);
 	});
-	test('what cannot be is not recorded, and says why', async () => {
+	test('a day that cannot be is not stored, says why, and takes nothing of the answer with it', () => {
 		const intake = begin();
 		intake.goTo('filler');
 		intake.look('yes');
 		intake.since = '2026-03-02';
 		expect(intake.problems.map((p) => p.field)).toEqual(['Since']);
-		await intake.record();
-		expect(client.answers).toEqual([]);
+		intake.record();
+		expect(asked(intake)).toBe('filler');
+		expect(client.answers).toMatchObject([{ flag: 'filler', says: 'yes', since: null }]);
 		intake.since = '2026-03-01';
 		intake.until = '2026-02-01';
 		expect(intake.problems.map((p) => p.field)).toEqual(['Until']);
 		intake.until = null;
-		await intake.record();
-		expect(client.answers).toHaveLength(1);
+		intake.record();
+		expect(client.answers).toMatchObject([{ flag: 'filler', says: 'yes', since: '2026-03-01', until: null }]);
+		expect(asked(intake)).not.toBe('filler');
 	});
-	test('nothing is recorded without an answer', async () => {
+	test('nothing is recorded without an answer', () => {
 		const intake = begin();
-		await intake.record();
+		intake.record();
 		expect(client.answers).toEqual([]);
 	});
 	test('what was told last time stands in the fields already', () => {
@@ -118,9 +129,9 @@ describe('ways through it', () => {
 		// On with the first that is open; what was left for later comes at the end.
 		expect(asked(intake)).toBe('acute-infection');
 	});
-	test('no to the rest of a chapter answers that chapter alone', async () => {
+	test('no to the rest of a chapter answers that chapter alone', () => {
 		const intake = begin();
-		await intake.noToRest('today');
+		intake.noToRest('today');
 		const today = FLAGS.filter((f) => f.chapter === 'today').map((f) => f.id);
 		expect(client.answers.map((a) => a.flag)).toEqual(today);
 		expect(client.answers.every((a) => a.says === 'no')).toBe(true);
@@ -129,7 +140,7 @@ describe('ways through it', () => {
 	});
 	test('nothing else is new: no is not assumed of what came up before', async () => {
 		const intake = begin([told('pregnancy')]);
-		await intake.noToRest();
+		intake.noToRest();
 		expect(client.answers.filter((a) => a.day === TODAY).map((a) => a.flag)).not.toContain('pregnancy');
 		expect(asked(intake)).toBe('pregnancy');
 		intake.look('no');
@@ -153,5 +164,118 @@ describe('ways through it', () => {
 		expect(intake.questions.length).toBeGreaterThan(80);
 		intake.switchTo('visit');
 		expect(intake.questions.length).toBeLessThan(60);
+	});
+});
+
+describe('what was chosen is never something else', () => {
+	const LEAVING: Record<string, (intake: Intake) => void> = {
+		record: (i) => i.record(),
+		'no to the rest of the chapter': (i) => i.noToRest(i.question?.flag.chapter),
+		'no to everything': (i) => i.noToRest(),
+		later: (i) => i.later(),
+		back: (i) => i.back(),
+		'another chapter': (i) => i.chapter(2),
+		'another question': (i) => i.goTo('goitre'),
+		'the other list': (i) => i.switchTo(i.mode === 'visit' ? 'intake' : 'visit'),
+		'the page is left': (i) => i.settle()
+	};
+	const held = (flag: string) => client.answers.findLast((a) => a.flag === flag)?.says;
+
+	test.each(Object.keys(LEAVING))('a yes, and then: %s', (way) => {
+		for (const flag of ['filler', 'pacemaker', 'cancer', 'pregnancy']) {
+			const intake = begin();
+			intake.goTo(flag);
+			intake.look('yes');
+			intake.note = 'in these words';
+			LEAVING[way]!(intake);
+			expect(client.answers.filter((a) => a.flag === flag)).toMatchObject([{ says: 'yes', note: 'in these words' }]);
+			intake.noToRest();
+			expect(held(flag)).toBe('yes');
+		}
+	});
+	test('a store that is slow makes no "no" of it', async () => {
+		let go = () => {};
+		slow = new Promise((done) => (go = done));
+		const intake = begin();
+		intake.goTo('filler');
+		intake.look('yes');
+		intake.noToRest(intake.question!.flag.chapter);
+		go();
+		await vi.waitFor(() => expect(client.answers.length).toBeGreaterThan(3));
+		expect(held('filler')).toBe('yes');
+		expect(client.answers.filter((a) => a.flag === 'filler')).toHaveLength(1);
+	});
+	test('a yes that came from another window meanwhile stays one', () => {
+		const intake = begin();
+		const asked = intake.questions;
+		expect(asked.find((q) => q.flag.id === 'pacemaker')?.done).toBe(false);
+		const answers = [told('pacemaker', { at: NOW })];
+		const late = new Intake({
+			client: () => blank,
+			today: () => TODAY,
+			now: () => NOW,
+			steps: () => [],
+			keep: async (change) => void (client = { ...client, answers: change(answers) })
+		});
+		late.noToRest();
+		expect(held('pacemaker')).toBe('yes');
+	});
+	test('each answer can be taken back, the latest first, and what was said before holds again', () => {
+		const before = [told('filler', { says: 'unsure' })];
+		const intake = begin(before);
+		intake.switchTo('intake');
+		intake.goTo('filler');
+		intake.look('yes');
+		intake.record();
+		intake.noToRest(intake.question!.flag.chapter);
+		expect(intake.last).toMatch(/^\d+ answered with no$/);
+		intake.undo();
+		expect(client.answers).toHaveLength(2);
+		expect(intake.last).toBe('Filler: yes');
+		intake.undo();
+		expect(client.answers).toEqual(before);
+		expect([asked(intake), intake.last]).toEqual(['filler', null]);
+		intake.undo();
+		expect(client.answers).toEqual(before);
+	});
+	test('an answer that is changed stays readable; one of today can be taken back from its question', () => {
+		const intake = begin();
+		intake.goTo('filler');
+		intake.look('yes');
+		intake.look('no');
+		intake.goTo('filler');
+		expect(intake.history.map((a) => a.says)).toEqual(['no', 'yes']);
+		intake.takeBack(intake.history[0]!);
+		expect(held('filler')).toBe('yes');
+		expect(asked(intake)).toBe('filler');
+	});
+	test('whatever is pressed in whatever order: what was said last to a question by itself is what holds', () => {
+		const ids = ['filler', 'pacemaker', 'fever', 'goitre', 'botulinum'].filter((id) => FLAGS.some((f) => f.id === id));
+		const press = fc.oneof(
+			fc.record({
+				kind: fc.constant('say' as const),
+				flag: fc.constantFrom(...ids),
+				says: fc.constantFrom('yes' as const, 'no' as const, 'unsure' as const)
+			}),
+			fc.record({ kind: fc.constant('leave' as const), way: fc.constantFrom(...Object.keys(LEAVING)) }),
+			fc.record({ kind: fc.constant('note' as const), words: fc.constantFrom('a', 'b') })
+		);
+		fc.assert(
+			fc.property(fc.array(press, { maxLength: 14 }), (presses) => {
+				const intake = begin();
+				const said = new Map<string, string>();
+				for (const p of presses)
+					if (p.kind === 'say') {
+						intake.goTo(p.flag);
+						// Not every question stands in both lists.
+						if (asked(intake) !== p.flag) continue;
+						intake.look(p.says);
+						said.set(p.flag, p.says);
+					} else if (p.kind === 'note') intake.note = p.words;
+					else LEAVING[p.way]!(intake);
+				for (const [flag, says] of said) expect(held(flag), flag).toBe(says);
+			}),
+			{ numRuns: 200 }
+		);
 	});
 });

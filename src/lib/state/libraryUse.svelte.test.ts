@@ -107,7 +107,7 @@ describe('links that the school keeps', () => {
 describe('a move added from the Library', () => {
 	test('goes to its stage, as one edit that the editor can undo', async () => {
 		await repo.saveSequence(SEQUENCE);
-		const id = await addTechniqueTo(repo, 's1', techniqueById('under-eye-out')!, false);
+		const { stepId: id } = (await addTechniqueTo(repo, 's1', techniqueById('under-eye-out')!, false))!;
 		const stored = (await repo.sequence('s1'))!;
 		expect(stepsOf(stored.sequence).map((s) => s.step.id)).toContain(id);
 		expect(stored.history.past.map((e) => e.label)).toEqual(['Add Lower eyelid to front of the ear']);
@@ -119,7 +119,7 @@ describe('a move added from the Library', () => {
 	test('one of her own travels along; where the school keeps links, it gets one', async () => {
 		await repo.saveSequence(POLICY);
 		const own = { ...techniqueById('apple-out')!, id: 'own-1', title: 'Mine' };
-		const id = await addTechniqueTo(repo, 's1', own, true);
+		const { stepId: id } = (await addTechniqueTo(repo, 's1', own, true))!;
 		const { sequence } = (await repo.sequence('s1'))!;
 		expect(sequence.techniques.map((t) => t.title)).toEqual(['Mine']);
 		expect(stepsOf(sequence).find((s) => s.step.id === id)!.step.end).toMatchObject({ kind: 'link', by: 'policy' });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { beforeEach, expect, test } from 'vitest';
 import { CONTEXT, sequenceOf, step, pump } from '../core/testing';
 import type { RunEvent } from '../core/records/runEntry';
+import { snapshotOf } from '../core/records/snapshot';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { TEMPLATES } from '../core/template/templates';
 import { Performing } from './performing.svelte';
@@ -10,7 +11,11 @@ import { Performing } from './performing.svelte';
 let ms = 0;
 beforeEach(() => (ms = 1000));
 /** What lies on the disk: the log, and the sequence that goes with it, written in one order. */
-const disk = (sequence: Sequence) => ({ log: [] as RunEvent[], sequence });
+const disk = (sequence: Sequence) => ({
+	log: [] as RunEvent[],
+	sequence,
+	plans: new Map([[snapshotOf(sequence).id, sequence]])
+});
 const perform = (store: ReturnType<typeof disk>) =>
 	new Performing({
 		sequence: store.sequence,
@@ -20,7 +25,11 @@ const perform = (store: ReturnType<typeof disk>) =>
 		now: () => ms,
 		waits: () => 'never',
 		onlog: (event) => store.log.push(event),
-		onchange: (next) => (store.sequence = next)
+		plans: store.plans,
+		onchange: (next) => {
+			store.sequence = next;
+			store.plans.set(snapshotOf(next).id, next);
+		}
 	});
 const reps = (target: number) => ({ kind: 'reps' as const, min: 1, target, max: 9 });
 const plan = sequenceOf([
@@ -66,14 +75,19 @@ test('left uneven on purpose it is asked no more; a drain is left by a second wo
 	p.note('note', 'asks for warmer hands');
 	expect(store.sequence).toBe(before);
 	expect(store.log.at(-1)).toMatchObject({ kind: 'mark', mark: 'note', words: 'asks for warmer hands', side: 'left' });
-	p.skip();
-	p.skip();
-	p.skip();
+	const skip = () => {
+		ms += 1000;
+		p.runner.tick();
+		p.skip();
+	};
+	skip();
+	skip();
+	skip();
 	expect(p.runner.position.event?.stepId).toBe('c');
-	p.skip();
+	skip();
 	expect(p.said).toMatch(/drain is still open/);
 	expect(p.runner.position.done).toBe(false);
-	p.skip();
+	skip();
 	expect(p.runner.position.done).toBe(true);
 });
 
@@ -100,7 +114,9 @@ const ACTIONS = {
 	even: (p: Performing) => p.even(),
 	tender: (p: Performing) => p.note('tender'),
 	fit: (p: Performing) => (p.askFit(200), p.takeFit()),
-	still: (p: Performing) => p.runner.still()
+	still: (p: Performing) => p.runner.still(),
+	exit: (p: Performing) => p.exit(),
+	undo: (p: Performing) => p.undo()
 } as const;
 
 test('killed two hundred times at any moment, it goes on at the count that was last noted, and nothing done is lost', () => {
@@ -132,5 +148,69 @@ test('killed two hundred times at any moment, it goes on at the count that was l
 			}
 		),
 		{ numRuns: 200 }
+	);
+});
+
+test('a key that is held down skips once, pauses once, and what it did can be taken back', () => {
+	const store = disk(plan);
+	const p = perform(store);
+	p.runner.go();
+	run(p, 5);
+	for (let n = 0; n < 15; n++) {
+		ms += 33;
+		p.skip();
+	}
+	expect(p.runner.position.event?.stepId).toBe('b');
+	expect(p.undoWords).toBe('the jump');
+	p.undo();
+	expect(p.runner.position.event?.stepId).toBe('a');
+	let toggled = 0;
+	for (let n = 0; n < 14; n++) {
+		ms += 12;
+		p.toggle(() => toggled++);
+	}
+	expect(toggled).toBe(1);
+});
+
+test('whatever was done on the stage is taken back step by step, also after a crash, and nothing that was done is lost', () => {
+	fc.assert(
+		fc.property(
+			fc.constantFrom(plan, TEMPLATES[0]!, TEMPLATES[2]!),
+			fc.array(
+				fc.tuple(
+					fc.constantFrom('skip', 'more', 'less', 'other', 'even', 'fit', 'exit'),
+					fc.integer({ min: 1, max: 9 })
+				),
+				{ minLength: 1, maxLength: 6 }
+			),
+			fc.boolean(),
+			(sequence, script, crashes) => {
+				ms = 1000;
+				const store = disk(sequence);
+				let p = perform(store);
+				p.runner.go();
+				const points: number[] = [];
+				for (const [action, seconds] of script) {
+					run(p, seconds);
+					if (p.runner.position.done) break;
+					const before = p.runner.undoPoint;
+					ACTIONS[action as keyof typeof ACTIONS](p);
+					if (p.runner.undoPoint !== before) points.push(0);
+				}
+				p.runner.still();
+				const worked = p.runner.workedSeconds;
+				if (crashes) p = perform(store);
+				for (let n = 0; n < points.length; n++) {
+					ms += 1000;
+					p.undo();
+				}
+				expect(p.runner.undoPoint).toBeNull();
+				expect(p.sequence).toEqual(sequence);
+				expect(store.sequence).toEqual(sequence);
+				// Half a stroke is begun again; nothing else of what was done goes.
+				expect(p.runner.workedSeconds).toBeGreaterThanOrEqual(worked - 8 * points.length - 8);
+			}
+		),
+		{ numRuns: 120 }
 	);
 });

@@ -4,31 +4,30 @@ import type { Photo } from '../core/records/photo';
 import type { Photos } from '../store/photos';
 import type { PhotoBook } from './photoBook.svelte';
 import { Placing } from './placing.svelte';
-
-/** Runs what stores something, and says what went wrong. */
-type Run = <T>(work: () => Promise<T>) => Promise<T | null>;
+import { SaveLoop } from './saveLoop.svelte';
 
 /** The photograph that is open for placing: what is placed is stored at once, one save after the other. */
 export class PhotoPoints {
 	photo: Photo;
-	saving = $state(false);
+	readonly saving: SaveLoop<Photo>;
 	/** Why nothing is suggested, or that it is being looked for; empty otherwise. */
 	suggesting = $state('');
 	readonly placing: Placing;
-	#waiting: Partial<Photo> | null = null;
 	/** Where she usually has points beside where they are suggested. */
 	readonly #offsets: LearntOffsets;
-	#running: Promise<void> | null = null;
 
 	private constructor(
-		private readonly photos: Photos,
+		photos: Photos,
 		private readonly book: PhotoBook,
 		photo: Photo,
 		readonly url: string,
-		others: readonly Photo[],
-		private readonly run: Run
+		others: readonly Photo[]
 	) {
 		this.photo = $state.raw(photo);
+		this.saving = new SaveLoop(
+			(onto) => photos.save(this.photo, onto),
+			({ revision, updatedAt }) => (this.photo = { ...this.photo, revision, updatedAt })
+		);
 		const earlier = others.findLast(
 			(p) => p.view === photo.view && p.takenAt <= photo.takenAt && Object.keys(p.points).length > 0
 		);
@@ -40,11 +39,11 @@ export class PhotoPoints {
 	}
 
 	/** @returns null where there is no such photograph */
-	static async open(photos: Photos, book: PhotoBook, id: string, run: Run): Promise<PhotoPoints | null> {
+	static async open(photos: Photos, book: PhotoBook, id: string): Promise<PhotoPoints | null> {
 		const photo = await photos.get(id);
 		if (!photo) return null;
 		const others = (await photos.of(photo.clientId)).filter((p) => p.id !== id);
-		return new PhotoPoints(photos, book, photo, await book.urlOf(photo.fileId), others, run);
+		return new PhotoPoints(photos, book, photo, await book.urlOf(photo.fileId), others);
 	}
 
 	/** Looks for the points that align and scale; what is found is suggested, and placed by nobody but her. */
@@ -57,20 +56,15 @@ export class PhotoPoints {
 		this.#keep({ suggested: found as Photo['suggested'] });
 	}
 	#keep(change: Partial<Photo>): void {
-		this.#waiting = { ...this.#waiting, ...change };
-		this.#running ??= this.#save().finally(() => (this.#running = null));
-	}
-	async #save(): Promise<void> {
-		this.saving = true;
-		while (this.#waiting) {
-			const change = this.#waiting;
-			this.#waiting = null;
-			const saved = await this.run(() => this.photos.save({ ...this.photo, ...change }));
-			if (saved) this.photo = saved.record;
-		}
-		this.saving = false;
+		this.photo = { ...this.photo, ...change };
+		void this.saving.changed();
 	}
 
-	/** When all that was placed is stored. */
-	settle = async (): Promise<void> => void (await this.#running);
+	/** When all that was placed is stored, or it is known why not. */
+	settle = (): Promise<void> => this.saving.changed();
+	/** Stores what was removed elsewhere as a new record. */
+	keepAsNew(): void {
+		this.photo = { ...this.photo, revision: 0 };
+		void this.saving.resume();
+	}
 }

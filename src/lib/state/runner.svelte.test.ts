@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { CONTEXT, sequenceOf, step } from '../core/testing';
 import { metNow } from '../core/perform/asks';
+import { happenedOf } from '../core/perform/happened';
 import { cuesOf } from '../core/perform/cues';
 import type { RunEvent } from '../core/records/runEntry';
 import { stepsOf } from '../core/sequence/walk';
@@ -25,6 +26,8 @@ const runner = (log: RunEvent[] = [], waits = false) =>
 		cues,
 		clock: () => ms,
 		now: () => ms,
+		// All of it is heard: a page that is not looked at guides by ear.
+		heard: () => ms / 1000,
 		waits: () => (waits ? 'always' : 'never'),
 		onlog: (e) => log.push(e)
 	});
@@ -67,7 +70,7 @@ test('a condition met in the middle: what was done stays, the step is next, and 
 		return { events: list, cues: cuesOf(list, new Map(stepsOf(s).map((x) => [x.step.id, x])), CONTEXT.working) };
 	};
 	const before = planOf(whole);
-	const r = new Runner({ ...before, clock: () => ms, now: () => ms });
+	const r = new Runner({ ...before, clock: () => ms, now: () => ms, heard: () => ms / 1000 });
 	r.go();
 	ms = 5000;
 	r.tick();
@@ -83,7 +86,7 @@ test('a condition met in the middle: what was done stays, the step is next, and 
 });
 
 describe('the stage clock', () => {
-	test('follows the clock even if nobody looked for eleven seconds, as in a hidden tab', () => {
+	test('follows the clock even if nobody looked for thirteen seconds, as long as it was heard', () => {
 		const r = runner();
 		r.go();
 		ms = 13_000;
@@ -149,6 +152,7 @@ describe('the stage clock', () => {
 				signSeconds: signSecondsOf(plan, context.byId),
 				clock: () => ms,
 				now: () => ms,
+				heard: () => ms / 1000,
 				waits: () => 'signs',
 				onsign,
 				log: from,
@@ -177,7 +181,8 @@ describe('the stage clock', () => {
 			'15 s past the plan',
 			'30 s past the plan'
 		]);
-		expect(r.done()[0]).toMatchObject({ seconds: 20, skipped: false });
+		// Ten on each side, and fifteen and thirty past the plan.
+		expect(r.done()[0]).toMatchObject({ seconds: 65, skipped: false });
 		r.still();
 		expect(made([...log]).workedSeconds).toBeCloseTo(r.workedSeconds, 6);
 	});
@@ -186,7 +191,7 @@ describe('the stage clock', () => {
 		const onslept = vi.fn();
 		const r = new Runner({ events, cues, clock: () => ms, now: () => ms, onslept, onlog: (e) => log.push(e) });
 		r.go();
-		ms = 7_000;
+		for (; ms < 7_000; ms += 500) r.tick();
 		r.tick();
 		ms = 607_000;
 		r.tick();
@@ -211,6 +216,7 @@ describe('the stage clock', () => {
 			cues,
 			clock: () => ms,
 			now: () => ms,
+			heard: () => ms / 1000,
 			log: [...log],
 			onlog: (e) => log.push(e)
 		});
@@ -223,7 +229,7 @@ describe('the stage clock', () => {
 		const third = new Runner({ events, cues, clock: () => ms, now: () => ms, log });
 		expect(third.done()[0]).toMatchObject({ leftReps: 5, seconds: 10 });
 	});
-	test('skipped is skipped, done again counts once, and the end is the end', () => {
+	test('skipped is skipped, done again counts again, and the end is the end', () => {
 		const r = runner();
 		r.go();
 		r.skip();
@@ -238,7 +244,7 @@ describe('the stage clock', () => {
 		expect(r.position.done).toBe(true);
 		expect(r.done()).toEqual([
 			{ stepId: 'a', leftReps: 0, rightReps: 0, seconds: 0, skipped: true },
-			{ stepId: 'b', leftReps: 5, rightReps: 5, seconds: 10, skipped: false }
+			{ stepId: 'b', leftReps: 7, rightReps: 7, seconds: 14, skipped: false }
 		]);
 	});
 	test('after a reload it waits where its log ends', () => {
@@ -254,9 +260,9 @@ describe('the stage clock', () => {
 		expect(again.done()[0]!.leftReps).toBe(3);
 	});
 	test('whatever is pressed, and when: the log replayed says what the runner says', () => {
-		type Press = readonly [press: 'go' | 'pause' | 'skip' | 'back' | 'still' | 'tick', waitMs: number];
+		type Press = readonly [press: 'go' | 'pause' | 'skip' | 'back' | 'still' | 'tick' | 'undo', waitMs: number];
 		const press = fc.tuple(
-			fc.constantFrom('go', 'pause', 'skip', 'back', 'still', 'tick'),
+			fc.constantFrom('go', 'pause', 'skip', 'back', 'still', 'tick', 'undo'),
 			fc.integer({ min: 0, max: 9000 })
 		) as fc.Arbitrary<Press>;
 		fc.assert(
@@ -267,7 +273,8 @@ describe('the stage clock', () => {
 				for (const [what, wait] of presses) {
 					ms += wait;
 					r.tick();
-					r[what]();
+					if (what === 'undo') r.undo(null);
+					else r[what]();
 				}
 				r.pause();
 				const again = new Runner({ events, cues, clock: () => 0, now: () => 0, log });
@@ -278,5 +285,162 @@ describe('the stage clock', () => {
 			}),
 			{ numRuns: 200 }
 		);
+	});
+	test('three times the same step is three times, in counts, seconds and minutes', () => {
+		const r = runner();
+		r.go();
+		r.skip();
+		for (let n = 0; n < 2; n++) {
+			ms += 9_000;
+			r.tick();
+			r.back();
+		}
+		ms += 20_000;
+		r.tick();
+		// Four whole strokes of nine seconds, twice, and the whole of it.
+		expect(r.done()[1]).toMatchObject({ stepId: 'b', leftReps: 13, rightReps: 13, seconds: 28 });
+		expect(r.workedSeconds).toBe(28);
+	});
+	test('a skip that is taken back leads to the stroke that was left; what was done meanwhile stays done', () => {
+		const log: RunEvent[] = [];
+		const r = runner(log);
+		r.go();
+		ms = 5_000;
+		r.tick();
+		r.skip();
+		ms = 9_000;
+		r.tick();
+		expect(r.undoPoint?.what).toBe('jump');
+		r.undo(null);
+		expect([r.seconds, r.playing, r.undoPoint]).toEqual([4, true, null]);
+		ms += 40_000;
+		r.tick();
+		expect(r.position.done).toBe(true);
+		expect(r.done()).toMatchObject([
+			{ stepId: 'a', leftReps: 5, rightReps: 5 },
+			{ stepId: 'b', leftReps: 7, rightReps: 7 }
+		]);
+		expect(new Runner({ events, cues, clock: () => 0, now: () => 0, log }).done()).toEqual(r.done());
+	});
+	test('from the end of it one goes back to where one skipped from', () => {
+		const r = runner();
+		r.go();
+		ms = 3_000;
+		r.tick();
+		r.skip();
+		r.skip();
+		expect([r.position.done, r.playing]).toEqual([true, false]);
+		r.undo(null);
+		r.undo(null);
+		expect([r.position.done, r.seconds]).toEqual([false, 2]);
+		r.go();
+		expect(r.playing).toBe(true);
+	});
+	test('a page that stood still and was silent: only what was seen is done, however long it stood, and it is told', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 200, max: 20_000 }),
+				fc.integer({ min: 3_100, max: 4_000_000 }),
+				fc.integer({ min: 0, max: 3_000 }),
+				(seenMs, frozenMs, lateMs) => {
+					ms = 0;
+					const log: RunEvent[] = [];
+					const r = new Runner({ events, cues, clock: () => ms, now: () => ms, onlog: (e) => log.push(e) });
+					r.go();
+					for (; ms < seenMs; ms += 200) r.tick();
+					const last = r.seconds;
+					ms += frozenMs;
+					r.tick();
+					expect([r.playing, r.position.done]).toEqual([false, false]);
+					expect(r.seconds).toBeCloseTo(last, 6);
+					ms += lateMs;
+					r.go();
+					expect(r.haltedSeconds).toBeGreaterThanOrEqual((frozenMs + lateMs) / 1000 - 0.2);
+					expect(r.workedSeconds).toBeLessThanOrEqual(last);
+					expect(log.filter((e) => e.kind === 'pause')).toHaveLength(1);
+				}
+			)
+		);
+	});
+	test('what was heard while the page stood still was guided, and no more', () => {
+		let heard = 0;
+		const r = new Runner({ events, cues, clock: () => ms, now: () => ms, heard: () => heard });
+		r.go();
+		ms = 2_000;
+		heard = 2;
+		r.tick();
+		// Laid tones go on for six seconds more; then the card is silent too.
+		ms = 90_000;
+		heard = 8;
+		r.tick();
+		expect([r.playing, r.seconds]).toEqual([false, 8]);
+		r.go();
+		expect(r.haltedSeconds).toBe(82);
+	});
+	test('the break of a log is a halt with its length, and it is told', () => {
+		const log: RunEvent[] = [];
+		const r = runner(log);
+		r.go();
+		ms = 6_000;
+		r.tick();
+		r.still();
+		ms = 306_000;
+		const again = runner(log);
+		const next = new Runner({ events, cues, clock: () => ms, now: () => ms, log: [...log], onlog: (e) => log.push(e) });
+		next.go();
+		expect([next.seconds, next.haltedSeconds, next.workedSeconds]).toEqual([6, 300, 6]);
+		expect(happenedOf(log)).toEqual([{ mark: 'halt', seconds: 6, lastedSeconds: 300 }]);
+		void again;
+	});
+	test('waiting for a sign survives what interrupts it, with its seconds and its side', () => {
+		const kneaded = step('k', ['masseter'], {
+			motion: 'knead',
+			side: { each: true, first: 'left' },
+			dose: { kind: 'seconds', min: 5, target: 10, max: 40 },
+			until: { signs: ['softer'], capSeconds: 40 }
+		});
+		const { events: plan, context } = judge(sequenceOf([kneaded, step('b', ['malar', 'zygoma'])]), CONTEXT);
+		const log: RunEvent[] = [];
+		const made = (from: readonly RunEvent[]) =>
+			new Runner({
+				events: plan,
+				cues: [],
+				signSeconds: signSecondsOf(plan, context.byId),
+				clock: () => ms,
+				now: () => ms,
+				heard: () => ms / 1000,
+				waits: () => 'signs',
+				log: from,
+				onlog: (e) => log.push(e)
+			});
+		const r = made([]);
+		r.go();
+		ms = 14_000;
+		r.tick();
+		expect([r.seconds, r.untilSign]).toEqual([10, 26]);
+		// Red flags are looked up for a minute: it waits where it waited.
+		r.pause();
+		ms = 74_000;
+		expect([r.seconds, r.untilSign, r.position.event?.stepId, r.position.side]).toEqual([10, 26, 'k', 'left']);
+		r.go();
+		ms = 76_000;
+		r.tick();
+		expect(r.untilSign).toBe(24);
+		r.still();
+		// The page is gone, and comes back: it waits there still, with what was waited.
+		ms = 96_000;
+		const again = made([...log]);
+		expect([again.seconds, again.untilSign, again.position.side, again.playing]).toEqual([10, 24, 'left', false]);
+		again.go();
+		ms = 99_000;
+		again.signed();
+		expect([again.untilSign, again.position.event?.stepId]).toEqual([null, 'k']);
+		const sign = log.find((e) => e.mark === 'sign');
+		expect(sign).toMatchObject({ stepId: 'k', side: 'left', waited: 9, words: '9 s past the plan' });
+		expect(again.haltedSeconds).toBe(80);
+		ms = 100_000;
+		again.pause();
+		expect(again.done()[0]).toMatchObject({ stepId: 'k', seconds: 19 });
+		expect(again.workedSeconds).toBe(20);
 	});
 });

@@ -1,13 +1,25 @@
 import { lastCueIndex, type Cue, type CueKind } from '../core/perform/cues';
 import {
 	doneCounts,
+	doneSince,
 	eventIndexAt,
 	nextStepSeconds,
+	plusCounts,
 	positionAt,
 	previousStepSeconds,
 	type DoneCount
 } from '../core/perform/position';
-import { cutAt, replay, type Stretch } from '../core/perform/run';
+import {
+	playedTo,
+	replay,
+	runStep,
+	workedSeconds,
+	type RunState,
+	type Stretch,
+	type UndoPoint
+} from '../core/perform/run';
+import { isGap } from '../core/perform/meant';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 import type { RunEvent } from '../core/records/runEntry';
 import type { MarkId } from '../core/records/runMarks';
 import type { Waits } from '../core/records/waits';
@@ -34,30 +46,33 @@ interface Options extends Plan {
 	readonly waits?: () => Waits;
 	/** It goes on past the plan, until a sign comes. */
 	readonly onsign?: () => void;
-	/** Nobody looked for so long that nothing can have been guided: it stands where it was. */
+	/** Seconds of the plan that were heard by now, by the clock of the sound card; absent or null: nothing is heard. */
+	readonly heard?: () => number | null;
+	/** The page stood still for longer than so many seconds: what was not heard meanwhile was not guided. */
+	readonly gapSeconds?: number;
+	/** It stood still, and waits where hands were guided last. */
 	readonly onslept?: (seconds: number) => void;
 }
 
-/** A hidden window is looked at once a minute; who does not look for longer slept, as a device with a closed lid. */
-const SLEPT_MS = 150_000;
-
-/** Runs a sequence. The position is a function of the clock, so it stays true however seldom it is asked. */
+/**
+ * Runs a sequence. The position is a function of the clock, so it stays true however seldom it is asked; what was done is
+ * what the log comes to, here as after a crash (`core/perform/run.ts`).
+ */
 export class Runner {
+	/** What the log comes to by now. */
+	#state = $state.raw() as RunState;
+	/** Hands are at work. */
 	playing = $state(false);
 	/** Seconds of the plan. */
 	seconds = $state(0);
-	begun = $state(false);
-	haltedSeconds = $state(0);
 	/** It goes on past the plan until its sign comes: seconds that are left of the longest time; null where it does not. */
 	untilSign = $state<number | null>(null);
-	#signSeconds = 0;
+	/** From where on the plan runs, and since when. */
 	#from = 0;
 	#atMs = 0;
-	#startMs = 0;
-	#haltAtMs: number | null = null;
-	/** When the clock was last read. */
+	/** When the clock, and what is heard, were last read. */
 	#seenMs = 0;
-	#played: Stretch[] = [];
+	#heard: number | null = null;
 	#plan = $state.raw() as Plan;
 	readonly #byKind = new Map<CueKind, readonly Cue[]>();
 	readonly #options: Options;
@@ -65,16 +80,17 @@ export class Runner {
 	position = $derived.by(() =>
 		positionAt(this.#plan.events, this.untilSign === null ? this.seconds : this.seconds - 1e-3)
 	);
+	begun = $derived.by(() => this.#state.begun);
+	haltedSeconds = $derived.by(() => this.#state.haltedSeconds);
+	/** What can be taken back: the last jump, or change of the plan. */
+	undoPoint = $derived.by<UndoPoint | null>(() => this.#state.undo.at(-1) ?? null);
 
 	constructor(options: Options) {
 		this.#options = options;
 		this.#plan = options;
-		const { seconds, played, haltedSeconds, signSeconds, begun } = replay(options.log ?? []);
-		this.#signSeconds = signSeconds;
-		this.seconds = seconds;
-		this.haltedSeconds = haltedSeconds;
-		this.#played = [...played];
-		this.begun = begun;
+		this.#state = replay(options.log ?? []);
+		this.seconds = this.#state.seconds;
+		if (this.#state.waitedSeconds !== null) this.untilSign = this.#signLeft(this.#state.waitedSeconds);
 	}
 
 	/** Goes on by another plan, which is the same up to the event at hand: a condition was met. */
@@ -82,7 +98,10 @@ export class Runner {
 		this.#plan = plan;
 		this.#byKind.clear();
 		// What was added is done first.
-		if (this.untilSign !== null) this.signed();
+		if (this.untilSign === null) return;
+		if (this.playing) return this.signed();
+		this.#log('mark', { mark: 'sign', ...this.#waiting() });
+		this.untilSign = null;
 	}
 
 	get total(): number {
@@ -106,26 +125,43 @@ export class Runner {
 		return cue && this.seconds < cue.atSeconds + half ? (cue.words as 'in' | 'out') : null;
 	});
 
-	#log(kind: RunEvent['kind'], seconds: number, from?: number): void {
-		this.#options.onlog?.({ kind, seconds, atMs: this.#options.now(), ...(from === undefined ? {} : { from }) });
+	#log(kind: RunEvent['kind'], more: Partial<RunEvent> = {}): void {
+		const event: RunEvent = { kind, seconds: this.seconds, atMs: this.#options.now(), ...more };
+		this.#state = runStep(this.#state, event);
+		this.#options.onlog?.(event);
+	}
+
+	/** A log that broke off, with a crash or a closed window: hands were guided up to its last line, and then no more. */
+	#mend(): void {
+		const { running, waitedSeconds: waited, haltedAtMs, lastMs } = this.#state;
+		if (this.playing || (!running && (waited === null || haltedAtMs !== null))) return;
+		this.#log('pause', { atMs: lastMs, ...(waited === null ? {} : { waited }) });
 	}
 
 	/** Reads the clock. Called at each frame, and again when a hidden tab comes back. */
 	tick(): void {
 		if (!this.playing) return;
-		const unseenMs = this.#options.clock() - this.#seenMs;
-		if (unseenMs > SLEPT_MS) return this.#slept(unseenMs);
-		this.#seenMs += unseenMs;
-		const now = this.#from + (this.#options.clock() - this.#atMs) / 1000;
+		const [clock, heard] = [this.#options.clock(), this.#options.heard?.() ?? null];
+		const unseenMs = clock - this.#seenMs;
+		const heardMs = heard === null || this.#heard === null ? 0 : 1000 * (heard - this.#heard);
+		const { gapSeconds = DEFAULT_WORKING.gapSeconds } = this.#options;
+		if (isGap(unseenMs, heardMs, { gapSeconds })) return this.#slept(unseenMs, Math.max(0, heardMs));
+		[this.#seenMs, this.#heard] = [clock, heard];
+		this.#run(clock);
+	}
+
+	/** Where it is at a moment of the clock. */
+	#run(clock: number): void {
+		const sinceSeconds = (clock - this.#atMs) / 1000;
+		if (this.untilSign !== null) return this.#wait(sinceSeconds);
+		const now = this.#from + sinceSeconds;
 		const waits = this.#options.waits?.() ?? 'never';
 		const sign = waits === 'never' ? null : this.#signBy(now);
-		if (sign) {
-			if (this.untilSign === null) this.#holdAt(sign.end);
-			this.untilSign = Math.max(0, sign.end + sign.most - now);
-			if (this.untilSign > 0) return;
-			// The longest time is over.
-			this.#signedAfter(sign.most);
-			return this.tick();
+		if (sign !== null) {
+			this.seconds = sign;
+			this.#hold(0, this.#atMs + 1000 * (sign - this.#from));
+			this.#options.onsign?.();
+			return this.#run(clock);
 		}
 		// Where it waits for a signal, the plan stands still at the beginning of the next step.
 		const until = waits === 'always' ? nextStepSeconds(this.#plan.events, this.seconds) : this.total;
@@ -133,53 +169,76 @@ export class Runner {
 		if (this.seconds >= until) this.#halt();
 	}
 
-	/** The stretch that has come to its end by a moment and may go on until its sign. */
-	#signBy(seconds: number): { readonly end: number; readonly most: number } | null {
+	/** The end of the stretch that has come to it by a moment and may go on until its sign. */
+	#signBy(seconds: number): number | null {
 		const { events, signSeconds = [] } = this.#plan;
 		for (let i = eventIndexAt(events, this.#from); events[i] && events[i]!.endSeconds <= seconds; i++)
-			if (signSeconds[i]) return { end: events[i]!.endSeconds, most: signSeconds[i]! };
+			if (signSeconds[i]) return events[i]!.endSeconds;
 		return null;
 	}
+	/** Seconds that are left until the sign, where it has been waited for so long. */
+	#signLeft(waited: number): number {
+		const { events, signSeconds = [] } = this.#plan;
+		return Math.max(0, (signSeconds[eventIndexAt(events, this.seconds - 1e-3)] ?? 0) - waited);
+	}
 
-	#holdAt(end: number): void {
-		this.seconds = end;
-		this.untilSign = 0;
-		this.#log('still', end);
-		this.#options.onsign?.();
+	/** The plan stands still, and the hands go on. @param waited seconds by now; @param atMs of the clock */
+	#hold(waited: number, atMs: number): void {
+		this.untilSign = this.#signLeft(waited);
+		this.#from = waited;
+		this.#atMs = atMs;
+		this.#log('wait', { waited, atMs: this.#options.now() - (this.#options.clock() - atMs) });
+	}
+	/** Seconds that have been waited for a sign by now. */
+	#waited(): number {
+		if (this.untilSign === null) return 0;
+		return this.playing ? this.#from + (this.#seenMs - this.#atMs) / 1000 : (this.#state.waitedSeconds ?? 0);
+	}
+	#wait(sinceSeconds: number): void {
+		const left = this.#signLeft(this.#from + sinceSeconds);
+		this.untilSign = left;
+		if (left > 0) return;
+		// The longest time is over, however late that is found.
+		const most = this.#signLeft(0);
+		this.#signedAfter(most, this.#atMs + 1000 * (most - this.#from));
+		this.#run(this.#seenMs);
 	}
 
 	/** The sign has come: it goes on by the plan. */
 	signed(): void {
-		if (this.playing && this.untilSign !== null)
-			this.#signedAfter((this.#options.clock() - this.#atMs) / 1000 - (this.seconds - this.#from));
+		if (!this.playing || this.untilSign === null) return;
+		const clock = this.#options.clock();
+		this.#signedAfter(this.#from + (clock - this.#atMs) / 1000, clock);
 	}
 
-	/** It went on past the plan for so long, however late that is found. */
-	#signedAfter(more: number): void {
-		const ms = 1000 * (this.seconds - this.#from + more);
-		const atMs = this.#startMs + ms;
-		const at = { seconds: this.seconds, atMs };
-		this.#options.onlog?.({ kind: 'mark', ...at, mark: 'sign', words: `${Math.round(more)} s past the plan` });
-		this.#played.push(this.#running(this.seconds));
-		this.#signSeconds += more;
+	/** @param waited seconds past the plan; @param clock when it was so */
+	#signedAfter(waited: number, clock: number): void {
+		const atMs = this.#options.now() - (this.#options.clock() - clock);
+		const { event, side } = this.position;
+		const words = `${Math.round(waited)} s past the plan`;
+		const about = { ...(event ? { stepId: event.stepId } : {}), ...(side ? { side } : {}) };
+		this.#log('mark', { mark: 'sign', atMs, waited, words, ...about });
 		this.untilSign = null;
-		[this.#from, this.#startMs] = [this.seconds, atMs];
-		this.#atMs += ms;
-		this.#options.onlog?.({ kind: 'go', ...at });
+		[this.#from, this.#atMs] = [this.seconds, clock];
+		this.#log('go', { atMs });
 	}
 
 	/** Starts, or goes on: an interrupted stroke is begun again, half a stroke is not a stroke. */
 	go(): void {
-		if (this.playing || this.seconds >= this.total) return;
+		if (this.playing) return;
+		this.#mend();
+		if (this.untilSign !== null) {
+			this.playing = true;
+			this.#see();
+			return this.#hold(this.#state.waitedSeconds ?? 0, this.#seenMs);
+		}
+		if (this.seconds >= this.total) return;
 		const { reps, repStartSeconds } = this.position;
 		if (this.begun && reps) this.seconds = repStartSeconds;
-		this.#played = cutAt(this.#played, this.seconds);
-		if (this.#haltAtMs !== null) this.haltedSeconds += Math.max(0, this.#options.now() - this.#haltAtMs) / 1000;
-		this.#haltAtMs = null;
-		this.begun = true;
 		this.playing = true;
-		this.#mark();
-		this.#log('go', this.seconds);
+		this.#see();
+		[this.#from, this.#atMs] = [this.seconds, this.#seenMs];
+		this.#log('go');
 	}
 
 	pause(): void {
@@ -187,67 +246,111 @@ export class Runner {
 		if (this.playing) this.#halt();
 	}
 
-	#slept(ms: number): void {
-		this.#halt(this.#options.now() - ms);
-		this.#options.onslept?.(ms / 1000);
+	/** It stood still: what was heard meanwhile was guided, the rest is a halt. */
+	#slept(unseenMs: number, heardMs: number): void {
+		const guided = this.#seenMs + heardMs;
+		const atMs = this.#options.now() - (unseenMs - heardMs);
+		this.#seenMs = guided;
+		this.#run(guided);
+		if (this.playing) this.#halt(atMs);
+		this.#options.onslept?.((unseenMs - heardMs) / 1000);
 	}
 
 	#halt(atMs = this.#options.now()): void {
-		this.untilSign = null;
-		this.#played.push(this.#running(this.seconds));
+		const waited = this.untilSign === null ? {} : { waited: this.#waited() };
 		this.playing = false;
-		this.#haltAtMs = atMs;
-		this.#options.onlog?.({ kind: 'pause', seconds: this.seconds, atMs });
+		this.#log('pause', { atMs, ...waited });
 	}
 
-	/** Notes what is felt, used, said or changed at this moment. */
-	mark(mark: MarkId, more: Pick<RunEvent, 'stepId' | 'side' | 'place' | 'words'> = {}): void {
-		this.#options.onlog?.({ kind: 'mark', seconds: this.seconds, atMs: this.#options.now(), mark, ...more });
+	/** Notes what is felt, used, said or changed at this moment. @param more of a change: the plan that was in force before */
+	mark(mark: MarkId, more: Pick<RunEvent, 'stepId' | 'side' | 'place' | 'words' | 'snapshot'> = {}): void {
+		this.#log('mark', { mark, ...more });
 	}
 
 	/** Notes how far it has come, so that an interruption loses nothing. */
 	still(): void {
-		if (this.playing) this.#log('still', this.seconds);
+		if (!this.playing) return;
+		this.#log('still', this.untilSign === null ? {} : { waited: this.#waited() });
 	}
 
 	skip(): void {
-		this.#jump(nextStepSeconds(this.#plan.events, this.seconds));
+		this.#jump(
+			nextStepSeconds(this.#plan.events, this.position.event ? this.position.event.startSeconds : this.seconds)
+		);
 	}
 
 	back(): void {
 		this.#jump(previousStepSeconds(this.#plan.events, this.seconds));
 	}
 
+	/** What was waited until now, and of which step: it is work, whatever comes next. */
+	#waiting(): Partial<RunEvent> {
+		if (this.untilSign === null) return {};
+		const { event, side } = this.position;
+		return { waited: this.#waited(), ...(event ? { stepId: event.stepId } : {}), ...(side ? { side } : {}) };
+	}
+
 	#jump(to: number): void {
+		this.tick();
+		this.#mend();
 		const from = this.seconds;
+		if (to === from && this.untilSign === null) return;
+		const waiting = this.#waiting();
 		this.untilSign = null;
-		if (this.playing) this.#played.push(this.#running(from));
-		if (to < from) this.#played = cutAt(this.#played, to);
 		this.seconds = to;
-		this.#mark();
-		this.#log('jump', to, from);
-		if (to >= this.total) this.pause();
+		this.#see();
+		[this.#from, this.#atMs] = [to, this.#seenMs];
+		this.#log('jump', { from, ...waiting });
+		if (to >= this.total && this.playing) this.#halt();
 	}
 
-	#mark(): void {
-		this.#from = this.seconds;
-		this.#atMs = this.#seenMs = this.#options.clock();
-		this.#startMs = this.#options.now();
+	/**
+	 * Takes back the last jump or change of the plan; what was done since stays done.
+	 * @param restored the plan that was in force before, where it was changed
+	 */
+	undo(restored: Plan | null): void {
+		this.tick();
+		this.#mend();
+		const point = this.undoPoint;
+		if (!point) return;
+		const from = this.seconds;
+		const waiting = this.#waiting();
+		let banked: DoneCount[] = [];
+		if (point.snapshot !== undefined) {
+			if (!restored) return;
+			const { events } = this.#plan;
+			banked = doneSince(doneCounts(events, point.played), doneCounts(events, this.stretches()));
+			this.#plan = restored;
+			this.#byKind.clear();
+		}
+		this.untilSign = null;
+		const at = positionAt(this.#plan.events, point.seconds);
+		this.seconds = at.reps ? at.repStartSeconds : point.seconds;
+		this.#see();
+		[this.#from, this.#atMs] = [this.seconds, this.#seenMs];
+		this.#log('undo', { from, ...waiting, ...(banked.length ? { banked } : {}) });
+		// What ended by the jump goes on only when it is begun.
+		if (this.playing && this.seconds >= this.total) this.#halt();
 	}
 
-	#running = (to: number): Stretch => ({ from: this.#from, to, startMs: this.#startMs });
+	#see(): void {
+		this.#seenMs = this.#options.clock();
+		this.#heard = this.#options.heard?.() ?? null;
+	}
 
 	/** What of the plan was played, and when. */
 	stretches(): readonly Stretch[] {
-		return this.playing ? [...this.#played, this.#running(this.seconds)] : this.#played;
+		return playedTo(this.#state, this.seconds);
 	}
 
-	/** What was really done of each step. */
+	/** What was really done of each step: past the plan until a sign, and by plans that were taken back, too. */
 	done(): DoneCount[] {
-		return doneCounts(this.#plan.events, this.stretches());
+		const { signs, banked } = this.#state;
+		const past = signs.map(({ stepId, seconds }) => ({ stepId, leftReps: 0, rightReps: 0, seconds, skipped: false }));
+		return plusCounts(doneCounts(this.#plan.events, this.stretches()), [...past, ...banked]);
 	}
 
 	get workedSeconds(): number {
-		return this.stretches().reduce((s, p) => s + p.to - p.from, this.#signSeconds);
+		return workedSeconds(this.#state, this.seconds, this.#waited());
 	}
 }

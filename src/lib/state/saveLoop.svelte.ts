@@ -1,5 +1,6 @@
 import { RecordGone } from '../store/recordGone';
 import { storageTrouble } from '../store/plainWords';
+import type { Saved } from '../store/repository';
 import { oncePainted } from './oncePainted';
 
 export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version' | 'gone';
@@ -8,10 +9,11 @@ export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version' | 'gon
 const painted = (): Promise<void> => new Promise((done) => oncePainted(done));
 
 /**
- * Saves after every change, one save at a time: what changes meanwhile is saved next, never lost and never from an
- * old revision.
+ * The one way in which whatever is edited gets stored. Saves after every change, one save at a time: what changes meanwhile is
+ * saved next, never lost and never from an old revision. Where something else was stored meanwhile, it goes on in a second
+ * version beside it, until one of the two is chosen.
  */
-export class SaveLoop {
+export class SaveLoop<T> {
 	state = $state<SaveState>('saved');
 	/** What went wrong, in plain words. */
 	trouble = $state('');
@@ -19,36 +21,57 @@ export class SaveLoop {
 	gone = $state.raw<{ readonly words: string; readonly keepable: boolean } | null>(null);
 	#running: Promise<void> | null = null;
 	#dirty = false;
+	/** The second version in which it is kept. */
+	#onto: string | null = null;
 
-	/** @param save saves the present draft; answers whether it became a second version */
-	constructor(private readonly save: () => Promise<boolean>) {}
+	/**
+	 * @param save saves the present draft, into the second version where there is one
+	 * @param taken hears what was stored, so that the draft says from which revision it goes on
+	 */
+	constructor(
+		private readonly save: (onto: string | null) => Promise<Saved<T>>,
+		private readonly taken: (record: T) => void
+	) {}
 
 	/** Something was changed. Resolves when all of it is saved, or when it is known why not. */
 	changed(): Promise<void> {
 		this.#dirty = true;
-		if (this.state === 'second-version' || this.gone) return Promise.resolve();
+		if (this.gone) return Promise.resolve();
 		return (this.#running ??= this.#run());
 	}
 
 	async #run(): Promise<void> {
-		this.state = 'saving';
+		if (this.state !== 'second-version') this.state = 'saving';
 		try {
 			while (this.#dirty) {
 				await painted();
 				this.#dirty = false;
-				if (!(await this.save())) continue;
-				this.state = 'second-version';
-				return;
+				this.#take(await this.save(this.#onto));
 			}
-			this.state = 'saved';
+			this.state = this.#onto === null ? 'saved' : 'second-version';
 			this.trouble = '';
 		} catch (error) {
+			this.#dirty = true;
 			if (error instanceof RecordGone) return this.lose(error.message, error.owner === null);
 			this.state = 'trouble';
 			this.trouble = storageTrouble(error);
 		} finally {
 			// At once: whatever is changed from here on begins anew.
 			this.#running = null;
+		}
+	}
+	#take(saved: Saved<T>): void {
+		switch (saved.outcome) {
+			case 'saved':
+				this.#onto = null;
+				return this.taken(saved.record);
+			case 'second-version':
+				// The draft stays one of the revision that it was made from: it never stands for the stored one.
+				this.#onto = saved.secondId;
+				this.state = 'second-version';
+				return;
+			default:
+				saved satisfies never;
 		}
 	}
 
@@ -61,6 +84,7 @@ export class SaveLoop {
 	/** It goes on as a new record: the draft says revision 0 by now. */
 	resume(): Promise<void> {
 		this.gone = null;
+		this.#onto = null;
 		this.state = 'saved';
 		return this.changed();
 	}

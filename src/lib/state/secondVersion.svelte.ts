@@ -1,5 +1,6 @@
 import type { KindId } from '../core/records/tables';
 import { liveRows } from '../store/liveRows.svelte';
+import { ifHere } from '../store/rows';
 import type { VersionPair } from '../store/repository';
 import { useApp } from './app.svelte';
 
@@ -10,26 +11,26 @@ async function told(kind: PlainKind, pair: VersionPair | null) {
 	if (!pair) return null;
 	const { kindOf } = await import('../core/records/kinds');
 	const of = kindOf(kind).facts!;
-	const others = of(pair.second.record);
-	const facts = of(pair.stored).map(([name, stored], i) => ({ name, stored, second: others[i]?.[1] ?? '' }));
+	const [ours, others] = [new Map(of(pair.stored)), new Map(of(pair.second.record))];
+	const names = [...new Set([...ours.keys(), ...others.keys()])];
+	const facts = names.map((name) => ({ name, stored: ours.get(name) ?? '', second: others.get(name) ?? '' }));
 	return { second: pair.second, facts };
 }
 
 /** Another version of a record, beside the stored one, in facts. Must be called during component initialisation. */
 export function useSecondVersion(kind: PlainKind, id: () => string | null) {
 	const app = useApp();
-	const versions = liveRows(
-		id,
-		async (recordId) => (recordId ? told(kind, await app.repo.versionPair(kind, recordId)) : null),
-		null
+	const versions = liveRows(id, async (recordId) =>
+		recordId ? told(kind, await app.repo.versionPair(kind, recordId)) : null
 	);
+	const found = () => ifHere(versions.current);
 	return {
 		/** What differs or not, field by field; null where there is but one version. */
 		get facts() {
-			return versions.current?.facts ?? null;
+			return found()?.facts ?? null;
 		},
 		settle: async (choice: 'stored' | 'second'): Promise<void> => {
-			const { current } = versions;
+			const current = found();
 			if (current) await app.run(() => app.repo.settle(current.second, choice));
 		}
 	};

@@ -127,6 +127,8 @@ describe('the draft of a sequence', () => {
 	});
 });
 
+const STORED = { outcome: 'saved', record: null } as const;
+const TAKEN = () => {};
 describe('saving', () => {
 	test('one at a time; what changes meanwhile is saved next', async () => {
 		let running = 0;
@@ -136,8 +138,8 @@ describe('saving', () => {
 			await new Promise((resolve) => setTimeout(resolve, 120));
 			running--;
 			saves++;
-			return false;
-		});
+			return STORED;
+		}, TAKEN);
 		void loop.changed();
 		void loop.changed();
 		await vi.waitFor(() => expect(running).toBe(1));
@@ -150,8 +152,8 @@ describe('saving', () => {
 		let broken = true;
 		const loop = new SaveLoop(async () => {
 			if (broken) throw Object.assign(new Error('x'), { name: 'QuotaExceededError' });
-			return false;
-		});
+			return STORED;
+		}, TAKEN);
 		await loop.changed();
 		expect([loop.state, loop.trouble]).toEqual(['trouble', expect.stringMatching(/full/)]);
 		broken = false;

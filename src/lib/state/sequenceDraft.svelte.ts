@@ -1,7 +1,7 @@
 import type { ClientFacts } from '../core/screening/clientFacts.schema';
 import { withUpkeep } from '../core/links/drainPolicy';
 import type { Edit } from '../core/sequence/edit.schema';
-import { EditRefused } from '../core/sequence/edits';
+import { edited, EditRefused } from '../core/sequence/edits';
 import { editTo } from '../core/sequence/editTo';
 import { Chosen } from './chosen.svelte';
 import { commit, redo, soundHistory, undo, type Check, type Draft } from '../core/sequence/history';
@@ -11,11 +11,13 @@ import type { Step } from '../core/step/step.schema';
 import { LIKENESSES, stepsLike, type LikenessId } from '../core/sequence/likeness';
 import { findStep, stepsOf, type PlacedStep } from '../core/sequence/walk';
 import { eventIndexAt, positionAt } from '../core/perform/position';
-import { fixIn, judge, type Judgement, type JudgeInput } from '../core/rules/judge';
+import { fitTo, type Fit } from '../core/fit/fit';
+import { bringsNothingGrave, fixIn, judge, type Judgement, type JudgeInput } from '../core/rules/judge';
 import { mendEach, mendSafe } from '../core/rules/mend';
 import { muteFinding, unmuteFinding } from '../core/rules/mutes';
 import type { FindingGroup } from '../core/rules/grouping';
 import type { Finding } from '../core/rules/rule';
+import type { SequenceRecord } from '../core/records/sequenceRecord';
 import type { Repository } from '../store/repository';
 import { SaveLoop } from './saveLoop.svelte';
 
@@ -60,7 +62,7 @@ export class SequenceDraft {
 	refusal = $state('');
 	/** The label of the last edit, for a screen reader. */
 	said = $state('');
-	readonly saving: SaveLoop;
+	readonly saving: SaveLoop<SequenceRecord>;
 	/** The steps that are chosen together, the selected one among them. */
 	readonly chosen = new Chosen(
 		() => this.steps.map((s) => s.step.id),
@@ -103,14 +105,13 @@ export class SequenceDraft {
 		if (dropped) this.refusal = droppedWords(dropped);
 		this.#settled = initial.sequence;
 		this.savedAt = initial.sequence.updatedAt;
-		this.saving = new SaveLoop(async () => {
-			const { sequence, history } = this.#draft;
-			const { record, second } = await repo.saveSequence(sequence, history);
-			const { revision, updatedAt } = record.sequence;
-			this.#draft = { ...this.#draft, sequence: { ...this.#draft.sequence, revision, updatedAt } };
-			this.savedAt = updatedAt;
-			return second;
-		});
+		this.saving = new SaveLoop(
+			(onto) => repo.saveSequence(this.#draft.sequence, this.#draft.history, onto),
+			({ sequence: { revision, updatedAt } }) => {
+				this.#draft = { ...this.#draft, sequence: { ...this.#draft.sequence, revision, updatedAt } };
+				this.savedAt = updatedAt;
+			}
+		);
 	}
 
 	/** From now on every edit is checked whole; what was edited before that is looked at now, and taken back where it was none that is allowed. */
@@ -247,6 +248,20 @@ export class SequenceDraft {
 		if (findings.length === 1) return this.fixOf(lead);
 		const wanted = (f: Finding) => f.ruleId === lead.ruleId && f.severity === lead.severity;
 		return mendEach(this.sequence, { ...this.context, client: this.client }, wanted)?.edit ?? null;
+	}
+
+	/** How it would fit so many seconds. What would bring a stop or a caution is not offered, and says so. */
+	fitTo(seconds: number): Fit {
+		const given = { ...this.context, client: this.client };
+		const fit = fitTo(this.sequence, seconds, given);
+		if (!fit.edit || bringsNothingGrave(this.sequence, edited(this.sequence, fit.edit), given)) return fit;
+		return {
+			...fit,
+			edit: null,
+			fits: false,
+			changes: [],
+			why: 'Fitting it by counts would bring a stop or a caution. Change the steps by hand.'
+		};
 	}
 
 	/** All fixes that are safe, as one edit; null where there is none. */

@@ -6,18 +6,17 @@ import { SaveLoop } from './saveLoop.svelte';
 /** A session being written down; each entry is saved at once. */
 export class SessionDraft {
 	current = $state.raw() as Session;
-	readonly saving: SaveLoop;
+	readonly saving: SaveLoop<Session>;
 
 	readonly #now: () => string;
 
 	constructor(initial: Session, repo: Repository) {
 		this.#now = () => repo.stamp().now;
 		this.current = initial;
-		this.saving = new SaveLoop(async () => {
-			const { record, second } = await repo.saveSession(this.current);
-			this.current = { ...this.current, revision: record.revision, updatedAt: record.updatedAt };
-			return second;
-		});
+		this.saving = new SaveLoop(
+			(onto) => repo.saveSession(this.current, onto),
+			({ revision, updatedAt }) => (this.current = { ...this.current, revision, updatedAt })
+		);
 	}
 
 	/** Stores what was removed elsewhere as a new record. */

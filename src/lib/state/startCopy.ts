@@ -5,6 +5,6 @@ import type { Repository } from '../store/repository';
 export async function startCopy(repo: Repository, ready: Sequence, title = ready.title): Promise<string> {
 	const { now, newId } = repo.stamp();
 	const copy = { ...ready, id: newId(), revision: 0, updatedAt: now, title };
-	await repo.saveSequence(copy);
+	await repo.addSequence(copy);
 	return copy.id;
 }

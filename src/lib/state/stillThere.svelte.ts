@@ -12,11 +12,12 @@ import { useApp } from './app.svelte';
  */
 export function followWhetherThere(kind: KindId, id: () => string, edited: () => boolean, onlost: () => void): void {
 	const app = useApp();
-	const there = liveRows(id, (recordId) => app.repo.has(kind, recordId), true);
+	const there = liveRows(id, (recordId) => app.repo.has(kind, recordId));
 	let seen = false;
 	$effect(() => {
-		if (!there.loaded || !edited()) return;
-		if (!there.current && seen) untrack(onlost);
-		seen = there.current;
+		const read = there.current;
+		if (read.state !== 'here' || !edited()) return;
+		if (!read.rows && seen) untrack(onlost);
+		seen = read.rows;
 	});
 }

@@ -6,8 +6,8 @@ interface Options {
 	value: () => string;
 	/** What the value belongs to: it may change while one types, by a running cursor say. */
 	of: () => string;
-	/** Stores what is typed, with what it was begun for. Returns the words of a refusal, or nothing. */
-	keep: (text: string, of: string) => string | void;
+	/** Stores what is typed, with what it was begun for and the value from which it was typed on. Returns the words of a refusal, or nothing. */
+	keep: (text: string, of: string, from: string) => string | void;
 }
 
 /**
@@ -61,7 +61,7 @@ export class Typed {
 		const text = this.#text;
 		if (text === null || text === this.#mine) return;
 		// What saves in its own time answers with a promise: that is no refusal.
-		const answer = this.#options.keep(text, this.#of);
+		const answer = this.#options.keep(text, this.#of, this.#mine);
 		this.refusal = typeof answer === 'string' ? answer : '';
 		if (!this.refusal) this.#mine = text;
 	};

@@ -31,8 +31,8 @@ export async function addPhoto(
 	});
 }
 
-export const savePhoto = (db: SoftTideDb, stamp: Stamp, photo: Photo): Promise<Saved<Photo>> =>
-	db.transaction('rw', db.tables, () => saveRecord(db, 'photo', photo, stamp));
+export const savePhoto = (db: SoftTideDb, stamp: Stamp, photo: Photo, onto: string | null): Promise<Saved<Photo>> =>
+	db.transaction('rw', db.tables, () => saveRecord(db, 'photo', photo, stamp, onto));
 
 export const dropPhoto = async (db: SoftTideDb, id: string): Promise<void> =>
 	void (await removeRecord(db, 'photo', id));

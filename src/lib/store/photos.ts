@@ -1,5 +1,6 @@
 import type { Binary } from '../core/records/binary';
 import type { Photo } from '../core/records/photo';
+import type { ClientId } from '../core/step/common.schema';
 import { tableOf, type SoftTideDb } from './db';
 import type { Stamp } from './reading';
 import type { Saved } from './saveRecord';
@@ -22,7 +23,7 @@ export class Photos {
 	) {}
 
 	/** Of a client, the earliest first. */
-	of = async (clientId: string): Promise<Photo[]> =>
+	of = async (clientId: ClientId): Promise<Photo[]> =>
 		(await tableOf(this.db, 'photo').where('clientId').equals(clientId).toArray()).sort(
 			(a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id)
 		);
@@ -34,8 +35,9 @@ export class Photos {
 	/** Keeps a photograph with its picture and a small one of it. @throws whatever the database throws; nothing is stored then */
 	add = async (photo: NewPhoto, picture: PictureFile, thumb: PictureFile): Promise<Photo> =>
 		(await writing()).addPhoto(this.db, this.stamp(), photo, picture, thumb);
-	/** Points, notes: what is known of it. */
-	save = async (photo: Photo): Promise<Saved<Photo>> => (await writing()).savePhoto(this.db, this.stamp(), photo);
+	/** Points, notes: what is known of it. @param onto the second version in which it is kept by now */
+	save = async (photo: Photo, onto: string | null = null): Promise<Saved<Photo>> =>
+		(await writing()).savePhoto(this.db, this.stamp(), photo, onto);
 	/** With its files, where no other photograph has the same. */
 	remove = async (id: string): Promise<void> => (await writing()).dropPhoto(this.db, id);
 }

@@ -83,3 +83,14 @@ export async function nearlyFull(
 		return '';
 	}
 }
+
+/** Names of tables, as one speaks of what lies in them. */
+const TABLE_SAID = (table: string): string => table.replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
+
+/** Records that cannot be opened, by name: what happened, what is safe, what to do. */
+export function damagedWords(rows: readonly { readonly table: string; readonly id: string }[]): string {
+	const names = rows.slice(0, 3).map(({ table, id }) => `${TABLE_SAID(table)}, ${id}`);
+	const more = rows.length > names.length ? ` and ${rows.length - names.length} more` : '';
+	const one = rows.length === 1;
+	return `${one ? 'One record' : `${rows.length} records`} cannot be opened: ${names.join('; ')}${more}. All others are shown. Import a backup from before to get ${one ? 'it' : 'them'} back.`;
+}

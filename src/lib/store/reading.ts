@@ -14,6 +14,7 @@ import { DEFAULT_SETTINGS } from '../core/records/defaultSettings';
 import { KIND_IDS, tableRow, type KindId } from '../core/records/tables';
 import type { School } from '../core/school/school.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
+import type { ClientId, SequenceId, SessionId } from '../core/step/common.schema';
 import type { Technique } from '../core/technique/technique.schema';
 import type { DrillId } from '../core/train/drills';
 import { DEFAULT_WORKING } from '../core/working/defaultWorking';
@@ -87,9 +88,9 @@ export class Reading {
 	/** By name. Sorted here: a locked store keeps no key of names. */
 	clients = async (): Promise<Client[]> =>
 		(await this.table('client').toArray()).sort((a, b) => a.name.localeCompare(b.name, 'en') || (a.id < b.id ? -1 : 1));
-	client = (id: string): Promise<Client | undefined> => this.table('client').get(id);
+	client = (id: ClientId): Promise<Client | undefined> => this.table('client').get(id);
 	/** All that is recorded of a client, and nothing of anybody else: what a file of her alone holds. */
-	rowsOfClient = async (id: string): Promise<SomeRows> => {
+	rowsOfClient = async (id: ClientId): Promise<SomeRows> => {
 		const [client, sessions] = await Promise.all([this.client(id), this.sessionsOf(id)]);
 		const wanted = new Set(sessions.flatMap((s) => (s.sequence ? [s.sequence.snapshot] : [])));
 		const snapshots = await this.table('snapshot').bulkGet([...wanted]);
@@ -100,18 +101,18 @@ export class Reading {
 		};
 	};
 	sequences = (): Promise<SequenceRecord[]> => this.table('sequence').orderBy('updatedAt').reverse().toArray();
-	sequence = (id: string): Promise<SequenceRecord | undefined> => this.table('sequence').get(id);
-	session = (id: string): Promise<Session | undefined> => this.table('session').get(id);
-	readonly #inOrder = (clientId: string) =>
+	sequence = (id: SequenceId): Promise<SequenceRecord | undefined> => this.table('sequence').get(id);
+	session = (id: SessionId): Promise<Session | undefined> => this.table('session').get(id);
+	readonly #inOrder = (clientId: ClientId) =>
 		this.table('session').where('[clientId+order]').between([clientId, 0], [clientId, Infinity]);
 	/** So many of her latest that one is among them which is not open, if she has one. */
-	readonly #latest = (clientId: string, open: readonly Session[]) =>
+	readonly #latest = (clientId: ClientId, open: readonly Session[]) =>
 		this.#inOrder(clientId)
 			.reverse()
 			.limit(open.length + 1);
-	sessionsOf = (clientId: string): Promise<Session[]> => this.#inOrder(clientId).toArray();
+	sessionsOf = (clientId: ClientId): Promise<Session[]> => this.#inOrder(clientId).toArray();
 	/** Her last session. */
-	lastSessionOf = (clientId: string): Promise<Session | undefined> => this.#inOrder(clientId).last();
+	lastSessionOf = (clientId: ClientId): Promise<Session | undefined> => this.#inOrder(clientId).last();
 	/** The sessions since a moment, latest first. @param since ISO date and time */
 	sessionsSince = (since: string): Promise<Session[]> =>
 		this.table('session').where('startedAt').aboveOrEqual(since).reverse().sortBy('order');
@@ -151,7 +152,7 @@ export class Reading {
 		return ids.find((id) => !open.some((s) => s.id === id));
 	}
 	/** The last session of a client; one that was interrupted is none yet. */
-	async lastVisitOf(clientId: string): Promise<Session | undefined> {
+	async lastVisitOf(clientId: ClientId): Promise<Session | undefined> {
 		const open = (await this.openSessions()).filter((s) => s.clientId === clientId);
 		const id = await this.#lastIdBut(clientId, open);
 		return id === undefined ? undefined : this.session(id);
@@ -185,11 +186,14 @@ export class Reading {
 	performed = async ({ sequence }: Pick<Session, 'sequence'>): Promise<Sequence | null> =>
 		sequence ? ((await this.table('snapshot').get(sequence.snapshot))?.sequence ?? null) : null;
 
+	/** A sequence that was in force at some time; null where it is not kept. */
+	snapshot = async (id: string): Promise<Sequence | null> => (await this.table('snapshot').get(id))?.sequence ?? null;
+
 	/** The sequence as it was planned, where something was changed while working. */
 	planned = ({ planned }: Pick<Session, 'planned'>): Promise<Sequence | null> => this.performed({ sequence: planned });
 
 	/** The log of a stage, in order. */
-	run = (sessionId: string): Promise<RunEntry[]> =>
+	run = (sessionId: SessionId): Promise<RunEntry[]> =>
 		this.table('run-entry').where('sessionId').equals(sessionId).sortBy('n');
 	/** All that she has added to the shipped library, by title. */
 	async customLibrary(): Promise<CustomLibrary> {
@@ -208,7 +212,7 @@ export class Reading {
 	bin = async (): Promise<Kept[]> =>
 		(await this.table('kept').where('kind').equals('removed').sortBy('keptAt')).reverse();
 	/** The versions of a sequence that were kept, latest first. */
-	versionsOf = async (sequenceId: string): Promise<Kept[]> =>
+	versionsOf = async (sequenceId: SequenceId): Promise<Kept[]> =>
 		(await this.table('kept').where('sequenceId').equals(sequenceId).sortBy('keptAt'))
 			.filter((k) => k.kind === 'version')
 			.reverse();

@@ -169,7 +169,7 @@ describe('a kind that was only declared', () => {
 	test('is saved with revisions, and an older save stands beside until one is chosen', async () => {
 		const db = await filled(rows!);
 		await saveRecord(db, id, { ...wish, wish: 'Mine' }, stamp);
-		expect((await saveRecord(db, id, { ...wish, wish: 'Yours' }, stamp)).second).toBe(true);
+		expect((await saveRecord(db, id, { ...wish, wish: 'Yours' }, stamp)).outcome).toBe('second-version');
 		const [second] = await tableOf(db, 'second-version').where('recordId').equals('w').toArray();
 		expect(second!.record).toMatchObject({ wish: 'Yours' });
 		await settleVersions(db, second!, 'second', stamp);

@@ -2,6 +2,7 @@ import { Photos } from './photos';
 import { Reading } from './reading';
 import type { Writing } from './writing';
 
+export type { Saved } from './saveRecord';
 export type { CustomKind, CustomLibrary, Stamp, VersionPair, Visits } from './reading';
 
 type Works = {
@@ -34,9 +35,11 @@ export class Repository extends Reading {
 
 	readonly settle = this.#write('settle');
 	readonly saveClient = this.#write('saveClient');
+	readonly addClient = this.#write('addClient');
 	readonly changeClient = this.#write('changeClient');
 	readonly removeClient = this.#write('removeClient');
 	readonly saveSequence = this.#write('saveSequence');
+	readonly addSequence = this.#write('addSequence');
 	readonly archive = this.#write('archive');
 	readonly makeFor = this.#write('makeFor');
 	readonly saveSession = this.#write('saveSession');
@@ -56,6 +59,6 @@ export class Repository extends Reading {
 	readonly discardComparison = this.#write('discardComparison');
 	readonly saveComparison = this.#write('saveComparison');
 	readonly saveSettings = this.#write('saveSettings');
-	readonly saveWorking = this.#write('saveWorking');
+	readonly changeWorking = this.#write('changeWorking');
 	readonly wipe = this.#write('wipe');
 }

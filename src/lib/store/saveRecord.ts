@@ -5,11 +5,13 @@ import { tableOf, type SoftTideDb } from './db';
 import { RecordGone } from './recordGone';
 import { sweepReferred } from './removeRecord';
 
-export interface Saved<T> {
-	readonly record: T;
-	/** True where an older revision was saved: the record stands as a second version, nothing was overwritten. */
-	readonly second: boolean;
-}
+/**
+ * What became of a save. It stands, or, where something else was stored meanwhile, it is kept as a second version beside that:
+ * whoever saves says which, and goes on in the second version until one of the two is chosen.
+ */
+export type Saved<T> =
+	| { readonly outcome: 'saved'; readonly record: T }
+	| { readonly outcome: 'second-version'; readonly record: T; readonly secondId: string };
 
 export interface Stamp {
 	readonly now: string;
@@ -30,6 +32,7 @@ export const secondVersionOf = (kind: KindId, record: StoredRecord, stamp: Stamp
 /**
  * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
  * @param draft checked here against the schema of its kind; revision 0 is a new record
+ * @param onto the second version in which the draft is kept by now, as long as no choice was made
  * @returns the record as stored, with its new revision
  * @throws {ZodError} if the draft is not valid; RecordGone if it was stored and is no more; nothing is stored then
  */
@@ -37,7 +40,8 @@ export async function saveRecord<K extends KindId>(
 	db: SoftTideDb,
 	id: K,
 	draft: unknown,
-	stamp: Stamp
+	stamp: Stamp,
+	onto: string | null = null
 ): Promise<Saved<RecordOf<K>>> {
 	const kind = kindOf(id);
 	const table = tableOf(db, id) as unknown as Saving;
@@ -48,11 +52,36 @@ export async function saveRecord<K extends KindId>(
 		const known = await table.get(given.id);
 		const owner = await missingOwner(db, kind, given);
 		if (owner || (!known && given.revision > 0)) throw new RecordGone(kind.title, owner);
-		const record = stamped(kind, given, given.revision + 1, stamp.now);
-		const second = known !== undefined && known.revision !== given.revision;
-		if (second) await seconds.put(secondVersionOf(id, record, stamp));
-		else await table.put(record);
-		return { record: record as unknown as RecordOf<K>, second };
+		const stored = stamped(kind, given, given.revision + 1, stamp.now);
+		const record = stored as unknown as RecordOf<K>;
+		const open = onto === null ? undefined : await seconds.get(onto);
+		if (open || (known !== undefined && known.revision !== given.revision)) {
+			const second = { ...secondVersionOf(id, stored, stamp), ...(open ? { id: open.id } : {}) };
+			await seconds.put(second);
+			return { outcome: 'second-version' as const, record, secondId: second.id };
+		}
+		await table.put(stored);
+		return { outcome: 'saved' as const, record };
+	});
+}
+
+/** Keeps a record beside the stored one of its id, whatever its revision: in a second version of its own, or in the one that is open. */
+export async function keepBeside<K extends KindId>(
+	db: SoftTideDb,
+	id: K,
+	draft: unknown,
+	stamp: Stamp,
+	onto: string | null
+): Promise<Saved<RecordOf<K>>> {
+	const kind = kindOf(id);
+	const given = kind.schema.parse(draft);
+	const record = stamped(kind, given, given.revision, stamp.now);
+	const seconds = tableOf(db, 'second-version');
+	return db.transaction('rw', seconds, async () => {
+		const open = onto === null ? undefined : await seconds.get(onto);
+		const second = { ...secondVersionOf(id, record, stamp), ...(open ? { id: open.id } : {}) };
+		await seconds.put(second);
+		return { outcome: 'second-version' as const, record: record as unknown as RecordOf<K>, secondId: second.id };
 	});
 }
 

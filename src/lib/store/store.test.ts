@@ -67,14 +67,14 @@ describe('revisions', () => {
 		const mine = (await repo.sequence('s1'))!.sequence;
 		await repo.saveSequence({ ...mine, title: 'Mine' });
 		const late = await repo.saveSequence({ ...mine, title: 'Yours' });
-		expect(late.second).toBe(true);
+		expect(late.outcome).toBe('second-version');
 		expect((await repo.sequence('s1'))!.sequence.title).toBe('Mine');
 		const [second] = await repo.secondVersionsOf('s1');
 		expect((second!.record as unknown as SequenceRecord).sequence.title).toBe('Yours');
 		await settleVersions(repo.db, second!, 'both', repo.stamp());
 		expect((await repo.sequences()).map((s) => s.sequence.title).sort()).toEqual(['Mine', 'Yours (second version)']);
 		const again = await repo.saveSequence({ ...mine, title: 'Late again' });
-		expect(again.second).toBe(true);
+		expect(again.outcome).toBe('second-version');
 		await settleVersions(repo.db, (await repo.secondVersionsOf('s1'))[0]!, 'second', repo.stamp());
 		expect((await repo.sequence('s1'))!.sequence).toMatchObject({ title: 'Late again', revision: 3 });
 	});
@@ -82,7 +82,7 @@ describe('revisions', () => {
 		const repo = await filled();
 		const [stored] = await repo.clients();
 		await repo.saveClient({ ...stored, name: 'Bodil' });
-		expect((await repo.saveClient({ ...stored, name: 'Bob' })).second).toBe(true);
+		expect((await repo.saveClient({ ...stored, name: 'Bob' })).outcome).toBe('second-version');
 		expect((await repo.client('c'))!.name).toBe('Bodil');
 		const [second] = await repo.secondVersionsOf('c');
 		await settleVersions(repo.db, second!, 'second', repo.stamp());
@@ -157,7 +157,9 @@ describe('revisions', () => {
 		const item = { ...MEDIA[0]!, id: 'mine', title: 'My oil' };
 		const { record } = await repo.keepCustom('medium', item, 0);
 		await repo.keepCustom('medium', { ...item, title: 'Theirs' }, record.revision);
-		expect((await repo.keepCustom('medium', { ...item, title: 'Mine' }, record.revision)).second).toBe(true);
+		expect((await repo.keepCustom('medium', { ...item, title: 'Mine' }, record.revision)).outcome).toBe(
+			'second-version'
+		);
 		const pair = (await repo.versionPair('medium', 'mine'))!;
 		const titles = [pair.stored, pair.second.record].map((r) => kindOf('medium').facts!(r)[0]![1]);
 		expect(titles).toEqual(['Theirs', 'Mine']);

@@ -1,4 +1,5 @@
-import { clientKind, type Client, type ClientChange } from '../core/records/client';
+import { dequal } from 'dequal';
+import { clientKind, type Client, type ClientChange, type ClientSeen } from '../core/records/client';
 import type { Comparison } from '../core/records/comparison';
 import type { CustomRecord } from '../core/records/custom';
 import type { DrillRound } from '../core/records/drillRound';
@@ -10,12 +11,18 @@ import { sessionKind, type Session } from '../core/records/session';
 import type { Settings } from '../core/records/settings';
 import { refTo, snapshotOf } from '../core/records/snapshot';
 import { tableRow } from '../core/records/tables';
+import type { ClientId, SequenceId, SessionId } from '../core/step/common.schema';
 import { EMPTY_HISTORY, type Draft } from '../core/sequence/history';
 import { StoredSequenceSchema, type Sequence } from '../core/sequence/sequence.schema';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
+import type { Working } from '../core/working/working.schema';
 import { Reading, type CustomKind } from './reading';
 import { RecordGone } from './recordGone';
 import { removeRecord } from './removeRecord';
-import { saveRecord, settleVersions, type Choice, type Saved } from './saveRecord';
+import { keepBeside, saveRecord, settleVersions, type Choice, type Saved } from './saveRecord';
+
+/** For so long one can go back to a session that was ended and not closed. */
+const RESUMABLE_MS = 24 * 3_600_000;
 
 /**
  * What changes the database. Drafts come as `unknown`: whatever a form or a rune hands over is checked here. It is fetched
@@ -25,39 +32,71 @@ export class Writing extends Reading {
 	settle = (second: SecondVersion, choice: Choice): Promise<void> =>
 		settleVersions(this.db, second, choice, this.stamp());
 	saveClient = (draft: unknown): Promise<Saved<Client>> => saveRecord(this.db, 'client', draft, this.stamp());
-	/** Changes fields of a client on top of what is stored by then; a list grows by what is stored, not by what was seen. @throws {RecordGone} if she was removed */
-	changeClient = (id: string, fields: ClientChange): Promise<Saved<Client>> =>
+	/** A new client. */
+	addClient = async (draft: Pick<Client, 'id' | 'name'> & Partial<Client>): Promise<Client> =>
+		(await this.saveClient({ ...draft, revision: 0, updatedAt: this.stamp().now })).record;
+	/**
+	 * Changes fields of a client on top of what is stored by then; a list grows by what is stored, not by what was seen. A field
+	 * that says something else by now than what was seen when it was changed is not overwritten: both versions are kept.
+	 * @param seen the fields as they were seen
+	 * @param onto the second version in which changes of this window are kept by now
+	 * @throws {RecordGone} if the client was removed
+	 */
+	changeClient = (
+		id: ClientId,
+		fields: ClientChange,
+		seen: ClientSeen = {},
+		onto: string | null = null
+	): Promise<Saved<Client>> =>
 		this.db.transaction('rw', [this.table('client'), this.table('second-version')], async () => {
 			const stored = await this.client(id);
 			if (!stored) throw new RecordGone(clientKind.title, null);
-			return this.saveClient({ ...stored, ...(typeof fields === 'function' ? fields(stored) : fields) });
+			const made = (from: Client): Client => ({ ...from, ...(typeof fields === 'function' ? fields(from) : fields) });
+			const wished = made(stored);
+			const meets =
+				typeof seen === 'function'
+					? seen(stored)
+					: (Object.keys(seen) as (keyof Client)[]).some(
+							(name) => !dequal(stored[name], seen[name]) && !dequal(stored[name], wished[name])
+						);
+			if (!meets) return this.saveClient(wished);
+			const open = onto === null ? undefined : await this.table('second-version').get(onto);
+			return keepBeside(this.db, 'client', made((open?.record as Client | undefined) ?? stored), this.stamp(), onto);
 		});
 	/** Removes a client with all that was recorded of her. */
-	removeClient = async (id: string): Promise<void> => void (await removeRecord(this.db, 'client', id));
+	removeClient = async (id: ClientId): Promise<void> => void (await removeRecord(this.db, 'client', id));
 
-	async saveSequence(sequence: unknown, history: unknown = EMPTY_HISTORY): Promise<Saved<SequenceRecord>> {
+	/** @param onto the second version in which the draft is kept by now */
+	async saveSequence(
+		sequence: unknown,
+		history: unknown = EMPTY_HISTORY,
+		onto: string | null = null
+	): Promise<Saved<SequenceRecord>> {
 		const { id, revision, updatedAt } = sequence as Sequence;
 		return this.db.transaction('rw', [this.table('sequence'), this.table('second-version')], async () => {
 			const known = await this.sequence(id);
 			const forWhom = known?.clientId === undefined ? {} : { clientId: known.clientId };
 			const draft = { id, revision, updatedAt, archived: known?.archived ?? false, ...forWhom, sequence, history };
-			return saveRecord(this.db, 'sequence', draft, this.stamp());
+			return saveRecord(this.db, 'sequence', draft, this.stamp(), onto);
 		});
 	}
+	/** A new sequence. */
+	addSequence = async (sequence: Sequence): Promise<SequenceRecord> =>
+		(await this.saveSequence({ ...sequence, revision: 0 })).record;
 	/** Takes a sequence out of the usual list, or back into it. */
-	archive = async (id: string, archived: boolean): Promise<void> =>
+	archive = async (id: SequenceId, archived: boolean): Promise<void> =>
 		void (await this.table('sequence').update(id, { archived }));
 
 	/** For whom a sequence is being made; null: for nobody. */
-	makeFor = async (id: string, clientId: string | null): Promise<void> =>
+	makeFor = async (id: SequenceId, clientId: ClientId | null): Promise<void> =>
 		void (await this.table('sequence').update(id, { clientId }));
 
 	/** Saves a session; a new one gets its place after all that are here, whatever the clock says. */
-	async saveSession(draft: unknown): Promise<Saved<Session>> {
+	async saveSession(draft: unknown, onto: string | null = null): Promise<Saved<Session>> {
 		const table = this.table('session');
 		return this.db.transaction('rw', this.db.tables, async () => {
 			const session = draft as Partial<Session>;
-			if (session.order) return saveRecord(this.db, 'session', draft, this.stamp());
+			if (session.order) return saveRecord(this.db, 'session', draft, this.stamp(), onto);
 			const latest = (await table.orderBy('order').last())?.order ?? 0;
 			const began = Date.parse(session.startedAt ?? '') || 0;
 			return saveRecord(this.db, 'session', { ...session, order: Math.max(began, latest + 1) }, this.stamp());
@@ -84,7 +123,7 @@ export class Writing extends Reading {
 		return refTo(snapshot);
 	}
 	/** Adds a line to the log of a stage. */
-	async logRun(sessionId: string, event: RunEvent): Promise<void> {
+	async logRun(sessionId: SessionId, event: RunEvent): Promise<void> {
 		const table = this.table('run-entry');
 		await this.db.transaction('rw', [table, this.table('session')], async () => {
 			if (!(await this.session(sessionId))) throw new RecordGone(sessionKind.title, null);
@@ -94,23 +133,30 @@ export class Writing extends Reading {
 			await table.add({ ...event, id, revision: 1, updatedAt: now, sessionId, n });
 		});
 	}
-	/** Logs of sessions that were ended, and never closed: nobody goes on with them any more. */
+	/** Logs of sessions that were ended long ago and never closed: till then one can go on with them. */
 	async #forgetEndedRuns(): Promise<void> {
 		const ids = (await this.table('run-entry').orderBy('sessionId').uniqueKeys()) as unknown as string[];
+		const now = this.clock().getTime();
 		for (const session of await this.table('session').bulkGet(ids))
-			if (session && session.endedAt !== null) await this.endRun(session.id);
+			if (session && session.endedAt !== null && now - Date.parse(session.endedAt) > RESUMABLE_MS)
+				await this.endRun(session.id);
 	}
 	/** A stage is over and saved: its log has done its work. */
-	endRun = async (sessionId: string): Promise<void> =>
+	endRun = async (sessionId: SessionId): Promise<void> =>
 		void (await this.table('run-entry').where('sessionId').equals(sessionId).delete());
 
 	/**
 	 * Keeps an item of her own library; the record has the id of the item.
 	 * @param revision of the record that it was made from; 0 for a new one
 	 */
-	async keepCustom(kind: CustomKind, item: CustomRecord['item'], revision: number): Promise<Saved<CustomRecord>> {
+	async keepCustom(
+		kind: CustomKind,
+		item: CustomRecord['item'],
+		revision: number,
+		onto: string | null = null
+	): Promise<Saved<CustomRecord>> {
 		const draft = { id: item.id, revision, updatedAt: this.stamp().now, item };
-		return saveRecord(this.db, kind, draft, this.stamp()) as unknown as Promise<Saved<CustomRecord>>;
+		return saveRecord(this.db, kind, draft, this.stamp(), onto) as unknown as Promise<Saved<CustomRecord>>;
 	}
 	/** Removes an item of her own library and hands it over, so that it can be put back. Sequences keep their copies. */
 	async removeCustom(kind: CustomKind, id: string): Promise<CustomRecord | undefined> {
@@ -125,7 +171,7 @@ export class Writing extends Reading {
 	 * Removes a sequence into the bin, from where it can come back, with every second version of it; undefined where it is
 	 * gone already.
 	 */
-	async removeSequence(id: string): Promise<Kept | undefined> {
+	async removeSequence(id: SequenceId): Promise<Kept | undefined> {
 		return this.db.transaction('rw', this.db.tables, async () => {
 			const stored = await this.sequence(id);
 			if (!stored) return undefined;
@@ -191,11 +237,15 @@ export class Writing extends Reading {
 		});
 	}
 
-	/** Sets the working values; null puts all of them back as shipped. @throws {ZodError} for a value out of its range */
-	async saveWorking(values: unknown): Promise<void> {
+	/**
+	 * Makes the working values that are stored into others, so that two windows do not undo one another; where all are as
+	 * shipped nothing is stored. @throws {ZodError} for a value out of its range
+	 */
+	async changeWorking(change: (stored: Working) => unknown): Promise<void> {
 		await this.db.transaction('rw', [this.table('working'), this.table('second-version')], async () => {
 			const known = await this.table('working').get('working');
-			if (values === null) await this.table('working').delete('working');
+			const values = change(known?.values ?? DEFAULT_WORKING);
+			if (dequal(values, DEFAULT_WORKING)) await this.table('working').delete('working');
 			else {
 				const { now: updatedAt } = this.stamp();
 				const draft = { id: 'working', revision: known?.revision ?? 0, updatedAt, values };

@@ -3,7 +3,8 @@
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import type { Visits } from '$lib/store/repository';
+	import { ifHere } from '$lib/state/rows';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import ClientForm from '$lib/ui/parts/shell/ClientForm.svelte';
 	import { clientAt } from '$lib/ui/parts/shell/addresses';
 	import ClientList from '$lib/ui/views/clients/ClientList.svelte';
@@ -11,15 +12,13 @@
 	const app = useApp();
 	const visits = liveRows(
 		() => null,
-		() => app.repo.visits(),
-		new Map<string, Visits>()
+		() => app.repo.visits()
 	);
 	let redFlags = $state(false);
 	async function add(name: string) {
-		const { now, newId } = app.repo.stamp();
-		const id = newId();
-		if (!(await app.run(() => app.repo.saveClient({ id, revision: 0, updatedAt: now, name })))) return;
-		app.current.choose(id);
+		const id = app.repo.stamp().newId();
+		if (!(await app.run(() => app.repo.addClient({ id, name })))) return;
+		await app.current.choose(id);
 		await goto(clientAt(id));
 	}
 </script>
@@ -30,13 +29,13 @@
 		<button type="button" class="btn" onclick={() => (redFlags = true)}>Red flags</button>
 	</div>
 	{#key page.url.search}<ClientForm onsave={add} ready={page.url.searchParams.has('new')} />{/key}
-	<ClientList
-		clients={app.current.all}
-		loaded={app.current.loaded}
-		visits={visits.current}
-		currentId={app.current.id}
-		today={app.today.current}
-	/>
+	<Awaited of={app.current.read} what="The clients">
+		{#snippet children(clients)}
+			<!-- Names are there before it is known how often they were here: that stands beside them once it is. -->
+			<ClientList {clients} visits={ifHere(visits.current)} currentId={app.current.id} today={app.today.current} />
+		{/snippet}
+	</Awaited>
+	{#if visits.current.state === 'failed'}<Awaited of={visits.current} what="How often they were here" />{/if}
 </div>
 {#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
 			bind:open={redFlags}

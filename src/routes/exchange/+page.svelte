@@ -11,6 +11,8 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { ExchangeClient } from '$lib/workers/exchangeClient';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
+	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import ImportPreview from '$lib/ui/views/exchange/ImportPreview.svelte';
 	import SeaEdge from '$lib/ui/views/exchange/SeaEdge.svelte';
 	import { wipeAll } from '$lib/store/openStore';
@@ -19,18 +21,20 @@
 	const app = useApp();
 	const sequences = liveRows(
 		() => null,
-		() => app.repo.sequences(),
-		[]
+		() => app.repo.sequences()
 	);
 	const counts = liveRows(
 		() => null,
-		() => app.repo.counts(),
-		null
+		() => app.repo.counts()
 	);
+	const hereWords = (n: Readonly<Record<'client' | 'sequence' | 'session', number>>) =>
+		`In this browser: ${n.client} clients, ${n.sequence} sequences, ${n.session} sessions.`;
 	const here = $derived(
-		counts.current
-			? `In this browser: ${counts.current.client} clients, ${counts.current.sequence} sequences, ${counts.current.session} sessions.`
-			: ''
+		counts.current.state === 'here'
+			? hereWords(counts.current.rows)
+			: counts.current.state === 'failed'
+				? 'What lies in this browser could not be counted.'
+				: ''
 	);
 	const exchange = new Exchange(new ExchangeClient(() => ({ name: app.repo.db.name, hold: app.lock.lock.vault.hold })), (sentence) =>
 		app.tell('exchange', sentence)
@@ -39,11 +43,8 @@
 	let wish = $state('');
 	/** Only what is asked for; of one title the day and the steps tell them apart. */
 	const MOST = 20;
-	const asked = $derived(
-		wish.trim()
-			? sequences.current.filter(({ sequence }) => sequence.title.toLowerCase().includes(wish.trim().toLowerCase())).slice(0, MOST)
-			: []
-	);
+	const askedOf = (all: readonly SequenceRecord[]) =>
+		wish.trim() ? all.filter(({ sequence }) => sequence.title.toLowerCase().includes(wish.trim().toLowerCase())).slice(0, MOST) : [];
 	let said = $state('');
 	let wiping = $state(false);
 	let over = $state(false);
@@ -107,23 +108,26 @@
 		<div class="border-hair border-t py-3">
 			<label class="block text-[13.5px] font-semibold" for="one">One sequence</label>
 			<input id="one" type="search" class="field mt-1" placeholder="Its title, to print it or to export it as a file" bind:value={wish} />
-			{#if wish.trim() && !asked.length}<p class="text-ink2 pt-2">No sequence is called so.</p>{/if}
 		</div>
-		<ul>
-			{#each asked as { sequence } (sequence.id)}
-				<li class="border-hair flex items-center gap-2 border-t py-1.5">
-					<span class="min-w-0 flex-1"
-						><span class="block truncate">{sequence.title}</span><span class="text-ink2 block text-[11.5px]"
-							>{stepsOf(sequence).length} steps, changed {dayAndHour(sequence.updatedAt)}</span
-						></span
-					>
-					<a class="btn" href={printAt(sequence.id)}>Print</a>
-					<button type="button" class="btn" aria-label="Export {sequence.title}" onclick={() => exportOne(sequence)}
-						><Download size={14} />File</button
-					>
-				</li>
-			{/each}
-		</ul>
+		<Awaited of={sequences.current} what="Your sequences">
+			{#snippet children(all)}
+				<ul>
+					{#each askedOf(all) as { sequence } (sequence.id)}
+						<li class="border-hair flex items-center gap-2 border-t py-1.5">
+							<span class="min-w-0 flex-1"
+								><span class="block truncate">{sequence.title}</span><span class="text-ink2 block text-[11.5px]"
+									>{stepsOf(sequence).length} steps, changed {dayAndHour(sequence.updatedAt)}</span
+								></span
+							>
+							<a class="btn" href={printAt(sequence.id)}>Print</a>
+							<button type="button" class="btn" aria-label="Export {sequence.title}" onclick={() => exportOne(sequence)}
+								><Download size={14} />File</button
+							>
+						</li>
+					{:else}{#if wish.trim()}<li class="text-ink2 pt-2">No sequence is called so.</li>{/if}{/each}
+				</ul>
+			{/snippet}
+		</Awaited>
 	</section>
 	<section class="bg-sea relative px-4 pt-11 pb-8 lg:pr-10 lg:pl-14">
 		<SeaEdge />

@@ -25,7 +25,9 @@
 	import { Fetched } from '$lib/state/fetched.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { useTechniques } from '$lib/state/techniques.svelte';
+	import { ifHere } from '$lib/state/rows';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import Menu from '$lib/ui/parts/controls/Menu.svelte';
 	import AimGlyph from '$lib/ui/parts/glyphs/AimGlyph.svelte';
@@ -39,10 +41,10 @@
 	const library = useTechniques();
 	const rows = liveRows(
 		() => null,
-		() => app.repo.sequences(),
-		[]
+		async () => (await app.repo.sequences()).map((r) => r.sequence)
 	);
-	const sequences = $derived(rows.current.map((r) => r.sequence));
+	/** What a move stands in is said once the sequences are here. */
+	const sequences = $derived(ifHere(rows.current) ?? []);
 	/** A goal of a sequence leads here. */
 	const goal = GOAL_IDS.find((g) => g === page.url.searchParams.get('goal')) ?? 'any';
 	let filter = $state<TechniqueFilter>({ ...ANY_TECHNIQUE, goal });
@@ -67,15 +69,18 @@
 
 	const toasts = () => import('svelte-sonner');
 	async function add(sequenceId: string, technique: Technique) {
-		const stepId = await app.run(async () => {
+		const added = await app.run(async () => {
 			const { addTechniqueTo } = await import('$lib/state/addTechnique');
 			return addTechniqueTo(app.repo, sequenceId, technique, ownIds.has(technique.id));
 		});
 		const title = sequences.find((s) => s.id === sequenceId)?.title ?? '';
-		if (stepId)
-			(await toasts()).toast(`“${technique.title}” is in “${title}”.`, {
-				action: { label: 'Go there', onClick: () => void goto(composeAt(sequenceId, stepId)) }
-			});
+		if (!added) return;
+		const words = added.beside
+			? `“${title}” was changed elsewhere meanwhile: “${technique.title}” is in a second version of it. Choose there.`
+			: `“${technique.title}” is in “${title}”.`;
+		(await toasts()).toast(words, {
+			action: { label: 'Go there', onClick: () => void goto(composeAt(sequenceId, added.stepId)) }
+		});
 	}
 	/** Depths as soundings, or names as a list: on a phone names come first. */
 	let shape = $state<'chart' | 'list'>(matchMedia('(max-width: 760px)').matches ? 'list' : 'chart');
@@ -187,6 +192,7 @@
 			{/if}
 		</section>
 		<aside class="border-hair min-h-0 overflow-y-auto px-4 pt-3 pb-6 lg:border-l" aria-label="The move">
+			{#if editing.said}<p class="text-ink2 text-[12.5px]" role="status">{editing.said}</p>{/if}
 			{#if open}<SecondVersions kind="technique" id={open.id} onsettled={editing.leave} />{/if}
 			{#if editing.item}
 				{#await import('$lib/ui/views/library/TechniqueForm.svelte') then { default: TechniqueForm }}<TechniqueForm
@@ -197,12 +203,14 @@
 			{:else if open}
 				<TechniqueDetail technique={open} own={ownIds.has(open.id)} working={app.context.working} {sequences} {today} {codes}>
 					{#snippet actions()}
-						<Menu
-							class="btn btn-primary"
-							align="start"
-							disabled={!sequences.length}
-							items={sequences.map((s) => ({ key: s.id, label: s.title, onselect: () => void add(s.id, open) }))}
-							><Plus size={14} />Add to a sequence</Menu
+						<Awaited of={rows.current} what="Your sequences"
+							>{#snippet children(all)}<Menu
+									class="btn btn-primary"
+									align="start"
+									disabled={!all.length}
+									items={all.map((s) => ({ key: s.id, label: s.title, onselect: () => void add(s.id, open) }))}
+									><Plus size={14} />Add to a sequence</Menu
+								>{/snippet}</Awaited
 						>
 						<button type="button" class="btn" onclick={() => copy(open)}><Copy size={14} />Copy as mine</button>
 						{#if ownIds.has(open.id)}

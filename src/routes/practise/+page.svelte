@@ -3,6 +3,7 @@
 	import { DRILLS, DRILL_IDS, type DrillId } from '$lib/core/train/drills';
 	import { useApp } from '$lib/state/app.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import { practiseAt } from '$lib/ui/parts/shell/addresses';
 	import DirectionDrill from '$lib/ui/views/practise/DirectionDrill.svelte';
 	import OrderDrill from '$lib/ui/views/practise/OrderDrill.svelte';
@@ -29,8 +30,7 @@
 	const Drill = $derived(COMPONENTS[drill]);
 	const rounds = liveRows(
 		() => drill,
-		(id) => app.repo.roundsOf(id),
-		[]
+		(id) => app.repo.roundsOf(id)
 	);
 	const keep = (round: Round) => void app.run(() => app.repo.saveRound({ drill, ...round }), 'practise');
 </script>
@@ -53,6 +53,6 @@
 			<p class="text-ink2 mb-3">{DRILLS[drill].what}</p>
 			<Drill onround={keep} />
 		</div>
-		<Rounds {drill} rounds={rounds.current} />
+		<Awaited of={rounds.current} what="Your rounds">{#snippet children(rows)}<Rounds {drill} rounds={rows} />{/snippet}</Awaited>
 	</div>
 </div>

@@ -1,231 +1,44 @@
 <script lang="ts">
-	import { photosOf, progressOf, reportOn, sessionAt, weeksOf } from '$lib/ui/parts/shell/addresses';
+	import { photosOf, progressOf, reportOn, weeksOf } from '$lib/ui/parts/shell/addresses';
 	import { page } from '$app/state';
-	import { clock } from '$lib/core/step/describe';
-	import { changeSentence } from '$lib/core/assess/wording';
-	import { comparableSessions, contextWords } from '$lib/core/assess/sessions';
-	import { allChanges, changesOf } from '$lib/core/assess/change';
-	import { GRADE_IDS, gradeRow, HEADLINE_GRADE, HEADLINE_MEASURED, type ObservationId } from '$lib/core/assess/registry';
-	import { hour, onWall, weekDay } from '$lib/ui/parts/dates';
-	import { followTapeErrors } from '$lib/state/tapeErrors.svelte';
-	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { useApp } from '$lib/state/app.svelte';
-	import { Fetched } from '$lib/state/fetched.svelte';
-	import { inTurns } from '$lib/state/inTurns.svelte';
+	import { together } from '$lib/state/rows';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import ImageDown from '@lucide/svelte/icons/image-down';
-	import ChartMenu from '$lib/ui/parts/picture/ChartMenu.svelte';
-	import PictureMenu from '$lib/ui/parts/controls/PictureMenu.svelte';
-	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
-	import { overSentence, overSessions } from '$lib/core/assess/overSessions';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
+	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
+	import NobodyYet from '$lib/ui/views/progress/NobodyYet.svelte';
+	import OneSession from '$lib/ui/views/progress/OneSession.svelte';
 
 	const app = useApp();
 	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
 	const client = $derived(app.current.byId(clientId));
 	const sessions = liveRows(
 		() => clientId,
-		(id) => (id ? app.repo.sessionsOf(id) : Promise.resolve([])),
-		[]
+		async (id) => (id ? await app.repo.sessionsOf(id) : [])
 	);
-	const tape = followTapeErrors(app);
-
-	let wished = $state<string | null>(null);
-	let scope = $state<'session' | 'since'>('session');
-	let width = $state(600);
-	let strip = $state<SVGSVGElement>();
-	const chosen = $derived(
-		sessions.current.find((s) => s.id === (wished ?? page.url.searchParams.get('session'))) ??
-			sessions.current.findLast((s) => s.after) ??
-			sessions.current.at(-1) ??
-			null
-	);
-	const first = $derived(sessions.current[0] ?? null);
-	/** Within a session: before and after. Since the first visit: the two befores, at the same hour only. */
-	const pair = $derived.by(() => {
-		if (!chosen || !first) return null;
-		if (scope === 'session')
-			return { a: chosen.before, b: chosen.after, comparable: true, contexts: [{ when: '', words: contextWords(chosen.context) }] };
-		return {
-			a: first.before,
-			b: chosen.before,
-			comparable: chosen.id !== first.id && comparableSessions(first, chosen, app.working),
-			contexts: [first, chosen].map((s) => ({ when: weekDay(onWall(s.startedAt, s)), words: contextWords(s.context) }))
-		};
-	});
-	const told = $derived((pair?.contexts ?? []).filter((c) => c.words));
-	let observedWish = $state<ObservationId | null>(null);
-	/** Grades that were given in one of the two; the first one always. */
-	const graded = $derived(
-		GRADE_IDS.filter((id) => id === HEADLINE_GRADE || (pair && changesOf(id, pair.a, pair.b, app.working).length > 0))
-	);
-	const observed = $derived(observedWish && graded.includes(observedWish) ? observedWish : HEADLINE_GRADE);
-	const zones = $derived(pair ? changesOf(observed, pair.a, pair.b, app.working, pair.comparable) : []);
-	const own = $derived(tape.own);
-	const repeats = $derived(own[HEADLINE_MEASURED] ?? null);
-	const errorSaid = $derived(
-		repeats
-			? `of the sum, ${repeats.te.toFixed(1)} mm, ${repeats.interval[0].toFixed(1)} to ${repeats.interval[1].toFixed(1)}, from ${repeats.ownDf} ${repeats.ownDf === 1 ? 'repeat' : 'repeats'} and the working value`
-			: `of ${app.working.distanceErrorMm} mm, of the sum ${app.working.compositeErrorMm} mm, working values until a reading is taken again`
-	);
-	const sentence = $derived(changeSentence(pair ? allChanges(pair.a, pair.b, app.working, pair.comparable, own) : []));
-	/** What grades did from before to after, over all of her sessions. */
-	const over = $derived(scope === 'session' && sessions.current.length ? overSessions(observed, sessions.current) : null);
-	const overSaid = $derived(over ? overSentence(over, gradeRow(observed).label) : '');
-	/** The session as a picture to hand on. */
-	async function card() {
-		const [{ drawApart }, { default: SessionCard }] = await Promise.all([
-			import('$lib/ui/parts/picture/drawApart'),
-			import('$lib/ui/views/progress/SessionCard.svelte')
-		]);
-		const of = allChanges(chosen!.before, chosen!.after, app.working, true, own);
-		return drawApart(SessionCard, { session: chosen!, clientName: client?.name ?? '', observed, sentence: changeSentence(of) });
-	}
-	/** The sentence first; what draws is fetched once it is on the screen, and comes one after the other: face, tape, strip. */
-	const drawings = new Fetched(() =>
-		Promise.all([
-			import('$lib/ui/views/progress/ZoneChangeMap.svelte'),
-			import('$lib/ui/views/progress/MeasuredChanges.svelte'),
-			import('$lib/ui/views/progress/SessionStrip.svelte'),
-			import('$lib/ui/views/progress/AtOnceAndLasting.svelte')
-		])
-	).oncePainted(() => chosen && tape.ready);
-	const parts = inTurns(() => (drawings.current ? 4 : 0), 0, 1);
-	const drawn = $derived.by(() => {
-		const [map, tape, strip, lasting] = drawings.current ?? [];
-		const turn = <T,>(n: number, part: { default: T } | undefined): T | null => (part && parts.current > n ? part.default : null);
-		return { map: turn(0, map), tape: turn(1, tape), strip: turn(2, strip), lasting: turn(3, lasting) };
-	});
-	const skipped = $derived(chosen?.done.filter((d) => d.skipped).length ?? 0);
+	const read = $derived(together({ clients: app.current.read, sessions: sessions.current }));
 </script>
 
 <div class="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
 	<div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-2.5">
 		<h1 class="text-xl leading-7 font-[520]">{client?.name ?? 'Progress'}</h1>
 		{#if client}<p class="text-ink2 order-last basis-full sm:order-none sm:flex-1 sm:basis-0">
-				{client.note}{client.note ? ' ' : ''}{sessions.current.length}
-				{sessions.current.length === 1 ? 'session' : 'sessions'}
+				{client.note}{client.note ? ' ' : ''}{#if read.state === 'here'}{read.rows.sessions.length}
+					{read.rows.sessions.length === 1 ? 'session' : 'sessions'}{/if}
 			</p>{/if}
 		{#if client}<a class="dotted text-[13px]" href={weeksOf(client.id)}>Over the weeks</a>
 			<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
 			<a class="dotted text-[13px]" href={reportOn(client.id)}>Report</a>{/if}
 		<a class="dotted text-[13px]" href="/progress/practice">The practice</a>
-		<ClientChooser {clientId} addressOf={progressOf} onchoose={() => (wished = null)} />
-		<Segmented
-			label="What is compared"
-			value={scope}
-			options={[
-				{ value: 'session', label: 'Within the session' },
-				{ value: 'since', label: 'Since the first visit' }
-			]}
-			onchange={(s) => (scope = s)}
-		/>
+		<ClientChooser {clientId} addressOf={progressOf} />
 	</div>
-	{#if chosen && pair && tape.ready}
-		<p class="border-hair border-b pb-2.5 text-[16px] leading-[22px]">
-			{#each [sentence.real, overSaid].filter(Boolean) as real (real)}<b class="font-semibold">{real}</b>{' '}{/each}
-			<span class="text-ink2"
-				>{scope === 'since' && !pair.comparable
-					? chosen.id === first?.id
-						? 'This is the first visit: there is nothing before it.'
-						: `Not comparable: the two visits lie more than ${app.working.comparableHourMinutes} minutes apart in the day.`
-					: sentence.rest}</span
-			>
-		</p>
-		<div class="grid grid-cols-1 gap-x-8 gap-y-5 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
-			<section>
-				<h2 class="pb-1.5 text-[13.5px] font-semibold">
-					On the face <span class="text-ink2 pl-1.5 font-normal"
-						>{scope === 'session'
-							? `${weekDay(onWall(chosen.startedAt, chosen))}, ${hour(onWall(chosen.before.takenAt, chosen))}${chosen.after ? ` and ${hour(onWall(chosen.after.takenAt, chosen))}` : ', not looked at again'}`
-							: `${weekDay(onWall(first!.startedAt, first!))} and ${weekDay(onWall(chosen.startedAt, chosen))}, before the session`}</span
-					>
-				</h2>
-				{#if graded.length > 1}<div class="pb-1.5">
-						<Segmented
-							label="What was graded"
-							value={observed}
-							options={graded.map((value) => ({ value, label: gradeRow(value).label }))}
-							onchange={(id) => (observedWish = id)}
-						/>
-					</div>{/if}
-				<div class="min-h-[390px]">
-					{#if drawn.map}<drawn.map {observed} changes={zones} {over} blind={sessions.current.filter((s) => s.blind).length} />{/if}
-				</div>
-			</section>
-			<section>
-				<h2 class="pb-1.5 text-[13.5px] font-semibold">By tape</h2>
-				<div class="min-h-[300px]">
-					{#if drawn.tape}<drawn.tape
-							before={pair.a}
-							after={pair.b}
-							working={app.working}
-							comparable={pair.comparable}
-							{own}
-							unit={app.settings?.units ?? 'mm'}
-						/>{/if}
-				</div>
-				<p class="text-ink2 pt-2 text-[12px] leading-4">
-					Sand band: measuring error. Two measurings of the same face may differ so much (1.96 × √2 × the typical error {errorSaid}). A
-					filled dot stands clear of it. A single pair of grades is never judged; grades are over the sessions.
-				</p>
-			</section>
-		</div>
-		<section class="border-hair mt-4 border-t pt-3" bind:clientWidth={width}>
-			<div class="flex items-center gap-2 pb-1">
-				<h2 class="text-[13.5px] font-semibold">
-					Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
-				</h2>
-				<ChartMenu title="{client?.name ?? ''} session by session" drawing={strip} />
-			</div>
-			<div class="min-h-[118px]">
-				{#if drawn.strip}<drawn.strip
-						sessions={sessions.current}
-						chosenId={chosen.id}
-						observed={HEADLINE_MEASURED}
-						{width}
-						bind:drawing={strip}
-						onchoose={(id) => (wished = id)}
-					/>{/if}
-			</div>
-			<div class="grid grid-cols-1 gap-x-8 gap-y-3 pt-3 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
-				<dl class="text-ink2 grid h-fit max-w-[80ch] grid-cols-[90px_1fr] gap-y-0.5 text-[12.5px]">
-					{#if chosen.sequence}<dt>Done</dt>
-						<dd>
-							<b class="text-ink">{chosen.sequence.title}</b>, {clock(chosen.workedSeconds)}{chosen.haltedSeconds
-								? `, halted ${clock(chosen.haltedSeconds)}`
-								: ''}, {chosen.sequence.steps - skipped} of {chosen.sequence.steps} steps
-						</dd>{/if}
-					{#each told as c, i (i)}<dt>{c.when || 'Of the day'}</dt>
-						<dd>{c.words}</dd>{/each}
-					{#if chosen.sideEffects}<dt>Side effects</dt>
-						<dd>{chosen.sideEffects}</dd>{/if}
-					{#if chosen.note}<dt>Note</dt>
-						<dd>{chosen.note}</dd>{/if}
-					<dt>Card</dt>
-					<dd>
-						<PictureMenu label="Save the card of this session" title="{client?.name ?? ''} session card" picture={card}
-							><ImageDown size={17} /></PictureMenu
-						>
-					</dd>
-					<dt>Record</dt>
-					<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
-				</dl>
-				{#if drawn.lasting}<div>
-						<drawn.lasting sessions={sessions.current} observed={HEADLINE_MEASURED} unit={app.settings?.units ?? 'mm'} />
-						<p class="text-ink2 pt-1 text-[12px] leading-4">
-							With their 95 % intervals. One person’s record, not proof: what else changed in these weeks is in it too.
-						</p>
-					</div>{/if}
-			</div>
-		</section>
-	{:else if sessions.loaded && !chosen}
-		<div class="max-w-[56ch] py-10 text-[13.5px] leading-5">
-			<p class="text-ink2 mb-3">
-				{client
-					? 'No session yet. After the first one, this page shows what changed: zone by zone, and against measuring error.'
-					: 'Choose or add a client first.'}
-			</p>
-			<a class="btn btn-primary" href={client ? '/session' : '/clients'}>{client ? 'Begin a session' : 'Clients'}</a>
-		</div>
-	{/if}
+	<Awaited of={read} what="The sessions of {client?.name ?? 'the client'}">
+		{#snippet children({ sessions: rows })}
+			{#if client && rows.length}{#key client.id}<OneSession {client} sessions={rows} asked={page.url.searchParams.get('session')} />{/key}
+			{:else}<NobodyYet
+					{client}
+					words="No session yet. After the first one, this page shows what changed: zone by zone, and against measuring error."
+				/>{/if}
+		{/snippet}
+	</Awaited>
 </div>

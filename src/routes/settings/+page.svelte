@@ -136,7 +136,7 @@
 			</section>
 		</div>
 		<section id="working-values" class="border-hair mt-8 min-h-[560px] max-w-[1100px] border-t pt-3">
-			{#if values.current}<values.current working={app.working} onchange={(working) => app.run(() => app.repo.saveWorking(working))} />{/if}
+			{#if values.current}<values.current working={app.working} onchange={(change) => app.run(() => app.repo.changeWorking(change))} />{/if}
 		</section>
 	{/if}
 </div>

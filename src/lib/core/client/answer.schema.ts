@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
+import { IdSchema, SessionIdSchema, TextSchema, TitleSchema } from '../step/common.schema';
 import { DaySchema, SidedZoneSchema } from './common.schema';
 
 /** What was answered to one question of the screening, and when. The latest answer to a question holds. */
@@ -37,7 +37,7 @@ export type Clearance = z.infer<typeof ClearanceSchema>;
 
 /** How something went that was noted after an earlier session. */
 export const FollowUpSchema = z.strictObject({
-	sessionId: IdSchema,
+	sessionId: SessionIdSchema,
 	went: z.enum(['gone', 'better', 'still', 'worse']),
 	note: TextSchema.default(''),
 	/** The calendar day of the practice on which it was said. */

@@ -17,6 +17,7 @@ import { clock } from '../step/describe';
 import { endPlace } from '../step/levelsOf';
 import { isMeantOneSided } from '../step/meant';
 import type { Step } from '../step/step.schema';
+import { graver } from '../rules/graver';
 import { fixIn, judge, type JudgeInput, type Judgement } from '../rules/judge';
 import { isOfClient, type Finding } from '../rules/rule';
 import { at } from '../rules/words/phrases';
@@ -155,6 +156,31 @@ function keepClose(fitting: Fitting): void {
 	else fitting.lose('The closing pump', 'The outlet is left out today.');
 }
 
+/** Stops and cautions that the plan had not. */
+const brought = (fitting: Fitting, judgement: Judgement): Finding[] =>
+	graver([...fitting.was.findings, ...fitting.was.muted.map((m) => m.finding)], judgement.findings).filter(
+		(f) => !isOfClient(f)
+	);
+
+/** What brings a caution that the plan had not is mended where that is sound, else left out: a fit makes nothing worse. */
+function dropWhatWorsens(fitting: Fitting): void {
+	for (let round = 0; round < 4 * ROUNDS; round++) {
+		const judgement = fitting.judged();
+		const worse = brought(fitting, judgement);
+		if (!worse.length) return;
+		// The gravest alone: what is mended with it is looked at in the next round.
+		const edit = fixIn(judgement.context, worse[0]!);
+		const mended = edit ? edited(fitting.now, edit) : null;
+		if (mended && stepsOf(mended).every(({ step }) => fitting.mayTouch(step))) {
+			fitting.now = mended;
+			continue;
+		}
+		const ids = worse.flatMap((f) => f.stepIds);
+		if (!ids.length) return;
+		fitting.without(ids);
+	}
+}
+
 /** What has become uneven, or may hurt where it did not, is left out. */
 function dropWhatHurts(fitting: Fitting): void {
 	for (let round = 0; round < ROUNDS; round++) {
@@ -217,6 +243,8 @@ export function makeItFit(sequence: Sequence, given: JudgeInput): Fitted {
 		keepDrain(fitting);
 		keepClose(fitting);
 		refitTime(fitting);
+		dropWhatHurts(fitting);
+		dropWhatWorsens(fitting);
 		dropWhatHurts(fitting);
 	}
 	return answerOf(fitting);

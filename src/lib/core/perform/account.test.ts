@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { judge } from '../rules/judge';
 import { CONTEXT, pump, sequenceOf, step } from '../testing';
-import { accountOf, plannedCounts, unevenZones, usedIn, zonesOf } from './account';
+import { accountOf, plannedCounts, sessionAccount, unevenZones, usedIn, zonesOf } from './account';
 import { oneMore } from './adapting/counts';
 import { happenedOf } from './happened';
 import { doneCounts, positionAt } from './position';
@@ -60,7 +60,7 @@ test('what was used is that of steps of which something was done', () => {
 	const stone = step('d', ['chin'], { contact: 'tool', tool: { id: 'roller' }, medium: { id: 'almond-oil', ml: 1 } });
 	const oiled = sequenceOf([stone, step('e', ['malar'], { contact: 'tool', tool: { id: 'spoon' } })]);
 	const done = plannedCounts(oiled, CONTEXT).map((d) => (d.stepId === 'e' ? { ...d, seconds: 0, skipped: true } : d));
-	const used = usedIn(oiled, { done });
+	const used = usedIn(oiled, { done, corrections: [] });
 	expect(used).toHaveLength(2);
 	expect(used[0]).toMatch(/roller/i);
 	expect(used[1]).toMatch(/almond/i);
@@ -94,4 +94,33 @@ test('of the log the session keeps what was noted, and halts with their length; 
 		{ mark: 'tender', seconds: 3, side: 'left', place: 'chin' },
 		{ mark: 'halt', seconds: 9, lastedSeconds: 60 }
 	]);
+});
+
+test('one account: a step in seconds is corrected like a counted one, and every figure follows', () => {
+	const kneaded = sequenceOf([
+		step('k', ['masseter'], {
+			aim: 'release',
+			motion: 'knead',
+			dose: { kind: 'seconds', min: 10, target: 30, max: 60 }
+		}),
+		step('b', ['malar', 'zygoma'], { dose: reps(5), paceSeconds: 2 })
+	]);
+	const done = plannedCounts(kneaded, CONTEXT).map((d) =>
+		d.stepId === 'b' ? { ...d, leftReps: 0, rightReps: 0, seconds: 0, skipped: true } : d
+	);
+	const logged = { done, corrections: [], workedSeconds: 30, haltedSeconds: 0, happened: [] };
+	expect(sessionAccount(logged, kneaded, kneaded, CONTEXT)).toMatchObject({
+		stepsDone: 1,
+		stepsPlanned: 2,
+		early: true
+	});
+	const at = '2026-03-01T09:00:00.000Z';
+	const corrections = [
+		{ stepId: 'k', leftReps: 0, rightReps: 0, seconds: 75, reason: 'It took longer', at },
+		{ stepId: 'b', leftReps: 5, rightReps: 4, seconds: 10, reason: 'The pedal slipped', at }
+	];
+	const account = sessionAccount({ ...logged, corrections }, kneaded, kneaded, CONTEXT);
+	expect([account.stepsDone, account.workedSeconds, account.early]).toEqual([2, 85, false]);
+	expect(account.rows.map((r) => r.became)).toEqual(['more', 'less']);
+	expect(account.uneven.map((z) => z.zone).sort()).toEqual(['malar', 'zygoma']);
 });

@@ -47,6 +47,35 @@ function byOrigin(counts: readonly DoneCount[]): Map<string, Sides> {
 	return sums;
 }
 
+/** Sides as they hold: as logged, or as they were put right afterwards. */
+const corrected = (is: Sides, correction: Correction | null): Sides =>
+	correction
+		? { left: correction.leftReps, right: correction.rightReps, seconds: correction.seconds ?? is.seconds }
+		: is;
+
+type Done = Pick<Session, 'done' | 'corrections'>;
+
+/** What was done of each step of the plan as it holds, corrections and all: what every figure of a session is made of. */
+export function doneHolding({ done, corrections }: Done): DoneCount[] {
+	const logged = byOrigin(done);
+	const right = new Map(corrections.map((c) => [c.stepId, c]));
+	return [...new Set([...logged.keys(), ...right.keys()])].map((stepId) => {
+		const { left, right: r, seconds } = corrected(logged.get(stepId) ?? NONE, right.get(stepId) ?? null);
+		const passed = !right.has(stepId) && done.filter((d) => originOf(d.stepId) === stepId).every((d) => d.skipped);
+		return { stepId, leftReps: left, rightReps: r, seconds, skipped: passed || (!left && !r && !seconds) };
+	});
+}
+
+/** Seconds that were worked, as they hold. */
+export function workedHolding(session: Done & Pick<Session, 'workedSeconds'>): number {
+	const logged = byOrigin(session.done);
+	const more = session.corrections.reduce(
+		(sum, c) => sum + (c.seconds === undefined ? 0 : c.seconds - (logged.get(c.stepId)?.seconds ?? 0)),
+		0
+	);
+	return Math.max(0, session.workedSeconds + more);
+}
+
 /** What the whole of a sequence comes to on each side of each step. */
 export function plannedCounts(sequence: Sequence, context: ExpandContext): DoneCount[] {
 	const events = expand(sequence, context);
@@ -59,10 +88,11 @@ const LIKE_PLAN = 0.1;
 /** Less than this part of its time, and no repetition: it was passed over. Working value. */
 const BARELY = 0.05;
 
-function becameOf(plan: Sides | undefined, done: Sides): StepAccount['became'] {
+function becameOf(plan: Sides | undefined, done: Sides, unit: Dose['kind']): StepAccount['became'] {
 	if (!plan) return 'added';
 	if (!done.left && !done.right && done.seconds < BARELY * plan.seconds) return 'left out';
-	const reps = done.left + done.right - plan.left - plan.right;
+	// Of a dose in time, strokes are no more than the time they took.
+	const reps = unit === 'seconds' ? 0 : done.left + done.right - plan.left - plan.right;
 	const time = done.seconds - plan.seconds;
 	if (!reps && Math.abs(time) <= LIKE_PLAN * plan.seconds) return 'as planned';
 	return (reps || time) > 0 ? 'more' : 'less';
@@ -91,7 +121,7 @@ export function accountOf(
 			// Conditions that were not met, ways that were not taken and what is for another day.
 			if (!was && !is.seconds) return [];
 			const correction = right.get(stepId) ?? null;
-			const holds = correction ? { ...is, left: correction.leftReps, right: correction.rightReps } : is;
+			const holds = corrected(is, correction);
 			return [
 				{
 					stepId,
@@ -102,7 +132,7 @@ export function accountOf(
 					logged: is,
 					done: holds,
 					correction,
-					became: becameOf(was, holds)
+					became: becameOf(was, holds, step.dose.kind)
 				}
 			];
 		})
@@ -142,17 +172,64 @@ export const unevenZones = (zones: readonly ZoneAccount[]): ZoneAccount[] =>
 	zones.filter(({ plan, done }) => plan.left === plan.right && done.left !== done.right);
 
 /** Tools and media that were really used: of steps of which something was done. */
-export function usedIn(performed: Sequence, { done }: Pick<Session, 'done'>): string[] {
-	const touched = new Set(done.filter((d) => !d.skipped && d.seconds > 0).map((d) => d.stepId));
+export function usedIn(performed: Sequence, session: Done): string[] {
+	const touched = new Set(
+		doneHolding(session)
+			.filter((d) => !d.skipped && d.seconds + d.leftReps + d.rightReps > 0)
+			.map((d) => d.stepId)
+	);
 	const steps = stepsOf(performed)
 		.map((s) => s.step)
-		.filter((s) => touched.has(s.id));
+		.filter((s) => touched.has(originOf(s.id)));
 	const tools = steps.flatMap((s) => (s.tool ? [TOOLS[s.tool.id]] : []));
 	const media = [
 		...steps.flatMap((s) => (s.medium ? [s.medium.id] : [])),
 		...(performed.medium ? [performed.medium.id] : [])
 	];
 	return [...new Set([...tools, ...media.map((id) => mediumById(id, performed.media).title)])];
+}
+
+/** The one account of a session: whatever is said of what was done is read from it, on every page. */
+export interface SessionAccount {
+	readonly rows: readonly StepAccount[];
+	/** Steps of which something was done, of how many. */
+	readonly stepsDone: number;
+	readonly stepsPlanned: number;
+	readonly leftOut: readonly StepAccount[];
+	/** Done otherwise than planned. */
+	readonly otherwise: readonly StepAccount[];
+	readonly zones: readonly ZoneAccount[];
+	readonly uneven: readonly ZoneAccount[];
+	readonly used: readonly string[];
+	readonly workedSeconds: number;
+	readonly haltedSeconds: number;
+	/** It was ended before its end. */
+	readonly early: boolean;
+}
+
+/** @param planned the sequence as it was planned: the one that was performed where nothing was changed */
+export function sessionAccount(
+	session: Done & Pick<Session, 'workedSeconds' | 'haltedSeconds' | 'happened'>,
+	planned: Sequence,
+	performed: Sequence,
+	context: ExpandContext
+): SessionAccount {
+	const rows = accountOf(planned, performed, session, context);
+	const zones = zonesOf(rows, planned, performed);
+	const leftOut = rows.filter((r) => r.became === 'left out');
+	return {
+		rows,
+		stepsDone: rows.length - leftOut.length,
+		stepsPlanned: rows.length,
+		leftOut,
+		otherwise: rows.filter((r) => r.became !== 'as planned' && r.became !== 'left out'),
+		zones,
+		uneven: unevenZones(zones),
+		used: usedIn(performed, session),
+		workedSeconds: workedHolding(session),
+		haltedSeconds: session.haltedSeconds,
+		early: rows.at(-1)?.became === 'left out' || session.happened.some((h) => h.mark === 'exit')
+	};
 }
 
 /** What was done of a sequence that was performed without the stage: all of it but some steps. */

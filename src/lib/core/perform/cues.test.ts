@@ -5,7 +5,7 @@ import { stepsOf } from '../sequence/walk';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { BEATS, cuesOf, lastCueIndex, type CueKind } from './cues';
 import { positionAt } from './position';
-import { replay } from './run';
+import { NOT_BEGUN, playedTo, replay } from './run';
 
 const cuesIn = (sequence: ReturnType<typeof sequenceOf>) => {
 	const events = expand(sequence, CONTEXT);
@@ -103,7 +103,7 @@ describe('cues', () => {
 	});
 });
 
-test('a log that breaks off is taken as far as it goes; what is done again counts once', () => {
+test('a log that breaks off is taken as far as it goes; half a stroke is none, and what is done again is done again', () => {
 	const log = [
 		{ kind: 'begin', seconds: 0, atMs: 0 },
 		{ kind: 'go', seconds: 0, atMs: 0 },
@@ -112,15 +112,12 @@ test('a log that breaks off is taken as far as it goes; what is done again count
 		{ kind: 'jump', from: 12, seconds: 4, atMs: 74_000 },
 		{ kind: 'still', seconds: 6, atMs: 76_000 }
 	] as const;
-	expect(replay(log)).toEqual({
-		seconds: 6,
-		played: [
-			{ from: 0, to: 4, startMs: 0 },
-			{ from: 4, to: 6, startMs: 74_000 }
-		],
-		haltedSeconds: 60,
-		signSeconds: 0,
-		begun: true
-	});
-	expect(replay([])).toEqual({ seconds: 0, played: [], haltedSeconds: 0, signSeconds: 0, begun: false });
+	const state = replay(log);
+	expect(state).toMatchObject({ seconds: 6, haltedSeconds: 60, signs: [], begun: true });
+	expect(playedTo(state, 6)).toEqual([
+		{ from: 0, to: 8, startMs: 0 },
+		{ from: 8, to: 12, startMs: 70_000 },
+		{ from: 4, to: 6, startMs: 74_000 }
+	]);
+	expect(replay([])).toEqual(NOT_BEGUN);
 });

@@ -20,7 +20,7 @@ export function happenedOf(log: readonly RunEvent[]): Happened[] {
 				...(words === undefined ? {} : { words })
 			});
 		} else if (event.kind === 'pause') halted = event;
-		else if (event.kind === 'go' && halted) {
+		else if ((event.kind === 'go' || event.kind === 'wait') && halted) {
 			const lastedSeconds = Math.round((event.atMs - halted.atMs) / 1000);
 			if (lastedSeconds >= LEAST_HALT_SECONDS) happened.push({ mark: 'halt', seconds: halted.seconds, lastedSeconds });
 			halted = null;

@@ -131,14 +131,34 @@ export const secondsPlayed = (
 ): number =>
 	played.reduce((sum, p) => sum + Math.max(0, Math.min(p.to, endSeconds) - Math.max(p.from, startSeconds)), 0);
 
+type Played = readonly { readonly from: number; readonly to: number }[];
+
+/**
+ * How often each repetition of a stretch was done: as often as all of it was played, in one go or in parts. Half a stroke is
+ * not a stroke; what is done again is done again.
+ */
+function timesDone(played: Played, { startSeconds, endSeconds, reps }: TimedEvent): number[] {
+	const over = played.filter((p) => p.from < endSeconds && p.to > startSeconds);
+	const pace = (endSeconds - startSeconds) / Math.max(1, reps);
+	return Array.from({ length: reps }, (_, i) => {
+		const [from, to] = [startSeconds + i * pace, startSeconds + (i + 1) * pace];
+		const edges = over.flatMap((p) => [p.from, p.to]).filter((x) => x > from + REP_SLACK && x < to - REP_SLACK);
+		const cuts = [from, ...edges.sort((a, b) => a - b), to];
+		const times = cuts.slice(1).map((end, k) => {
+			const middle = (cuts[k]! + end) / 2;
+			return over.filter((p) => p.from <= middle && p.to >= middle).length;
+		});
+		return Math.min(...times);
+	});
+}
+/** Seconds of a repetition that nobody misses: clocks are read in steps. */
+const REP_SLACK = 1e-5;
+
 /**
  * What was done of each step, from the stretches of the plan that were actually played.
- * @param played stretches in seconds of the plan; skipped time is in none of them
+ * @param played stretches in seconds of the plan; skipped time is in none of them, what was done again is in several
  */
-export function doneCounts(
-	events: readonly TimedEvent[],
-	played: readonly { readonly from: number; readonly to: number }[]
-): DoneCount[] {
+export function doneCounts(events: readonly TimedEvent[], played: Played): DoneCount[] {
 	const sums = new Map<string, { left: number; right: number; seconds: number; planned: number }>();
 	for (const event of events) {
 		const sum = sums.get(event.stepId) ?? { left: 0, right: 0, seconds: 0, planned: 0 };
@@ -147,13 +167,14 @@ export function doneCounts(
 		const length = event.endSeconds - event.startSeconds;
 		sum.planned += length;
 		const over = secondsPlayed(played, event);
-		const share = Math.min(1, over / length);
 		sum.seconds += over;
 		// A repetition of several strokes counts once.
-		if (event.kind !== 'work' || event.part) continue;
-		// Half a stroke is not a stroke.
-		const reps = Math.floor(share * event.reps + 1e-6);
-		for (const side of sidesOf(event.side)) sum[side] += repsOn(event.side, side, reps);
+		if (event.kind !== 'work' || event.part || !over) continue;
+		const times = timesDone(played, event);
+		for (const side of sidesOf(event.side))
+			times.forEach((n, i) => {
+				sum[side] += n * (repsOn(event.side, side, i + 1) - repsOn(event.side, side, i));
+			});
 	}
 	return [...sums].map(([stepId, s]) => ({
 		stepId,
@@ -162,4 +183,28 @@ export function doneCounts(
 		seconds: Math.round(s.seconds * 10) / 10,
 		skipped: s.seconds < 0.05 * s.planned
 	}));
+}
+
+/** Counts of one step taken together, or one taken from another. */
+const joined = (a: DoneCount, b: DoneCount, sign: 1 | -1): DoneCount => ({
+	stepId: a.stepId,
+	leftReps: Math.max(0, a.leftReps + sign * b.leftReps),
+	rightReps: Math.max(0, a.rightReps + sign * b.rightReps),
+	seconds: Math.max(0, Math.round((a.seconds + sign * b.seconds) * 10) / 10),
+	skipped: sign > 0 ? a.skipped && b.skipped : a.skipped
+});
+
+/** Counts with more of them, by their steps; a step that is not among them comes last. */
+export function plusCounts(counts: readonly DoneCount[], more: readonly DoneCount[]): DoneCount[] {
+	const sums = new Map(counts.map((c) => [c.stepId, c]));
+	for (const m of more) sums.set(m.stepId, sums.has(m.stepId) ? joined(sums.get(m.stepId)!, m, 1) : m);
+	return [...sums.values()];
+}
+
+/** What was done since: the steps of which there is more now. */
+export function doneSince(before: readonly DoneCount[], now: readonly DoneCount[]): DoneCount[] {
+	const had = new Map(before.map((c) => [c.stepId, c]));
+	return now
+		.map((c) => ({ ...(had.has(c.stepId) ? joined(c, had.get(c.stepId)!, -1) : c), skipped: false }))
+		.filter((c) => c.seconds > 0 || c.leftReps > 0 || c.rightReps > 0);
 }

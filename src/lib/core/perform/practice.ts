@@ -3,7 +3,8 @@ import type { Session } from '../records/session';
 import type { ExpandContext } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
 import { stepsOf } from '../sequence/walk';
-import { plannedCounts } from './account';
+import { doneHolding, plannedCounts, workedHolding } from './account';
+import { originOf } from './adapting/moment';
 
 /** So many of so many: nothing is said where there is none. */
 export interface Of {
@@ -34,10 +35,10 @@ const leaning = (counts: readonly { readonly leftReps: number; readonly rightRep
 };
 
 /** Whether a session closed: null where its sequence has no closing step. */
-function closedIn({ done }: Session, sequence: Sequence): boolean | null {
-	const closing = new Set(stepsOf(sequence).flatMap(({ step }) => (step.aim === 'close' ? [step.id] : [])));
+function closedIn(session: Session, sequence: Sequence): boolean | null {
+	const closing = new Set(stepsOf(sequence).flatMap(({ step }) => (step.aim === 'close' ? [originOf(step.id)] : [])));
 	if (!closing.size) return null;
-	return done.some((d) => closing.has(d.stepId) && !d.skipped && d.seconds > 0);
+	return doneHolding(session).some((d) => closing.has(d.stepId) && !d.skipped && d.seconds > 0);
 }
 
 /**
@@ -64,7 +65,7 @@ export function practiceOf(
 	return [...groups]
 		.map(([id, list]): PracticeRow => {
 			const leanings = list.flatMap(({ session, sequence }) => {
-				const [was, meant] = [leaning(session.done), plan(sequence)];
+				const [was, meant] = [leaning(doneHolding(session)), plan(sequence)];
 				return was === null || meant === null ? [] : [Math.abs(was - meant)];
 			});
 			const closings = list.flatMap(({ session, sequence }) => closedIn(session, sequence) ?? []);
@@ -73,7 +74,7 @@ export function practiceOf(
 				title: list.at(-1)!.sequence.title,
 				sessions: list.length,
 				clients: new Set(list.map(({ session }) => session.clientId)).size,
-				minutes: mean(list.map(({ session }) => session.workedSeconds)) / 60,
+				minutes: mean(list.map(({ session }) => workedHolding(session))) / 60,
 				even: { n: leanings.filter((apart) => apart <= EVEN_SHARE).length, of: leanings.length },
 				closed: { n: closings.filter(Boolean).length, of: closings.length },
 				reactions: list.filter(({ session }) => session.sideEffects.trim()).length

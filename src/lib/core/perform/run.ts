@@ -1,4 +1,6 @@
 import type { RunEvent } from '../records/runEntry';
+import type { MarkId } from '../records/runMarks';
+import type { DoneStep } from '../records/doneStep.schema';
 
 /** A stretch of the plan that was played, in seconds of the plan. */
 export interface Stretch {
@@ -7,60 +9,197 @@ export interface Stretch {
 	/** When it began, in ms since 1970. */
 	readonly startMs: number;
 }
+/** How long a step went on past the plan until its sign came, and on which side. */
+export interface Sign {
+	readonly stepId: string;
+	readonly side: RunEvent['side'];
+	readonly seconds: number;
+}
+/** Something that can be taken back as long as the session is open. */
+export interface UndoPoint {
+	/** What was done: a jump, or a change of the plan by its mark. */
+	readonly what: 'jump' | MarkId;
+	/** Second of the plan to which taking it back leads. */
+	readonly seconds: number;
+	/** The plan that was in force before; absent: it stayed the same. */
+	readonly snapshot?: string;
+	/** What had been played by then. */
+	readonly played: readonly Stretch[];
+}
 
 /** What the log of a stage comes to. */
 export interface RunState {
 	/** Second of the plan. */
 	readonly seconds: number;
+	readonly begun: boolean;
+	/** Hands are at work since a second of the plan; where the log breaks off, they were. */
+	readonly running: { readonly from: number; readonly startMs: number } | null;
+	/** It goes on past the plan until a sign comes: for so many seconds by the last line. */
+	readonly waitedSeconds: number | null;
+	/** It stands, since. */
+	readonly haltedAtMs: number | null;
+	/** The last line but marks. */
+	readonly lastMs: number;
+	/** Stretches that are over, as they were played: what was done again stands again. */
 	readonly played: readonly Stretch[];
 	readonly haltedSeconds: number;
-	/** How long it went on past the plan until a sign came. */
-	readonly signSeconds: number;
-	readonly begun: boolean;
+	readonly signs: readonly Sign[];
+	/** Done by a plan that was taken back. */
+	readonly banked: readonly DoneStep[];
+	/** The latest last. */
+	readonly undo: readonly UndoPoint[];
 }
 
-/** Stretches without what lies behind a moment: what is done again counts once. */
-export const cutAt = (played: readonly Stretch[], seconds: number): Stretch[] =>
-	played.filter((p) => p.from < seconds).map((p) => ({ ...p, to: Math.min(p.to, seconds) }));
+export const NOT_BEGUN: RunState = {
+	seconds: 0,
+	begun: false,
+	running: null,
+	waitedSeconds: null,
+	haltedAtMs: null,
+	lastMs: 0,
+	played: [],
+	haltedSeconds: 0,
+	signs: [],
+	banked: [],
+	undo: []
+};
+
+const SAME = 1e-6;
+const closed = ({ running, played }: RunState, to: number): readonly Stretch[] =>
+	running && to > running.from ? [...played, { ...running, to }] : played;
+const pause = (fromMs: number, toMs: number): number => Math.max(0, toMs - fromMs) / 1000;
+
+/** An interrupted stroke is begun again: what was done of it, in the stretch that was interrupted, is none. */
+function withoutHalfStroke(played: readonly Stretch[], stoodAt: number, begunAt: number): readonly Stretch[] {
+	const last = played.at(-1);
+	if (!last || Math.abs(last.to - stoodAt) > SAME || begunAt >= last.to) return played;
+	const before = played.slice(0, -1);
+	return begunAt > last.from + SAME ? [...before, { ...last, to: begunAt }] : before;
+}
+
+const bare = ({ kind: _k, seconds: _s, atMs: _a, ...rest }: RunEvent) => rest;
+
+/** Hands begin, or go on. Whatever lies between the last line and this one was not guided: it is a halt. */
+function gone(state: RunState, { seconds, atMs }: RunEvent): RunState {
+	const broke = state.running !== null;
+	const since = state.haltedAtMs ?? (broke ? state.lastMs : null);
+	return {
+		...state,
+		begun: true,
+		seconds,
+		running: { from: seconds, startMs: atMs },
+		haltedAtMs: null,
+		haltedSeconds: state.haltedSeconds + (since === null ? 0 : pause(since, atMs)),
+		played: withoutHalfStroke(closed(state, state.seconds), state.seconds, seconds)
+	};
+}
+
+/** The plan stands at the end of a stretch, and the hands go on until the sign; or they do so again after a halt. */
+function waits(state: RunState, { seconds, atMs, waited = 0 }: RunEvent): RunState {
+	const again = state.waitedSeconds !== null;
+	const since = state.haltedAtMs ?? (again ? state.lastMs : null);
+	return {
+		...state,
+		seconds,
+		played: closed(state, seconds),
+		running: null,
+		waitedSeconds: waited,
+		haltedAtMs: null,
+		haltedSeconds: state.haltedSeconds + (since === null ? 0 : pause(since, atMs))
+	};
+}
+
+/** A waiting that is over: its seconds are work of the step, on its side. */
+const signed = (state: RunState, seconds: number, { stepId, side }: RunEvent): RunState => ({
+	...state,
+	waitedSeconds: null,
+	signs: seconds > 0 ? [...state.signs, { stepId: stepId ?? '', side, seconds }] : state.signs
+});
+
+function jumped(state: RunState, event: RunEvent): RunState {
+	const { seconds, atMs, from = state.seconds } = event;
+	const over = state.waitedSeconds === null ? state : signed(state, event.waited ?? state.waitedSeconds, event);
+	const played = closed(state, from);
+	return {
+		...over,
+		seconds,
+		played,
+		running:
+			state.running || (state.waitedSeconds !== null && state.haltedAtMs === null)
+				? { from: seconds, startMs: atMs }
+				: null,
+		undo: [...state.undo, { what: 'jump', seconds: from, played }]
+	};
+}
+
+/** The plan goes on otherwise: what was played by then is the same in both. */
+function changed(state: RunState, { seconds, atMs, mark, snapshot }: RunEvent): RunState {
+	const played = closed(state, seconds);
+	return {
+		...state,
+		played,
+		running: state.running && { from: Math.max(seconds, state.running.from), startMs: atMs },
+		undo: [...state.undo, { what: mark!, seconds, snapshot: snapshot!, played }]
+	};
+}
+
+/** The last jump or change is taken back. What was done since stays done: of a plan that is left, by its steps. */
+function undone(state: RunState, event: RunEvent): RunState {
+	const point = state.undo.at(-1);
+	if (!point) return state;
+	const { seconds, atMs, from = state.seconds, banked = [] } = event;
+	const over = state.waitedSeconds === null ? state : signed(state, event.waited ?? state.waitedSeconds, event);
+	const working = state.running !== null || (state.waitedSeconds !== null && state.haltedAtMs === null);
+	return {
+		...over,
+		seconds,
+		played:
+			point.snapshot === undefined ? closed(state, from) : withoutHalfStroke(point.played, point.seconds, seconds),
+		banked: [...state.banked, ...banked],
+		running: working ? { from: seconds, startMs: atMs } : null,
+		undo: state.undo.slice(0, -1)
+	};
+}
+
+/** What one more line of the log makes of it. */
+export function runStep(state: RunState, event: RunEvent): RunState {
+	const { kind, seconds, atMs, mark, waited } = event;
+	if (kind === 'mark')
+		return mark === 'sign'
+			? signed({ ...state, lastMs: atMs }, waited ?? 0, bare(event) as RunEvent)
+			: event.snapshot === undefined
+				? state
+				: changed(state, event);
+	const next = ((): RunState => {
+		if (kind === 'go') return gone(state, event);
+		if (kind === 'wait') return waits(state, event);
+		if (kind === 'jump') return jumped(state, event);
+		if (kind === 'undo') return undone(state, event);
+		if (kind === 'still') return { ...state, seconds, waitedSeconds: waited ?? state.waitedSeconds };
+		if (kind === 'begin') return state;
+		return {
+			...state,
+			seconds,
+			played: closed(state, seconds),
+			running: null,
+			waitedSeconds: waited ?? state.waitedSeconds,
+			haltedAtMs: kind === 'pause' ? atMs : null
+		};
+	})();
+	return { ...next, lastMs: atMs };
+}
 
 /**
  * Replays the log of a stage. A log that breaks off is taken as far as it goes: what was played up to its last line
  * counts, what came after it does not.
  */
-export function replay(log: readonly RunEvent[]): RunState {
-	let [seconds, haltedSeconds] = [0, 0];
-	let from: number | null = null;
-	let startMs = 0;
-	let haltedAtMs: number | null = null;
-	let played: Stretch[] = [];
-	let begun = false;
-	let signSeconds = 0;
-	for (const event of log) {
-		// What the clock ran on beyond the plan.
-		if (event.mark === 'sign' && from !== null)
-			signSeconds += Math.max(0, (event.atMs - startMs) / 1000 - (event.seconds - from));
-		if (event.kind === 'begin' || event.kind === 'mark') continue;
-		if (event.kind === 'go') {
-			if (haltedAtMs !== null) haltedSeconds += Math.max(0, event.atMs - haltedAtMs) / 1000;
-			haltedAtMs = null;
-			begun = true;
-			// It ran when the log broke off, or went on past the plan: what was played till then counts.
-			if (from !== null) played.push({ from, to: seconds, startMs });
-			played = cutAt(played, event.seconds);
-			from = event.seconds;
-			startMs = event.atMs;
-		} else if (event.kind === 'jump') {
-			const left = event.from ?? seconds;
-			if (from !== null) played.push({ from, to: left, startMs });
-			if (event.seconds < left) played = cutAt(played, event.seconds);
-			if (from !== null) [from, startMs] = [event.seconds, event.atMs];
-		} else if (event.kind === 'pause' || event.kind === 'end') {
-			if (from !== null) played.push({ from, to: event.seconds, startMs });
-			from = null;
-			haltedAtMs = event.kind === 'pause' ? event.atMs : null;
-		}
-		seconds = event.seconds;
-	}
-	if (from !== null) played.push({ from, to: seconds, startMs });
-	return { seconds, played: played.filter((p) => p.to > p.from), haltedSeconds, signSeconds, begun };
-}
+export const replay = (log: readonly RunEvent[]): RunState => log.reduce(runStep, NOT_BEGUN);
+
+/** What was played, what runs included up to a second of the plan. */
+export const playedTo = (state: RunState, seconds: number): readonly Stretch[] => closed(state, seconds);
+
+/** Seconds in which hands were guided: of the plan, past it until a sign, and of plans that were taken back. */
+export const workedSeconds = (state: RunState, seconds: number, waitedSeconds = 0): number =>
+	playedTo(state, seconds).reduce((sum, p) => sum + p.to - p.from, 0) +
+	state.signs.reduce((sum, s) => sum + s.seconds, waitedSeconds) +
+	state.banked.reduce((sum, b) => sum + b.seconds, 0);

@@ -4,6 +4,7 @@ export const SPOKEN = {
 	go: ['go on', 'begin', 'continue'],
 	back: ['again', 'step again'],
 	skip: ['skip', 'next'],
+	undo: ['undo', 'take it back'],
 	more: ['more', 'one more'],
 	less: ['less', 'one less'],
 	otherSide: ['other side'],

@@ -8,5 +8,6 @@ export const AS_PLANNED = {
 	corrections: [],
 	earlier: [],
 	blind: false,
+	endedBecause: null,
 	told: ''
 } satisfies Partial<Session>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IdSchema } from '../step/common.schema';
+import { ClientIdSchema } from '../step/common.schema';
 import { RecordFields } from './fields.schema';
 import type { RecordKind } from './record';
 import { TABLES } from './tables';
@@ -8,7 +8,7 @@ import { hashOfBytes } from './hash';
 /** Bytes that belong to a client, a photograph say. The id is their hash, so the same bytes are stored once. */
 export const BinarySchema = z.strictObject({
 	...RecordFields,
-	clientId: IdSchema,
+	clientId: ClientIdSchema,
 	/** What they are, `image/jpeg` for example. */
 	type: z.string().min(1).max(100),
 	bytes: z.instanceof(Uint8Array)

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PersonFields } from '../client/person.schema';
-import { TextSchema, TitleSchema } from '../step/common.schema';
+import { TextSchema, TitleSchema, ClientIdSchema } from '../step/common.schema';
 import { plainFacts } from './facts';
 import { RecordFields } from './fields.schema';
 import type { RecordKind } from './record';
@@ -9,6 +9,7 @@ import { TABLES } from './tables';
 /** A person in the chair: a code or a name, as the user likes. */
 export const ClientSchema = z.strictObject({
 	...RecordFields,
+	id: ClientIdSchema,
 	name: TitleSchema,
 	/** What the practitioner wants to read before each session: cautions in her own words. */
 	cautions: TextSchema.default(''),
@@ -19,6 +20,8 @@ export const ClientSchema = z.strictObject({
 export type Client = z.infer<typeof ClientSchema>;
 /** Fields of a client, or what is made of them as they are stored. */
 export type ClientChange = Partial<Client> | ((stored: Client) => Partial<Client>);
+/** What was seen when it was changed: fields as they were, or whether what is stored is something else by now. */
+export type ClientSeen = Partial<Client> | ((stored: Client) => boolean);
 
 /** What is known of her besides name, alert and note. */
 const personOf = ({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IdSchema } from '../step/common.schema';
+import { SequenceIdSchema } from '../step/common.schema';
 import { MAX_TITLE } from '../step/sizes';
 import { HistorySchema } from '../sequence/history.schema';
 import { StoredSequenceSchema } from '../sequence/sequence.schema';
@@ -11,7 +11,7 @@ import { TABLES } from './tables';
 export const KeptSchema = z.strictObject({
 	...RecordFields,
 	kind: z.enum(['version', 'removed']),
-	sequenceId: IdSchema,
+	sequenceId: SequenceIdSchema,
 	keptAt: z.iso.datetime(),
 	/** What the user calls the version; empty for one that was removed. */
 	name: z.string().max(MAX_TITLE),

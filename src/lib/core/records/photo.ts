@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { AnyPointsSchema, ScaleSchema } from '../measure/photo.schema';
-import { IdSchema, TextSchema } from '../step/common.schema';
+import { ClientIdSchema, IdSchema, SessionIdSchema, TextSchema } from '../step/common.schema';
 import { RecordFields } from './fields.schema';
 import { PHOTO_VIEWS, VIEW_LABELS } from './photoViews';
 import type { RecordKind } from './record';
@@ -9,9 +9,9 @@ import { TABLES } from './tables';
 /** A photograph of a client: what is known of it and the points placed on it. Its bytes are files of their own. */
 export const PhotoSchema = z.strictObject({
 	...RecordFields,
-	clientId: IdSchema,
+	clientId: ClientIdSchema,
 	/** The session that it belongs to, and whether it was taken before or after it; null: taken apart from any. */
-	sessionId: IdSchema.nullable().default(null),
+	sessionId: SessionIdSchema.nullable().default(null),
 	when: z.enum(['before', 'after']).default('before'),
 	view: z.enum(PHOTO_VIEWS),
 	takenAt: z.iso.datetime(),
@@ -55,5 +55,14 @@ export const photoKind: RecordKind<Photo> = {
 	],
 	meets: 'beside',
 	preview: { one: 'photograph', many: 'photographs', rest: 'that are not here yet' },
+	facts: ({ points, scale, note, when }) => [
+		['Taken', `${when} the session`],
+		['Points placed', String(Object.keys(points).length)],
+		['Scale', scale.kind],
+		['Note', note],
+		...Object.entries(points).map(
+			([id, at]) => [`Point ${id}`, (at as readonly number[]).map((x) => x.toFixed(1)).join(', ')] as const
+		)
+	],
 	nameOf: ({ view, takenAt }) => `${VIEW_LABELS[view]}, ${takenAt.slice(0, 10)}`
 };

@@ -14,6 +14,7 @@ export const MARKS = {
 	lighter: 'Lighter than planned',
 	firmer: 'Firmer than planned',
 	note: 'Note',
+	'red-flags': 'When to stop, looked up',
 	halt: 'Halt'
 } as const;
 export type MarkId = keyof typeof MARKS;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HistorySchema } from '../sequence/history.schema';
-import { IdSchema } from '../step/common.schema';
+import { ClientIdSchema, SequenceIdSchema } from '../step/common.schema';
 import { StoredSequenceSchema } from '../sequence/sequence.schema';
 import { RecordFields } from './fields.schema';
 import { sequenceAt, type RecordKind } from './record';
@@ -9,10 +9,11 @@ import { TABLES } from './tables';
 /** A sequence with its undo history. Its id, revision and time of saving are those of the sequence. */
 export const SequenceRecordSchema = z.strictObject({
 	...RecordFields,
+	id: SequenceIdSchema,
 	/** Out of the usual list, not removed. */
 	archived: z.boolean().default(false),
 	/** For whom it is being made; null: for nobody. Absent: not chosen. It is no part of the sequence and goes into no sequence file. */
-	clientId: IdSchema.nullable().optional(),
+	clientId: ClientIdSchema.nullable().optional(),
 	sequence: StoredSequenceSchema,
 	history: HistorySchema
 });

@@ -1,23 +1,15 @@
 import { z } from 'zod';
 import { AssessmentSchema, EntrySchema } from '../assess/assessment.schema';
 import { MAX_LIMITS } from '../screening/limit';
-import { IdSchema, TextSchema } from '../step/common.schema';
+import { ClientIdSchema, SessionIdSchema, StepIdSchema, TextSchema } from '../step/common.schema';
+import { DoneStepSchema } from './doneStep.schema';
 import { MOST_EARLIER } from './earlier';
+import { ENDED_BECAUSE, type EndedBecause } from './endedBecause';
 import { RecordFields } from './fields.schema';
 import type { RecordKind } from './record';
 import { TABLES } from './tables';
 import { MarkFields } from './runEntry';
 import { SequenceRefSchema } from './snapshot';
-
-/** What was actually done of one step. */
-export const DoneStepSchema = z.strictObject({
-	stepId: IdSchema,
-	/** Repetitions done on each side; of a dose in time, the seconds say it. */
-	leftReps: z.number().min(0),
-	rightReps: z.number().min(0),
-	seconds: z.number().min(0),
-	skipped: z.boolean()
-});
 
 /** Something that was noted while working, as the session keeps it. */
 export const HappenedSchema = z.strictObject({
@@ -30,9 +22,11 @@ export type Happened = z.infer<typeof HappenedSchema>;
 
 /** What was put right afterwards: what was logged stays beside it. */
 export const CorrectionSchema = z.strictObject({
-	stepId: IdSchema,
+	stepId: StepIdSchema,
 	leftReps: z.number().min(0).max(10_000),
 	rightReps: z.number().min(0).max(10_000),
+	/** Of a dose in time: its seconds on both sides together. Absent: they hold as they were logged. */
+	seconds: z.number().min(0).max(86_400).optional(),
 	reason: z.string().max(300).default(''),
 	at: z.iso.datetime()
 });
@@ -43,7 +37,13 @@ export const EarlierSchema = z.strictObject({
 	/** When it was changed. */
 	at: z.iso.datetime(),
 	before: AssessmentSchema,
-	after: AssessmentSchema.nullable()
+	after: AssessmentSchema.nullable(),
+	/** What was said and put right by then; absent in entries of before version 15. */
+	sideEffects: TextSchema.optional(),
+	note: TextSchema.optional(),
+	told: TextSchema.optional(),
+	corrections: z.array(CorrectionSchema).max(2000).optional(),
+	workedSeconds: z.number().min(0).optional()
 });
 export type Earlier = z.infer<typeof EarlierSchema>;
 
@@ -62,7 +62,8 @@ export const ScreenedSchema = z.strictObject({
 
 export const SessionSchema = z.strictObject({
 	...RecordFields,
-	clientId: IdSchema,
+	id: SessionIdSchema,
+	clientId: ClientIdSchema,
 	startedAt: z.iso.datetime(),
 	/**
 	 * Place among all sessions: when it began, in ms since 1970, or one more than the latest where a clock stood earlier.
@@ -93,6 +94,11 @@ export const SessionSchema = z.strictObject({
 	corrections: z.array(CorrectionSchema).max(2000).default([]),
 	workedSeconds: z.number().min(0).default(0),
 	haltedSeconds: z.number().min(0).default(0),
+	/** Why it was ended before its end; null where it was not, or nobody said. */
+	endedBecause: z
+		.enum(Object.keys(ENDED_BECAUSE) as [EndedBecause, ...EndedBecause[]])
+		.nullable()
+		.default(null),
 	/** What held for the client that day, and what was begun all the same; null where nobody was screened. */
 	screened: ScreenedSchema.nullable().default(null),
 	sideEffects: TextSchema.default(''),
@@ -131,6 +137,7 @@ export const sessionKind: RecordKind<Session> = {
 	facts: (s) => [
 		['Found', `${s.before.entries.length} before, ${s.after?.entries.length ?? 0} after`],
 		['Worked', `${s.workedSeconds} s`],
+		['Ended early because of', s.endedBecause ? ENDED_BECAUSE[s.endedBecause] : ''],
 		['Noted while working', `${s.happened.length}`],
 		['Corrections', `${s.corrections.length}`],
 		['Her words', s.told],

@@ -2,7 +2,7 @@ import { dequal } from 'dequal';
 import { z } from 'zod';
 import { SKIN_TONES } from '../client/skinTones';
 import { LicenceSchema } from '../screening/licence.schema';
-import { IdSchema } from '../step/common.schema';
+import { ClientIdSchema } from '../step/common.schema';
 import { DEFAULT_SETTINGS } from './defaultSettings';
 import { RecordFields } from './fields.schema';
 import type { RecordKind } from './record';
@@ -40,7 +40,7 @@ export const SettingsSchema = z.strictObject({
 	exportedAt: z.iso.datetime().nullable().default(DEFAULT_SETTINGS.exportedAt),
 	/** What the practice says that its licence covers. */
 	licence: LicenceSchema.default(DEFAULT_SETTINGS.licence),
-	currentClientId: IdSchema.nullable().default(DEFAULT_SETTINGS.currentClientId)
+	currentClientId: ClientIdSchema.nullable().default(DEFAULT_SETTINGS.currentClientId)
 });
 export type Settings = z.infer<typeof SettingsSchema>;
 

@@ -134,10 +134,22 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 				planned: null,
 				told: 'Slept badly.',
 				blind: v.over,
-				earlier: v.over ? [{ at: at(n + 30), before: v.before, after: null }] : [],
+				endedBecause: v.over ? ('pain' as const) : null,
+				earlier: v.over
+					? [{ at: at(n + 30), before: v.before, after: null, sideEffects: 'Redness', workedSeconds: n }]
+					: [],
 				guided: v.over,
 				happened: [{ mark: 'tender' as const, side: 'left' as const, place: 'malar' as const, seconds: n }],
-				corrections: [{ stepId: 's', leftReps: n, rightReps: 2, reason: 'Miscounted', at: at(n) }],
+				corrections: [
+					{
+						stepId: 's',
+						leftReps: n,
+						rightReps: 2,
+						...(v.over ? { seconds: 12.5 } : {}),
+						reason: 'Miscounted',
+						at: at(n)
+					}
+				],
 				before: v.before,
 				after: v.after,
 				context: [{ observation: 'sleep' as const, value: 'over-7' }],

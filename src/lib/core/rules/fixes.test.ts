@@ -24,6 +24,8 @@ const fixed = (sequence: Sequence, ruleId: string): { label: string; after: Sequ
 };
 const only = (s: Step) => sequenceOf([s]);
 const first = (sequence: Sequence) => stepsOf(sequence)[0]!.step;
+/** What a fix makes necessary is done with it: openings come before. */
+const byId = (sequence: Sequence, id: string) => stepsOf(sequence).find((s) => s.step.id === id)!.step;
 const JAW: PlaceRef[] = ['jawline', 'under-jaw', 'n:submandibular'];
 
 describe('order', () => {
@@ -62,8 +64,8 @@ describe('order', () => {
 describe('direction', () => {
 	test('against-drainage leads to the receiver where the end lies upstream', () => {
 		const { after } = fixed(only(step('up', ['jawline', 'chin'])), 'against-drainage');
-		expect(pairsOf(first(after)).every((p) => p.alignment === 'with' || p.alignment === 'neutral')).toBe(true);
-		expect(first(after).places[0]).toBe('chin');
+		expect(pairsOf(byId(after, 'up')).every((p) => p.alignment === 'with' || p.alignment === 'neutral')).toBe(true);
+		expect(byId(after, 'up').places[0]).toBe('chin');
 	});
 	test('a gap is filled over the graph', () => {
 		const { after } = fixed(only(step('gap', ['brow', 'preauricular'])), 'against-drainage');
@@ -76,13 +78,13 @@ describe('direction', () => {
 	test('the throat is led to the side of the neck, one level for all; under the chin outwards', () => {
 		const down = step('t', ['throat', 'supraclavicular'], { levels: [1, 1] });
 		const { after } = fixed(only(down), 'throat-straight-down');
-		expect(first(after)).toMatchObject({
+		expect(byId(after, 't')).toMatchObject({
 			places: ['throat', 'sternocleidomastoid', 'n:deep-cervical', 'n:terminus'],
 			pressure: 1
 		});
-		expect(first(after).levels).toBeUndefined();
+		expect(byId(after, 't').levels).toBeUndefined();
 		const chin = fixed(only(step('c', ['chin', 'submental', 'throat'])), 'throat-straight-down');
-		expect(first(chin.after).places).toEqual(['chin', 'submental', 'under-jaw', 'n:submandibular']);
+		expect(byId(chin.after, 'c').places).toEqual(['chin', 'submental', 'under-jaw', 'n:submandibular']);
 	});
 	test('pairs include the way back, and see the midline', () => {
 		expect(pairsOf(step('a', ['chin', 'jawline'], { reverse: true })).map((p) => p.alignment)).toEqual([

@@ -2,7 +2,7 @@ import { filmFactsOf } from '../glide/film';
 import { balanceOf, type Balance } from '../sequence/balance';
 import { isInSitting } from '../sequence/chosen';
 import { computable, overLimits } from '../sequence/cost';
-import { edited, EditRefused } from '../sequence/edits';
+import { edited, EditRefused, joinEdits } from '../sequence/edits';
 import type { Edit } from '../sequence/edit.schema';
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { passesOf } from '../sequence/passes';
@@ -11,6 +11,7 @@ import { timingOf, type Timing } from '../sequence/timing';
 import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
 import { tooMuchWork } from './dose/tooMuchWork';
+import { graver } from './graver';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
 import type { ClientFacts } from '../screening/clientFacts.schema';
@@ -103,13 +104,31 @@ function findingOf(rule: Rule, raw: RawFinding, school: School): Finding {
 	};
 }
 
+/** What was found in a context: asked again for each of its fixes. */
+const known = new WeakMap<JudgeContext, readonly Finding[]>();
 /** All findings of all rules, the gravest first, whether set aside or not. */
-function findingsOf(context: JudgeContext): Finding[] {
+export function findingsOf(context: JudgeContext): readonly Finding[] {
+	const found = known.get(context) ?? lookThrough(context);
+	known.set(context, found);
+	return found;
+}
+function lookThrough(context: JudgeContext): Finding[] {
 	const found: Finding[] = [];
 	// What is cut is not what would be done: nothing true could be said of it.
 	for (const rule of context.over.length ? [tooMuchWork] : RULES)
 		for (const raw of rule.check(context)) found.push(findingOf(rule, raw, context.school));
 	return found.sort(bySeverity);
+}
+
+// What may hurt, and what comes from the client, is never set aside, whatever a file says.
+const isMuted = (sequence: Sequence) => {
+	const keys = new Set(sequence.mutes.map((m) => m.key));
+	return (f: Finding) => f.severity !== 'stop' && !isAboutClient(f) && keys.has(f.key);
+};
+/** The findings that are to be looked at. */
+export function notMuted(sequence: Sequence, all: readonly Finding[]): Finding[] {
+	const muted = isMuted(sequence);
+	return all.filter((f) => !muted(f));
 }
 
 /** Times, balances and judges a sequence by its own school: what the map, the score, the findings and the server answer read. */
@@ -118,47 +137,55 @@ export function judge(sequence: Sequence, given: JudgeInput): Judgement {
 	const { events, timing, balance } = context;
 	const reasons = new Map(sequence.mutes.map((m) => [m.key, m.reason]));
 	const all = findingsOf(context);
-	// What may hurt, and what comes from the client, is never set aside, whatever a file says.
-	const isMuted = (f: Finding) => f.severity !== 'stop' && !isAboutClient(f) && reasons.has(f.key);
 	return {
 		events,
 		timing,
 		balance,
-		findings: all.filter((f) => !isMuted(f)),
-		muted: all.filter(isMuted).map((finding) => ({ finding, reason: reasons.get(finding.key)! })),
+		findings: notMuted(sequence, all),
+		muted: all.filter(isMuted(sequence)).map((finding) => ({ finding, reason: reasons.get(finding.key)! })),
 		context
 	};
 }
 
-/** How often each rule finds something graver than advice: a finding may move to another step without getting worse. */
-function graveCounts(findings: readonly Finding[]): Map<string, number> {
-	const counts = new Map<string, number>();
-	for (const f of findings) if (f.severity !== 'advice') counts.set(f.ruleId, (counts.get(f.ruleId) ?? 0) + 1);
-	return counts;
+/** What a sequence comes to by an edit, and all that is found then. */
+export interface Mended {
+	readonly edit: Edit;
+	readonly context: JudgeContext;
+	readonly all: readonly Finding[];
 }
 
-/** Whether an edit mends its finding and gives no other rule more that is graver than advice. */
-function holds(context: JudgeContext, finding: Finding, edit: Edit): boolean {
-	const before = findingsOf(context);
-	const after = findingsOf(contextOf(edited(context.sequence, edit), context));
-	const [had, has] = [graveCounts(before), graveCounts(after)];
-	const who = (f: Finding) => `${f.ruleId} ${f.stepIds.join()}`;
-	const known = new Set(before.map(who));
-	return (
-		after.every((f) => f.key !== finding.key && (f.severity !== 'stop' || known.has(who(f)))) &&
-		[...has].every(([ruleId, n]) => n <= (had.get(ruleId) ?? 0))
-	);
-}
+/** Further fixes that one may bring along: what a fix breaks is mended with it, or the fix is none. */
+const MOST_FOLLOWING = 9;
 
-/** The edit that mends a finding of a judgement, or null where none is possible. Nothing is changed by asking. */
-export function fixIn(context: JudgeContext, finding: Finding): Edit | null {
-	const rule = ruleById(finding.ruleId);
+/**
+ * The fix of a finding, judged by what comes of it: it brings no stop and no caution that was not there before, or there is
+ * none. What the fix itself makes necessary is done with it.
+ * @param all what is found in the context now, set aside or not
+ */
+export function mendOne(context: JudgeContext, all: readonly Finding[], finding: Finding): Mended | null {
+	const edits: Edit[] = [];
+	let [now, left] = [context, all];
 	try {
-		const edit = rule?.fix?.(context, finding) ?? null;
-		return edit && rule!.verify && !holds(context, finding, edit) ? null : edit;
+		for (let next: Finding | undefined = finding; next && edits.length <= MOST_FOLLOWING; next = graver(all, left)[0]) {
+			const edit = ruleById(next.ruleId)?.fix?.(now, next);
+			if (!edit) return null;
+			edits.push(edit);
+			now = contextOf(edited(now.sequence, edit), context);
+			left = findingsOf(now);
+		}
 	} catch (error) {
 		// What would go over a limit of a sequence is no fix: one step more where there are as many as are allowed.
 		if (error instanceof EditRefused) return null;
 		throw error;
 	}
+	if (graver(all, left).length || left.some((f) => f.key === finding.key)) return null;
+	return { edit: edits.length === 1 ? edits[0]! : joinEdits(edits[0]!.label, edits), context: now, all: left };
 }
+
+/** The edit that mends a finding of a judgement, or null where none is possible. Nothing is changed by asking. */
+export const fixIn = (context: JudgeContext, finding: Finding): Edit | null =>
+	mendOne(context, findingsOf(context), finding)?.edit ?? null;
+
+/** Whether a changed sequence has no stop and no caution that it had not before: what an offer is held to. */
+export const bringsNothingGrave = (before: Sequence, after: Sequence, given: JudgeInput): boolean =>
+	!graver(findingsOf(contextOf(before, given)), findingsOf(contextOf(after, given))).length;

@@ -1,8 +1,8 @@
-import { edited, joinEdits } from '../sequence/edits';
+import { joinEdits } from '../sequence/edits';
 import type { Edit } from '../sequence/edit.schema';
 import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
-import { fixIn, judge, type JudgeInput } from './judge';
+import { contextOf, findingsOf, mendOne, notMuted, type JudgeInput } from './judge';
 import type { Finding } from './rule';
 
 export interface Mending {
@@ -22,7 +22,8 @@ export const mendSafe = (sequence: Sequence, given: JudgeInput): Mending | null 
 
 /**
  * Applies the fix of every finding that is wanted, the most serious first, judging anew after each: one that is fixed
- * often takes others along, and a fix may call for the next. Null where there is nothing to do.
+ * often takes others along, and a fix may call for the next. Each is held to what comes of it, so that all together bring
+ * nothing grave. Null where there is nothing to do.
  */
 export function mendEach(sequence: Sequence, given: JudgeInput, wanted: (finding: Finding) => boolean): Mending | null {
 	// Every fix judges all of it anew: of a very long sequence fewer are done in one go.
@@ -30,17 +31,17 @@ export function mendEach(sequence: Sequence, given: JudgeInput, wanted: (finding
 	const tried = new Set<string>();
 	const edits: Edit[] = [];
 	const mended: Finding[] = [];
-	let current = sequence;
+	let context = contextOf(sequence, given);
+	let all = findingsOf(context);
 	for (let n = 0; n < most; n++) {
-		const { findings, context } = judge(current, given);
-		const finding = findings.find((f) => wanted(f) && !tried.has(f.key));
+		const finding = notMuted(context.sequence, all).find((f) => wanted(f) && !tried.has(f.key));
 		if (!finding) break;
 		tried.add(finding.key);
-		const edit = fixIn(context, finding);
-		if (!edit) continue;
-		edits.push(edit);
+		const made = mendOne(context, all, finding);
+		if (!made) continue;
+		edits.push(made.edit);
 		mended.push(finding);
-		current = edited(current, edit);
+		[context, all] = [made.context, made.all];
 	}
 	const label = mended.length === 1 ? edits[0]?.label : `Fix ${mended.length} findings`;
 	return edits.length ? { edit: joinEdits(label!, edits), mended } : null;

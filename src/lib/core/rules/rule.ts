@@ -107,6 +107,7 @@ export interface Rule {
 }
 
 const RANK: Record<Severity, number> = { advice: 0, caution: 1, stop: 2 };
+export const graverThan = (a: Severity, b: Severity): boolean => RANK[a] > RANK[b];
 export const graver = (a: Severity, b: Severity): Severity => (RANK[a] >= RANK[b] ? a : b);
 export const lighter = (a: Severity, b: Severity): Severity => (RANK[a] <= RANK[b] ? a : b);
 export const bySeverity = (a: { severity: Severity }, b: { severity: Severity }) => RANK[b.severity] - RANK[a.severity];

@@ -227,7 +227,7 @@ describe('fixes', () => {
 					for (const f of after) if (f.severity === 'stop') expect(stops).toContain(who(f));
 				}
 			}),
-			{ numRuns: 250 }
+			{ numRuns: 80 }
 		);
 		expect(fixed.size).toBeGreaterThanOrEqual(9);
 	});

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MediumSchema } from '../medium/medium.schema';
 import { SchoolSchema } from '../school/school.schema';
-import { CommentSchema, IdSchema, TextSchema, TitleSchema } from '../step/common.schema';
+import { CommentSchema, IdSchema, TextSchema, TitleSchema, SequenceIdSchema } from '../step/common.schema';
 import { SideIdSchema, StepSchema } from '../step/step.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { sequenceProblems } from './sequenceProblems';
@@ -54,7 +54,7 @@ export const CourseSchema = z.strictObject({
 const SequenceFieldsSchema = z.strictObject({
 	format: z.literal('soft-tide/sequence'),
 	version: z.literal(SEQUENCE_VERSION),
-	id: IdSchema,
+	id: SequenceIdSchema,
 	revision: z.int().min(0),
 	updatedAt: z.iso.datetime(),
 	title: TitleSchema,

@@ -13,6 +13,20 @@ export const LevelSchema: z.ZodType<Level> = z.union([
 ]);
 
 export const IdSchema = z.string().min(1).max(80);
+
+declare const of: unique symbol;
+/** The id of one kind of thing: what is meant for a client takes no session’s. A text that is not an id yet becomes one where it is needed. */
+export type Id<K extends string> = string & { readonly [of]?: K };
+export type ClientId = Id<'client'>;
+export type SessionId = Id<'session'>;
+export type SequenceId = Id<'sequence'>;
+export type StepId = Id<'step'>;
+const idOf = <K extends string>() => IdSchema as unknown as z.ZodType<Id<K>, Id<K>>;
+export const ClientIdSchema = idOf<'client'>();
+export const SessionIdSchema = idOf<'session'>();
+export const SequenceIdSchema = idOf<'sequence'>();
+export const StepIdSchema = idOf<'step'>();
+
 export const TextSchema = z.string().max(MAX_TEXT, `at most ${MAX_TEXT} characters are allowed here`);
 /** Comment lines of the notation: for whoever reads the text; nothing is computed from them. */
 export const CommentSchema = TextSchema.min(1).refine(

@@ -4,6 +4,7 @@ import {
 	CommentSchema,
 	DoseSchema,
 	IdSchema,
+	StepIdSchema,
 	PartSchema,
 	PlaceRefSchema,
 	StationsSchema,
@@ -49,7 +50,7 @@ export type End = z.infer<typeof EndSchema>;
 
 /** A step holds everything needed to time, judge, draw and perform it; `techniqueId` only records its origin. */
 const StepFieldsSchema = z.strictObject({
-	id: IdSchema,
+	id: StepIdSchema,
 	techniqueId: IdSchema.optional(),
 	aim: z.enum(idsOf(AIMS)),
 	/** What is cleansed, where the aim is cleanse. */

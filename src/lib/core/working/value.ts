@@ -10,6 +10,7 @@ export const WORKING_GROUPS = {
 	usual: 'Usual repeats',
 	tools: 'Stone, cold, inside, tape',
 	film: 'Oil left on the skin',
+	stage: 'The stage',
 	measuring: 'Measuring'
 } as const;
 export type WorkingGroup = keyof typeof WORKING_GROUPS;

@@ -119,6 +119,30 @@ export const WorkingSchema = z.strictObject({
 	),
 	glovesSeconds: seconds(DEFAULT_WORKING.glovesSeconds, 300, 'time', 'Gloves or hand wash', 'Gloves on or off.'),
 
+	signalRestSeconds: seconds(
+		DEFAULT_WORKING.signalRestSeconds,
+		2,
+		'stage',
+		'A switch that bounces',
+		'The same signal of a pedal, key or word within so long counts once.'
+	),
+	onceSeconds: seconds(
+		DEFAULT_WORKING.onceSeconds,
+		5,
+		'stage',
+		'What leaves work out, once in',
+		'Skip, end and the shortest way out do nothing a second time within so long.',
+		1
+	),
+	gapSeconds: seconds(
+		DEFAULT_WORKING.gapSeconds,
+		10,
+		'stage',
+		'A gap that is a halt',
+		'Where the page stood still for longer and nothing was heard, nothing was guided: it counts as a halt.',
+		1
+	),
+
 	linkPlaceSeconds: seconds(
 		DEFAULT_WORKING.linkPlaceSeconds,
 		30,

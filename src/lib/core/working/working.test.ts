@@ -26,6 +26,7 @@ import { AIM_ROWS, type Aim } from '../vocabulary/aims';
 import { MOTION_ROWS, type Motion } from '../vocabulary/motions';
 import { EDGE_ROWS, TOOL_ROWS, type StoneEdge, type ToolId } from '../vocabulary/tools';
 import { WorkingSchema, type Working } from './working.schema';
+import { isGap, isMeant } from '../perform/meant';
 import { DEFAULT_WORKING } from './defaultWorking';
 import { changedValues, valueOf, withWorkingValue, WORKING_VALUES, type WorkingValue } from './workingValues';
 
@@ -158,6 +159,8 @@ function sayings(working: Working): string {
 		said.push(changeAt(id, spot, full, full, working));
 	}
 	said.push([20, 60, 100, 400].map((apart) => sameHour(0, apart, working)));
+	const times = Array.from({ length: 60 }, (_, i) => 100 * i);
+	said.push(times.map((ms) => [isMeant(ms, false, working), isMeant(ms, true, working), isGap(2 * ms, 0, working)]));
 	said.push(stepsOf(BUSY).length);
 	return JSON.stringify(said);
 }

@@ -209,3 +209,33 @@ describe('work on sealed records', () => {
 		expect(rowsOf(await raw()).every(isSealed)).toBe(true);
 	});
 });
+
+test('one row that cannot be opened takes no other with it: it is absent from every list, named once, and an error by itself', async () => {
+	await fillDemo();
+	const told: string[] = [];
+	const { repo, db, vault } = await locked();
+	vault.ondamaged = ({ table, id }) => told.push(`${table} ${id}`);
+	const before = { clients: await repo.clients(), sessions: await repo.sessionsOf('demo-odile') };
+	const outside = new Dexie(at.name);
+	await outside.open();
+	for (const [table, id] of [
+		['clients', 'demo-odile'],
+		['sessions', before.sessions[1]!.id]
+	] as const) {
+		const row = (await outside.table(table).get(id)) as { sealed: { data: Uint8Array } };
+		const data = row.sealed.data.slice();
+		data[20]! ^= 1;
+		await outside.table(table).put({ ...row, sealed: { ...row.sealed, data } });
+	}
+	outside.close();
+	const names = (list: readonly { id: string }[]) => list.map((r) => r.id);
+	expect(names(await repo.clients())).toEqual(names(before.clients).filter((id) => id !== 'demo-odile'));
+	const left = names(before.sessions).filter((id) => id !== before.sessions[1]!.id);
+	expect(names(await repo.sessionsOf('demo-odile'))).toEqual(left);
+	expect((await tableOf(db, 'session').bulkGet(names(before.sessions))).filter(Boolean)).toHaveLength(left.length);
+	const walked: string[] = [];
+	await tableOf(db, 'client').each((c) => void walked.push(c.id));
+	expect(walked.sort()).toEqual(names(await repo.clients()).sort());
+	await expect(repo.client('demo-odile')).rejects.toThrow(/cannot be opened: demo-odile/);
+	expect(told.sort()).toEqual(['clients demo-odile', `sessions ${before.sessions[1]!.id}`]);
+});

@@ -18,9 +18,30 @@ export class StoreLocked extends Error {
 	}
 }
 
+/** A single record that cannot be opened with the key that opens the others: it was damaged, or changed by somebody. */
+export class RecordDamaged extends Error {
+	override name = 'RecordDamaged';
+	constructor(
+		readonly table: string,
+		readonly id: string
+	) {
+		super(`a row of ${table} cannot be opened: ${id}`);
+	}
+}
+
 /** What one window, or one worker, knows of the lock. */
 export class Vault {
 	hold: Hold = { kind: 'none' };
+	/** Hears of each row that cannot be opened, once. */
+	ondamaged: (row: RecordDamaged) => void = () => {};
+	readonly #damaged = new Set<string>();
+	/** A row cannot be opened. */
+	tellDamaged(row: RecordDamaged): void {
+		const name = `${row.table} ${row.id}`;
+		if (this.#damaged.has(name)) return;
+		this.#damaged.add(name);
+		this.ondamaged(row);
+	}
 	/** @throws {StoreLocked} where something sealed is met without a key */
 	get key(): CryptoKey {
 		if (this.hold.kind !== 'open') throw new StoreLocked();
@@ -29,8 +50,28 @@ export class Vault {
 }
 
 function sealedTable(table: DBCoreTable, vault: Vault): DBCoreTable {
-	const open = async (row: unknown): Promise<unknown> => (isSealed(row) ? openRow(vault.key, table.name, row) : row);
-	const openAll = (rows: unknown[]): Promise<unknown[]> => within(() => Promise.all(rows.map(open)));
+	/** @throws {RecordDamaged} where this very row cannot be opened */
+	const open = async (row: unknown): Promise<unknown> => {
+		if (!isSealed(row)) return row;
+		const { key } = vault;
+		return openRow(key, table.name, row).catch(() => {
+			const damaged = new RecordDamaged(table.name, row.id);
+			vault.tellDamaged(damaged);
+			throw damaged;
+		});
+	};
+	/** Of many rows, one that cannot be opened does not take the others with it: it is told, and absent. */
+	const openAll = (rows: unknown[]): Promise<unknown[]> =>
+		within(() =>
+			Promise.all(
+				rows.map((row) =>
+					open(row).catch((error: unknown) => {
+						if (error instanceof RecordDamaged) return undefined;
+						throw error;
+					})
+				)
+			)
+		);
 	/** A cursor whose value is opened before it is looked at. */
 	const opened = (cursor: DBCoreCursor): DBCoreCursor => {
 		let value: unknown;
@@ -48,7 +89,10 @@ function sealedTable(table: DBCoreTable, vault: Vault): DBCoreTable {
 							value = row;
 							return onnext();
 						}
-						const fail = (error: unknown) => cursor.fail(error as Error);
+						const fail = (error: unknown) => {
+							if (error instanceof RecordDamaged) cursor.continue();
+							else cursor.fail(error as Error);
+						};
 						within(() => open(row), transaction)
 							.then((whole) => {
 								value = whole;
@@ -75,7 +119,9 @@ function sealedTable(table: DBCoreTable, vault: Vault): DBCoreTable {
 				? table
 						.query(req)
 						.then((found) =>
-							found.result.some(isSealed) ? openAll(found.result).then((result) => ({ ...found, result })) : found
+							found.result.some(isSealed)
+								? openAll(found.result).then((rows) => ({ ...found, result: rows.filter((row) => row !== undefined) }))
+								: found
 						)
 				: table.query(req),
 		openCursor: (req) =>

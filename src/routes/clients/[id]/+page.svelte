@@ -1,259 +1,29 @@
 <script lang="ts">
-	import { AlertDialog } from 'bits-ui';
-	import { untrack } from 'svelte';
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { saidDay } from '$lib/core/client/saidDay';
-	import { zoneIn, type SidedZone } from '$lib/core/client/sidedZone';
-	import { allowedLines } from '$lib/core/screening/allowed';
-	import { factsOf } from '$lib/core/screening/clientFacts';
-	import { contradictionsOf } from '$lib/core/screening/contradictions';
-	import { flagById } from '$lib/core/screening/flags';
-	import { isCleared } from '$lib/core/screening/limits';
-	import { isRefused, refusals } from '$lib/core/screening/start';
-	import { stepsOf } from '$lib/core/sequence/walk';
 	import { useApp } from '$lib/state/app.svelte';
-	import { ClientEdits } from '$lib/state/clientEdits.svelte';
-	import { Intake } from '$lib/state/intake.svelte';
+	import { together } from '$lib/state/rows';
 	import { liveRows } from '$lib/store/liveRows.svelte';
-	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
-	import { dayOfYear, onWall } from '$lib/ui/parts/dates';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import { idIn } from '$lib/ui/parts/shell/addresses';
-	import GoneDialog from '$lib/ui/parts/shell/GoneDialog.svelte';
-	import Question from '$lib/ui/parts/shell/Question.svelte';
-	import SecondVersions from '$lib/ui/parts/shell/SecondVersions.svelte';
-	import AboutHer from '$lib/ui/views/clients/AboutHer.svelte';
-	import AllowedList from '$lib/ui/views/clients/AllowedList.svelte';
-	import ClearanceForm from '$lib/ui/views/clients/ClearanceForm.svelte';
-	import ClientHead from '$lib/ui/views/clients/ClientHead.svelte';
-	import ClientMap from '$lib/ui/views/clients/ClientMap.svelte';
-	import DoctorNote from '$lib/ui/views/clients/DoctorNote.svelte';
-	import FollowUps from '$lib/ui/views/clients/FollowUps.svelte';
-	import HerPlan from '$lib/ui/views/clients/HerPlan.svelte';
-	import HistoryLine from '$lib/ui/views/clients/HistoryLine.svelte';
-	import MarksForm from '$lib/ui/views/clients/MarksForm.svelte';
-	import QuestionColumn from '$lib/ui/views/clients/QuestionColumn.svelte';
-	import RecordForm from '$lib/ui/views/clients/RecordForm.svelte';
+	import ClientRoom from '$lib/ui/views/clients/ClientRoom.svelte';
 
 	const app = useApp();
 	const id = $derived(idIn(page.params.id));
 	const client = $derived(app.current.byId(id));
-	const today = $derived(app.today.current);
 	const sessions = liveRows(
 		() => id,
-		(wanted) => app.repo.sessionsOf(wanted),
-		[]
+		(wanted) => app.repo.sessionsOf(wanted)
 	);
-	const sequences = liveRows(
+	const records = liveRows(
 		() => null,
-		() => app.repo.sequences(),
-		[]
+		() => app.repo.sequences()
 	);
-	/** What is made for her, else what she had last. */
-	const plan = $derived.by(() => {
-		const lastId = sessions.current.findLast((s) => s.sequence)?.sequence?.id;
-		const record = sequences.current.find((s) => s.clientId === id) ?? sequences.current.find((s) => s.sequence.id === lastId);
-		return record?.sequence ?? null;
-	});
-	$effect(() => app.nameTitle(client?.name));
-	$effect(() => {
-		app.shown = client;
-		return () => (app.shown = null);
-	});
-
-	let column = $state<'ask' | 'record' | 'marks'>('ask');
-	let redFlags = $state(false);
-	let note = $state(false);
-	let removing = $state(false);
-	let markPlaces = $state.raw<readonly SidedZone[]>([]);
-	const edits = new ClientEdits(app);
-	const intakeOf = (_id: string) =>
-		new Intake({
-			client: () => client!,
-			today: () => today,
-			now: () => app.repo.stamp().now,
-			steps: () => (plan ? stepsOf(plan).map((s) => s.step) : []),
-			keep: (answers) => edits.change(id, (stored) => ({ answers: [...stored.answers, ...answers] }))
-		});
-	const known = $derived(client !== null);
-	const intake = $derived(known ? untrack(() => intakeOf(id)) : null);
-
-	const facts = $derived(factsOf(client, today));
-	const limits = $derived(facts?.limits ?? []);
-	const lines = $derived(allowedLines(limits, today));
-	const refused = $derived(isRefused(limits));
-	const cleared = $derived(
-		(client?.clearances ?? [])
-			.filter((c) => isCleared(c, today))
-			.map((c) => ({
-				name: flagById(c.flag)?.name ?? c.flag,
-				words: `cleared by ${c.by}${c.until ? ` until ${saidDay(c.until)}` : ''}${c.what ? `: ${c.what}` : '.'}`
-			}))
-	);
-	const contradictions = $derived(client ? contradictionsOf(client, [...app.own.media]) : []);
-	const since = $derived.by(() => {
-		const list = sessions.current;
-		const first = list[0];
-		if (!first) return '';
-		return `${list.length} ${list.length === 1 ? 'session' : 'sessions'} since ${dayOfYear(onWall(first.startedAt, first))}`;
-	});
-	const toggle = (place: SidedZone) =>
-		(markPlaces = markPlaces.includes(place)
-			? markPlaces.filter((p) => p !== place)
-			: [...markPlaces.filter((p) => zoneIn(p) === zoneIn(place)), place]);
-	function pick(place: SidedZone) {
-		if (column === 'marks') toggle(place);
-		else if (intake?.says && intake.says !== 'no') intake.togglePlace(place);
-	}
-	function begin() {
-		app.current.choose(id);
-		void goto('/session');
-	}
-	async function exportHer() {
-		const [{ backupOf }, { fileName }, { saveFile }] = await Promise.all([
-			import('$lib/formats/backup/writeBackup'),
-			import('$lib/formats/download'),
-			import('$lib/ui/parts/controls/saveFile')
-		]);
-		await app.run(async () => {
-			const bytes = await backupOf(app.repo.stamp().now, await app.repo.rowsOfClient(id));
-			saveFile(fileName(client!.name, 'zip'), new Blob([bytes as BlobPart]), 'application/zip');
-		}, 'export');
-	}
-	async function remove() {
-		removing = false;
-		if (app.current.id === id) app.current.choose(null);
-		await app.run(() => app.repo.removeClient(id));
-		await goto('/clients');
-	}
+	const read = $derived(together({ clients: app.current.read, sessions: sessions.current, records: records.current }));
 </script>
 
-{#if client && intake}
-	<div class="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_430px]">
-		<section class="min-h-0 overflow-y-auto px-4 pb-6" aria-label={client.name}>
-			<ClientHead
-				{client}
-				{since}
-				{refused}
-				onbegin={begin}
-				onarchive={() => edits.change(id, { archived: !client.archived })}
-				onexport={exportHer}
-				onremove={() => (removing = true)}
-				onnote={() => (note = true)}
-			/>
-			<SecondVersions kind="client" {id} />
-			{#if client.cautions}<p class="border-flag mb-2 border-l-2 pl-2 text-[12.5px] leading-[18px]">
-					<b class="text-flag font-semibold">Client alert:</b>
-					{client.cautions}
-				</p>{/if}
-			{#if client.note}<p class="text-ink2 mb-2 text-[12.5px] leading-[18px]">{client.note}</p>{/if}
-			<div class="grid grid-cols-1 gap-x-5 gap-y-4 xl:grid-cols-[370px_minmax(0,1fr)]">
-				<div>
-					<ClientMap
-						{limits}
-						{lines}
-						marks={client.marks}
-						ghost={column === 'ask' ? intake.ghost : []}
-						chosen={column === 'marks' ? markPlaces : intake.places}
-						asks={(column === 'ask' && intake.asksPlace) || column === 'marks'}
-						onpick={pick}
-					/>
-				</div>
-				<div>
-					<h2 class="pb-1 text-[15px] font-semibold">
-						What today allows
-						<span class="text-ink2 text-[12.5px] font-normal">{lines.length} {lines.length === 1 ? 'holds' : 'hold'}</span>
-					</h2>
-					{#if refused}
-						<div class="border-flag bg-sheet mb-2 rounded-lg border-2 p-3 text-[13.5px] leading-5" role="alert">
-							<b class="text-flag text-[15px] font-semibold">No massage today. Refer.</b>
-							{#each refusals(limits) as r (r.id)}<p><b class="font-semibold">{r.name}.</b> {r.reason}</p>{/each}
-							<button type="button" class="btn mt-2" onclick={() => (note = true)}>Note for her doctor</button>
-						</div>
-					{/if}
-					{#each contradictions as c (c.key)}
-						<div class="border-hair bg-sheet mb-2 flex flex-wrap items-center gap-2 rounded-lg border p-2 text-[12.5px] leading-[18px]">
-							<p class="min-w-0 flex-1"><b class="font-semibold">{c.one}</b> and <b class="font-semibold">{c.other}</b>. {c.ask}</p>
-							<button
-								type="button"
-								class="btn"
-								onclick={() => {
-									column = 'ask';
-									intake.switchTo('intake');
-									intake.goTo(c.flag);
-								}}>Ask again</button
-							>
-						</div>
-					{/each}
-					<AllowedList {lines} {cleared} asked={client.answers.length > 0} />
-					<HerPlan sequence={plan} given={{ ...app.context, client: facts }} {refused} onbegin={() => app.current.choose(id)} />
-				</div>
-			</div>
-			<AboutHer {client} media={app.own.media} />
-			<HistoryLine sessions={sessions.current} clientId={id} />
-		</section>
-		<section
-			class="border-hair bg-sheet flex min-h-0 flex-col overflow-y-auto px-5 pt-3 pb-5 lg:border-l"
-			aria-label="Questions and record"
-		>
-			<Segmented
-				label="Column"
-				value={column}
-				options={[
-					{ value: 'ask', label: 'Ask' },
-					{ value: 'record', label: 'Record' },
-					{ value: 'marks', label: 'Marks and clearances' }
-				]}
-				onchange={(c) => (column = c)}
-			/>
-			<div class="mt-3 flex min-h-0 flex-1 flex-col">
-				{#if column === 'ask'}
-					<FollowUps
-						sessions={sessions.current}
-						followUps={client.followUps}
-						{today}
-						onanswer={(followUp) => edits.change(id, (stored) => ({ followUps: [...stored.followUps, followUp] }))}
-						now={() => app.repo.stamp().now}
-					/>
-					<QuestionColumn {intake} {today} onredflags={() => (redFlags = true)} />
-				{:else if column === 'record'}
-					<RecordForm
-						{client}
-						media={app.own.media}
-						{today}
-						newId={() => app.repo.stamp().newId()}
-						onchange={(of, change) => void edits.change(of, change)}
-						said={edits.said}
-					/>
-				{:else}
-					<MarksForm
-						{client}
-						{today}
-						newId={() => app.repo.stamp().newId()}
-						places={markPlaces}
-						ontoggle={toggle}
-						onchange={(change) => void edits.change(id, change)}
-					/>
-					<ClearanceForm {client} {today} newId={() => app.repo.stamp().newId()} onchange={(change) => void edits.change(id, change)} />
-				{/if}
-			</div>
-		</section>
-	</div>
-	{#if note}<DoctorNote bind:open={note} {client} {today} />{/if}
-{:else if app.current.loaded}
-	<p class="p-6 text-[15px]">This client is not here. <a class="dotted" href="/clients">All clients</a></p>
-{/if}
-{#if redFlags}{#await import('$lib/ui/parts/shell/RedFlags.svelte') then { default: RedFlags }}<RedFlags
-			bind:open={redFlags}
-		/>{/await}{/if}
-{#if edits.gone}<GoneDialog {...edits.gone} onkeep={edits.keepAsNew} ondrop={edits.drop} />{/if}
-<Question
-	bind:open={removing}
-	title="Remove {client?.name} and all her sessions?"
-	words="Her record, answers, marks, sessions and their kept versions go. This cannot be taken back: export her alone as a file first if you may need the records."
->
-	{#snippet answers()}
-		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>
-		<AlertDialog.Action class="btn btn-primary" onclick={remove}>Remove for good</AlertDialog.Action>
+<Awaited of={read} what="The record of {client?.name ?? 'the client'}">
+	{#snippet children(rows)}
+		{#if client}{#key client.id}<ClientRoom {client} sessions={rows.sessions} records={rows.records} />{/key}
+		{:else}<p class="p-6 text-[15px]">This client is not here. <a class="dotted" href="/clients">All clients</a></p>{/if}
 	{/snippet}
-</Question>
+</Awaited>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { idIn, printAt, sessionWith } from '$lib/ui/parts/shell/addresses';
+	import { idIn, printAt, sessionFor } from '$lib/ui/parts/shell/addresses';
 	import Printer from '@lucide/svelte/icons/printer';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -15,6 +15,7 @@
 	import { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { VersionPair } from '$lib/store/repository';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
+	import { ifHere } from '$lib/state/rows';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { hour, sameDay, shortDay } from '$lib/ui/parts/dates';
 	import TipButton from '$lib/ui/parts/controls/TipButton.svelte';
@@ -31,10 +32,19 @@
 	const client = $derived(app.current.byId(clientId));
 	const last = liveRows(
 		() => clientId,
-		async (id) => (id ? await app.repo.lastSessionOf(id) : undefined),
-		undefined
+		async (id) => (id ? await app.repo.lastSessionOf(id) : undefined)
 	);
-	const assessment = $derived<Assessment | null>(last.current?.before ?? null);
+	/** What was felt of this very client; the map and the tide do without where it is not known. */
+	const assessment = $derived<Assessment | null>(ifHere(last.current)?.before ?? null);
+	$effect(() => {
+		app.tell(
+			'last-session',
+			last.current.state === 'failed'
+				? 'What was felt last of this client could not be read: the map and the tide do without it. Reload the page to try again.'
+				: ''
+		);
+		return () => app.tell('last-session', '');
+	});
 
 	let draft = $state.raw<SequenceDraft | null>(null);
 	let missing = $state(false);
@@ -130,8 +140,10 @@
 			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
 		>
 		<button type="button" class="btn" onclick={() => (redFlags = true)}>Red flags</button>
-		<a class="btn btn-primary" href={sessionWith(draft.sequence.id)} onclick={() => clientId && app.current.choose(clientId)}
-			>Start<span class="max-sm:hidden"> session</span></a
+		<a
+			class="btn btn-primary"
+			href={sessionFor(clientId, draft.sequence.id)}
+			onclick={() => void (clientId && app.current.choose(clientId))}>Start<span class="max-sm:hidden"> session</span></a
 		>
 	{/if}
 {/snippet}

@@ -9,7 +9,9 @@
 	import { SCHOOLS } from '$lib/core/school/schools';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { ifHere } from '$lib/state/rows';
 	import { liveRows } from '$lib/store/liveRows.svelte';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
@@ -17,8 +19,7 @@
 	const app = useApp();
 	const rows = liveRows(
 		() => null,
-		() => app.repo.sequences(),
-		[]
+		() => app.repo.sequences()
 	);
 	let ready = $state.raw<readonly Sequence[]>([]);
 	void import('$lib/core/template/templates').then((m) => (ready = m.TEMPLATES));
@@ -27,7 +28,7 @@
 	let [aId, bId] = $state([asked.get('a') ?? '', '']);
 	let show = $state<'all' | 'differ'>('all');
 
-	const sequences = $derived([...rows.current.map((r) => r.sequence), ...ready]);
+	const sequences = $derived([...(ifHere(rows.current) ?? []).map((r) => r.sequence), ...ready]);
 	const sequence = $derived(sequences.find((s) => s.id === sequenceId) ?? sequences[0] ?? null);
 	const schools = $derived.by(() => {
 		const known = [...app.own.schools, ...SCHOOLS];
@@ -58,7 +59,9 @@
 
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Two schools">
 	<h1 class="sr-only">One sequence judged by two schools</h1>
-	{#if sequence}
+	<!-- The ready sequences can be judged without one’s own. -->
+	{#if rows.current.state === 'failed'}<Awaited of={rows.current} what="Your own sequences" />{/if}
+	{#if sequence && rows.current.state !== 'pending'}
 		<div class="flex flex-wrap items-center gap-2 py-2">
 			<Select
 				label="Sequence"

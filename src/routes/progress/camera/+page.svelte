@@ -7,6 +7,7 @@
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { photoAt, photosOf } from '$lib/ui/parts/shell/addresses';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import CameraRoom from '$lib/ui/views/photos/CameraRoom.svelte';
 
 	const app = useApp();
@@ -18,10 +19,8 @@
 	const simulated = $derived(asked.get('of') === 'simulated');
 	const photos = liveRows(
 		() => clientId,
-		(id) => (id ? app.repo.photos.of(id) : Promise.resolve([])),
-		[]
+		async (id) => (id ? await app.repo.photos.of(id) : [])
 	);
-	const ghost = $derived(photos.current.findLast((p) => p.view === view) ?? null);
 	const book = new PhotoBook(app.repo.photos);
 	onMount(() => () => book.close());
 </script>
@@ -34,14 +33,18 @@
 			</h1>
 			<a class="dotted text-[13px]" href={photosOf(client.id)}>Photographs</a>
 		</div>
-		{#key simulated}<CameraRoom
-				{book}
-				taking={{ clientId: client.id, sessionId: asked.get('session'), when, view }}
-				{simulated}
-				{ghost}
-				listens={app.settings?.listens ?? false}
-				now={() => app.repo.stamp().now}
-				ontaken={(photo) => goto(photoAt(photo.id))}
-			/>{/key}
+		<Awaited of={photos.current} what="The earlier photographs of {client.name}">
+			{#snippet children(rows)}
+				{#key `${client.id} ${simulated}`}<CameraRoom
+						{book}
+						taking={{ clientId: client.id, sessionId: asked.get('session'), when, view }}
+						{simulated}
+						ghost={rows.findLast((p) => p.view === view) ?? null}
+						listens={app.settings?.listens ?? false}
+						now={() => app.repo.stamp().now}
+						ontaken={(photo) => goto(photoAt(photo.id))}
+					/>{/key}
+			{/snippet}
+		</Awaited>
 	</div>
 {:else}<p class="text-ink2 p-6 text-[13.5px]">Choose or add a client first. <a class="dotted" href="/clients">Clients</a></p>{/if}

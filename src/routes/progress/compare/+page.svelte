@@ -4,7 +4,9 @@
 	import { pointName } from '$lib/core/measure/faults';
 	import { pairSentence } from '$lib/core/measure/pairWording';
 	import { PAIR_MEASURES_OF, type PairMeasureId } from '$lib/core/measure/pairIds';
+	import type { Client } from '$lib/core/records/client';
 	import { useApp } from '$lib/state/app.svelte';
+	import { ClientEdits } from '$lib/state/clientEdits.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { PhotoPair } from '$lib/state/photoPair.svelte';
 	import { fileName } from '$lib/formats/download';
@@ -18,13 +20,18 @@
 	import PrimariesForm from '$lib/ui/views/photos/PrimariesForm.svelte';
 
 	const app = useApp();
+	const edits = new ClientEdits(app);
 	const book = new PhotoBook(app.repo.photos);
 	onMount(() => () => book.close());
 	const ids = $derived([page.url.searchParams.get('a') ?? '', page.url.searchParams.get('b') ?? ''] as const);
+	/** Declared for her; null: it was not said yet what it is about. */
+	let looked = $state.raw<readonly PairMeasureId[] | null>(null);
+	let choosing = $state(false);
 	let opened = $state.raw<PhotoPair | string | null>(null);
 	$effect(() => {
 		const wanted = ids;
-		opened = null;
+		// What was said of another pair is not said of this one.
+		[opened, looked, choosing] = [null, null, false];
 		void app
 			.run(() => PhotoPair.open(app.repo.photos, book, wanted))
 			.then((pair) => {
@@ -34,9 +41,6 @@
 	const pair = $derived(opened instanceof PhotoPair ? opened : null);
 	const drifts = $derived(pair?.drifts ?? []);
 	const client = $derived(pair ? app.current.byId(pair.before.clientId) : null);
-	/** Declared for her; null: it was not said yet what it is about. */
-	let looked = $state.raw<readonly PairMeasureId[] | null>(null);
-	let choosing = $state(false);
 	const ofView = $derived<readonly PairMeasureId[]>(pair ? PAIR_MEASURES_OF[pair.view] : []);
 	const known = $derived((client?.primaries ?? []).filter((id) => ofView.includes(id)));
 	const primaries = $derived(looked ?? (known.length ? known : null));
@@ -46,9 +50,15 @@
 	async function declare(chosen: readonly PairMeasureId[]) {
 		looked = chosen;
 		choosing = false;
-		const id = client?.id;
-		const others = client?.primaries.filter((p) => !ofView.includes(p)) ?? [];
-		if (id) await app.run(() => app.repo.changeClient(id, { primaries: [...others, ...chosen] }));
+		const view = ofView;
+		const seen = known.join();
+		const ofThis = (stored: Client) => stored.primaries.filter((p) => view.includes(p));
+		if (client)
+			await edits.change(
+				client.id,
+				(stored) => ({ primaries: [...stored.primaries.filter((p) => !view.includes(p)), ...chosen] }),
+				(stored) => ![seen, chosen.join()].includes(ofThis(stored).join())
+			);
 	}
 	const result = $derived(pair?.result ?? null);
 	const sentence = $derived(result ? pairSentence(result) : null);

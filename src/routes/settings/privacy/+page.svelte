@@ -2,22 +2,19 @@
 	import { allKinds, type KindId } from '$lib/core/records/kinds';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import { useApp } from '$lib/state/app.svelte';
+	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import { dayAndHour } from '$lib/ui/parts/dates';
 
 	const app = useApp();
 	const counts = liveRows(
 		() => null,
-		() => app.repo.counts(),
-		null
+		() => app.repo.counts()
 	);
-	const stored = $derived(
-		counts.current
-			? allKinds().flatMap(({ id, titles }) => {
-					const count = counts.current![id as KindId] ?? 0;
-					return count ? [{ titles, count }] : [];
-				})
-			: []
-	);
+	const storedOf = (counted: Readonly<Record<KindId, number>>) =>
+		allKinds().flatMap(({ id, titles }) => {
+			const count = counted[id as KindId] ?? 0;
+			return count ? [{ titles, count }] : [];
+		});
 	let room = $state.raw<{ readonly used: number; readonly all: number } | null>(null);
 	$effect(() => {
 		void counts.current;
@@ -50,15 +47,20 @@
 			</dd>
 		</dl>
 		<h2 class="border-ink mt-5 border-b pb-1 text-[15px] font-semibold">What is stored</h2>
-		<table class="w-full text-[13.5px]">
-			<caption class="sr-only">Records by kind</caption>
-			<tbody>
-				{#each stored as { titles, count } (titles)}
-					<tr class="border-hair border-b"
-						><th scope="row" class="py-1.5 text-left font-normal">{titles}</th><td class="text-right">{count.toLocaleString('en')}</td></tr
-					>
-				{/each}
-			</tbody>
-		</table>
+		<Awaited of={counts.current} what="What is stored">
+			{#snippet children(counted)}
+				<table class="w-full text-[13.5px]">
+					<caption class="sr-only">Records by kind</caption>
+					<tbody>
+						{#each storedOf(counted) as { titles, count } (titles)}
+							<tr class="border-hair border-b"
+								><th scope="row" class="py-1.5 text-left font-normal">{titles}</th><td class="text-right">{count.toLocaleString('en')}</td
+								></tr
+							>
+						{/each}
+					</tbody>
+				</table>
+			{/snippet}
+		</Awaited>
 	</div>
 </div>

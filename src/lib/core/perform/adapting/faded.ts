@@ -107,6 +107,6 @@ export function reopen(moment: Moment, faded: Faded): Adapted {
 		moment,
 		edited(moment.sequence, edit),
 		`${NODES[faded.node].label}: opened again before it is needed.`,
-		{ worse: true }
+		{ worse: true, offered: true }
 	);
 }

@@ -1,3 +1,4 @@
+import { graver } from '../../rules/graver';
 import { judge, type Judgement, type JudgeInput } from '../../rules/judge';
 import { sentenceOf } from '../../rules/wording';
 import type { TimedEvent } from '../../sequence/expand';
@@ -81,10 +82,14 @@ function worse(before: Judgement, after: Judgement): string | null {
 	return news ? sentenceOf(news).head : null;
 }
 
+const allOf = ({ findings, muted }: Judgement) => [...findings, ...muted.map((m) => m.finding)];
+
 /** Rules that a change while working may break, since it is short of time or asked for: said in the record, not refused. */
 export interface Leave {
 	/** What is worse is done all the same: leaving something out saves time, and the record says it. */
 	readonly worse?: boolean;
+	/** It is offered by the stage: it brings no stop and no caution that was not there before. */
+	readonly offered?: boolean;
 }
 
 /** The change, if it leaves what was done as it was and adds nothing that the rules stop. */
@@ -93,7 +98,10 @@ export function settled(moment: Moment, next: Sequence, said: string, leave: Lea
 	if (!samePast(moment.judgement.events, judgement.events, moment.position.index, moment.seconds))
 		return { refused: 'That is over already: it would change what has been done.' };
 	const grave = leave.worse ? null : worse(moment.judgement, judgement);
-	return grave ? { refused: `Not more of it: ${grave}.` } : { sequence: next, judgement, said };
+	if (grave) return { refused: `Not more of it: ${grave}.` };
+	// What is offered, and not asked for by the hand, brings nothing grave at all.
+	const [news] = leave.offered ? graver(allOf(moment.judgement), allOf(judgement)) : [];
+	return news ? { refused: `Not so: ${sentenceOf(news).head}.` } : { sequence: next, judgement, said };
 }
 
 /** The first of several ways that is possible; else what the first one was refused for. */

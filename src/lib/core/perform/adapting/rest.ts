@@ -1,7 +1,7 @@
 import { fitTo, type FitChange } from '../../fit/fit';
 import { edited } from '../../sequence/edits';
 import { clock } from '../../step/describe';
-import { placedAt, settled, withoutSteps, type Adapted, type Moment } from './moment';
+import { originOf, placedAt, settled, withoutSteps, type Adapted, type Moment } from './moment';
 import { stepsOf, type PlacedStep } from '../../sequence/walk';
 
 /** Steps that were begun, or lie before the one at hand: of a block that is done on both sides, all of its first round. */
@@ -37,7 +37,7 @@ export function fitRest(moment: Moment, leftSeconds: number): FitRest {
 		};
 	const next = fit.edit ? edited(moment.sequence, fit.edit) : moment.sequence;
 	return {
-		adapted: settled(moment, next, `Fitted: ${clock(left)} to go.`, { worse: true }),
+		adapted: settled(moment, next, `Fitted: ${clock(left)} to go.`, { worse: true, offered: true }),
 		changes: fit.changes,
 		leftSeconds: left,
 		why: fit.why
@@ -48,11 +48,12 @@ export function fitRest(moment: Moment, leftSeconds: number): FitRest {
 export function endSoon(moment: Moment): Adapted {
 	const placed = placedAt(moment);
 	if (!placed) return { refused: 'All is done.' };
-	const keep = begun(moment);
+	// Parts of what was begun are owed to the other side: what was asked for while working, too.
+	const keep = new Set([...begun(moment)].map(originOf));
 	const closes = closingOf(moment);
 	const next = withoutSteps(
 		moment.sequence,
-		(step) => !keep.has(step.id) && !closes.some((c) => c.step.id === step.id)
+		(step) => !keep.has(originOf(step.id)) && !closes.some((c) => c.step.id === step.id)
 	);
 	if (stepsOf(next).length === stepsOf(moment.sequence).length) return { refused: 'This is the shortest way already.' };
 	const said = closes.length

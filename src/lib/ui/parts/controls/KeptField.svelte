@@ -14,13 +14,13 @@
 		rows?: number;
 		placeholder?: string;
 		class?: string;
-		/** Stores what is typed; the words of a refusal are shown beneath. */
-		onkeep: (text: string, of: string) => string | void;
+		/** Stores what is typed, with what it belongs to and the value from which it was typed on; the words of a refusal are shown beneath. */
+		onkeep: (text: string, of: string, from: string) => string | void;
 		/** The field is left. */
 		onleave?: () => void;
 	}
 	let { label, hidden = false, value, of = '', maxlength, rows = 1, placeholder, class: look = 'field', onkeep, onleave }: Props = $props();
-	const typed = new Typed({ value: () => value, of: () => of, keep: (text, begunFor) => onkeep(text, begunFor) });
+	const typed = new Typed({ value: () => value, of: () => of, keep: (text, begunFor, from) => onkeep(text, begunFor, from) });
 	const uid = $props.id();
 	const common = $derived<HTMLInputAttributes>({
 		maxlength,
@@ -54,7 +54,7 @@
 	<p id={uid} class="text-ink2 flex flex-wrap items-center gap-2 pt-1 text-xs" role="status">
 		{#if typed.refusal}<span class="text-flag">{typed.refusal}</span>{/if}
 		{#if typed.other !== null}
-			<span class="min-w-0 flex-1">Changed elsewhere to “{typed.other || 'nothing'}”. What you type goes first.</span>
+			<span class="min-w-0 flex-1">Changed elsewhere to “{typed.other || 'nothing'}”. What you type is kept too.</span>
 			<button type="button" class="btn" onmousedown={(e) => e.preventDefault()} onclick={typed.takeOther}>Take that</button>
 		{/if}
 	</p>

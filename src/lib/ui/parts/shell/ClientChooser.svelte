@@ -7,10 +7,8 @@
 		clientId: string | null;
 		/** Where the same page of another client lies. */
 		addressOf: (clientId: string) => string;
-		/** Told before the page changes. */
-		onchoose?: () => void;
 	}
-	let { clientId, addressOf, onchoose = () => {} }: Props = $props();
+	let { clientId, addressOf }: Props = $props();
 	const app = useApp();
 </script>
 
@@ -21,8 +19,7 @@
 		value={clientId ?? ''}
 		options={app.current.all.map((c) => ({ value: c.id, label: c.name }))}
 		onchange={(id) => {
-			onchoose();
-			app.current.choose(id);
+			void app.current.choose(id);
 			void goto(addressOf(id));
 		}}
 	/>

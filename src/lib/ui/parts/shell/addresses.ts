@@ -17,7 +17,9 @@ export const clientAt = (id: string): string => `/clients/${inPath(id)}`;
 export const sessionAt = (id: string, part?: 'before'): string => withQuery(`/session/${inPath(id)}`, { part });
 /** The tour, over a sequence. */
 export const touring = (sequenceId: string): string => withQuery(composeAt(sequenceId), { tour: '1' });
-export const sessionWith = (sequenceId: string): string => withQuery('/session', { sequence: sequenceId });
+/** Before a session: of a client, with a sequence that is wished. */
+export const sessionFor = (client: string | null, sequence?: string): string =>
+	withQuery('/session', { client, sequence });
 export const printAt = (id: string): string => `/print/${inPath(id)}`;
 export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;
 export const progressOf = (client: string, session?: string): string => withQuery('/progress', { client, session });

@@ -16,7 +16,7 @@
 	const problemOf = (field: string) => intake.problems.find((p) => p.field === field)?.words;
 </script>
 
-<div class="mt-3 space-y-2.5 text-[13px]">
+<div class="mt-3 space-y-2.5 text-[13px]" data-answer-details>
 	{#if flag.wants?.includes('place')}
 		<div>
 			<span class="label">Where</span>

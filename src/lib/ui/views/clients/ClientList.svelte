@@ -12,12 +12,12 @@
 	interface Props {
 		/** By name. */
 		clients: readonly Client[];
-		loaded: boolean;
-		visits: ReadonlyMap<string, { readonly count: number; readonly lastAt: string }>;
+		/** How often each was here; null as long as that is not known. */
+		visits: ReadonlyMap<string, { readonly count: number; readonly lastAt: string }> | null;
 		currentId: string | null;
 		today: string;
 	}
-	let { clients, loaded, visits, currentId, today }: Props = $props();
+	let { clients, visits, currentId, today }: Props = $props();
 	let words = $state('');
 	let order = $state<'name' | 'last' | 'sessions'>('name');
 	let which = $state<'here' | 'archived'>('here');
@@ -32,7 +32,7 @@
 		const list = clients.filter(
 			(c) => c.archived === (which === 'archived') && wanted.every((w) => plain(`${c.name} ${c.note} ${c.cautions}`).includes(w))
 		);
-		const seen = (c: Client) => visits.get(c.id);
+		const seen = (c: Client) => visits?.get(c.id);
 		if (order === 'last') return list.sort((a, b) => (seen(b)?.lastAt ?? '').localeCompare(seen(a)?.lastAt ?? ''));
 		if (order === 'sessions') return list.sort((a, b) => (seen(b)?.count ?? 0) - (seen(a)?.count ?? 0));
 		return list;
@@ -80,7 +80,7 @@
 <p class="sr-only" role="status">{words ? `${found.length} found` : ''}</p>
 <ul class="border-hair mt-3 min-h-0 flex-1 overflow-y-auto border-t">
 	{#each found.slice(0, drawn.current) as c (c.id)}
-		{@const seen = visits.get(c.id)}
+		{@const seen = visits?.get(c.id)}
 		{@const now = todayOf(c)}
 		<li class="long-row border-hair border-b">
 			<a
@@ -97,15 +97,15 @@
 				>
 				<span class="text-ink2 block truncate text-[12.5px]">{c.note || 'no note'}</span>
 				<span class="text-ink2 justify-self-end text-[12.5px]"
-					>{seen?.count ?? 0}
-					{seen?.count === 1 ? 'session' : 'sessions'}{seen ? `, last ${dayOfYear(seen.lastAt)}` : ''}</span
+					>{#if visits}{seen?.count ?? 0}
+						{seen?.count === 1 ? 'session' : 'sessions'}{seen ? `, last ${dayOfYear(seen.lastAt)}` : ''}{/if}</span
 				>
 			</a>
 		</li>
 	{:else}
-		{#if loaded}<li class="text-ink2 py-4 text-[13.5px] leading-5">
-				{#if words}Nobody is called so. <button type="button" class="dotted" onclick={() => (words = '')}>Show all</button>{:else}Nobody
-					yet. A code or a name is enough; records never leave this browser unless you export them.{/if}
-			</li>{/if}
+		<li class="text-ink2 py-4 text-[13.5px] leading-5">
+			{#if words}Nobody is called so. <button type="button" class="dotted" onclick={() => (words = '')}>Show all</button>{:else}Nobody yet.
+				A code or a name is enough; records never leave this browser unless you export them.{/if}
+		</li>
 	{/each}
 </ul>

@@ -4,8 +4,10 @@
 
 	interface Props {
 		intake: Intake;
+		/** A chapter is wished, from 1. */
+		onchapter: (n: number) => void;
 	}
-	let { intake }: Props = $props();
+	let { intake, onchapter }: Props = $props();
 	/** Tablets by chapter. */
 	const chapters = $derived(
 		[...new Set(intake.questions.map((q) => q.flag.chapter))].map((chapter) => ({
@@ -23,7 +25,7 @@
 			class="flex min-h-6 flex-wrap items-end gap-[2px] rounded"
 			title={CHAPTERS[chapter]}
 			aria-label="{CHAPTERS[chapter]}: {questions.filter((q) => q.done).length} of {questions.length} answered"
-			onclick={() => intake.chapter(i + 1)}
+			onclick={() => onchapter(i + 1)}
 		>
 			{#each questions as q (q.flag.id)}
 				<i

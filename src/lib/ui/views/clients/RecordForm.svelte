@@ -5,7 +5,7 @@
 	import type { Medium } from '$lib/core/medium/medium.schema';
 	import { SKIN_TONES, type SkinTone } from '$lib/core/client/skinTones';
 	import { sidedWords } from '$lib/core/client/sidedZone';
-	import type { Client, ClientChange } from '$lib/core/records/client';
+	import type { Client, ClientChange, ClientSeen } from '$lib/core/records/client';
 	import { MAX_TEXT, MAX_TITLE } from '$lib/core/step/sizes';
 	import KeptField from '../../parts/controls/KeptField.svelte';
 	import Segmented from '../../parts/controls/Segmented.svelte';
@@ -19,7 +19,7 @@
 		media: readonly Medium[];
 		today: string;
 		newId: () => string;
-		onchange: (id: string, change: ClientChange) => void;
+		onchange: (id: string, change: ClientChange, seen?: ClientSeen) => void;
 		/** What came of the last change. */
 		said: string;
 	}
@@ -27,6 +27,20 @@
 	const all = $derived([...media, ...MEDIA]);
 	const change = (fields: ClientChange) => onchange(client.id, fields);
 	const prefer = (fields: Partial<Client['preferences']>) => change((stored) => ({ preferences: { ...stored.preferences, ...fields } }));
+	/**
+	 * Keeps a text of the client for whom it was begun, whoever is shown by then. Where another text is stored meanwhile, both
+	 * are kept.
+	 */
+	const kept =
+		(read: (client: Client) => string, write: (client: Client, text: string) => Partial<Client>) =>
+		(text: string, id: string, from: string): void => {
+			const other = (stored: Client) => ![from.trim(), text.trim()].includes(read(stored).trim());
+			onchange(id, (stored) => write(stored, text), other);
+		};
+	const keepName = kept(
+		(c) => c.name,
+		(_, text) => ({ name: text.trim() })
+	);
 	const toggled = <T,>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((x) => x !== item) : [...list, item]);
 	/** A liked medium is not disliked, and the other way round. */
 	function feel(id: string, how: 'likes' | 'dislikes' | 'neither') {
@@ -39,12 +53,13 @@
 	}
 	const feeling = (id: string) =>
 		client.preferences.likes.includes(id) ? 'likes' : client.preferences.dislikes.includes(id) ? 'dislikes' : 'neither';
-	function keepYear(text: string): string | void {
+	const yearText = ({ birthYear }: Pick<Client, 'birthYear'>) => (birthYear === null ? '' : String(birthYear));
+	const putYear = kept(yearText, (_, text) => ({ birthYear: text.trim() ? Number(text.trim()) : null }));
+	function keepYear(text: string, id: string, from: string): string | void {
 		const year = Number(text.trim());
-		if (!text.trim()) return change({ birthYear: null });
-		if (!Number.isInteger(year) || year < 1900 || year > Number(today.slice(0, 4)))
+		if (text.trim() && (!Number.isInteger(year) || year < 1900 || year > Number(today.slice(0, 4))))
 			return `Year of birth: give a year between 1900 and ${today.slice(0, 4)}, or leave it empty.`;
-		change({ birthYear: year });
+		putYear(text, id, from);
 	}
 </script>
 
@@ -54,11 +69,7 @@
 		maxlength={MAX_TITLE}
 		value={client.name}
 		of={client.id}
-		onkeep={(text, id) => {
-			const name = text.trim();
-			if (!name) return 'A code or a name is needed; the old one stays.';
-			onchange(id, { name });
-		}}
+		onkeep={(text, id, from) => (text.trim() ? keepName(text, id, from) : 'A code or a name is needed; the old one stays.')}
 	/>
 	<KeptField
 		label="Client alert"
@@ -67,24 +78,34 @@
 		placeholder="Read before each session"
 		value={client.cautions}
 		of={client.id}
-		onkeep={(cautions, id) => onchange(id, { cautions })}
+		onkeep={kept(
+			(c) => c.cautions,
+			(_, cautions) => ({ cautions })
+		)}
 	/>
-	<KeptField label="Note" rows={3} maxlength={MAX_TEXT} value={client.note} of={client.id} onkeep={(note, id) => onchange(id, { note })} />
+	<KeptField
+		label="Note"
+		rows={3}
+		maxlength={MAX_TEXT}
+		value={client.note}
+		of={client.id}
+		onkeep={kept(
+			(c) => c.note,
+			(_, note) => ({ note })
+		)}
+	/>
 	<div class="grid grid-cols-2 gap-3">
 		<KeptField
 			label="Contact, if she wants it kept"
 			maxlength={MAX_TEXT}
 			value={client.contact}
 			of={client.id}
-			onkeep={(contact, id) => onchange(id, { contact })}
+			onkeep={kept(
+				(c) => c.contact,
+				(_, contact) => ({ contact })
+			)}
 		/>
-		<KeptField
-			label="Year of birth, if wanted"
-			maxlength={4}
-			value={client.birthYear === null ? '' : String(client.birthYear)}
-			of={client.id}
-			onkeep={keepYear}
-		/>
+		<KeptField label="Year of birth, if wanted" maxlength={4} value={yearText(client)} of={client.id} onkeep={keepYear} />
 	</div>
 	<div class="flex flex-wrap gap-x-4 gap-y-2">
 		<div>
@@ -187,14 +208,35 @@
 			{/each}
 		</ul>
 	</fieldset>
-	<KeptField label="Room" maxlength={MAX_TEXT} value={client.preferences.room} of={client.id} onkeep={(room) => prefer({ room })} />
-	<KeptField label="Voice" maxlength={MAX_TEXT} value={client.preferences.voice} of={client.id} onkeep={(voice) => prefer({ voice })} />
+	<KeptField
+		label="Room"
+		maxlength={MAX_TEXT}
+		value={client.preferences.room}
+		of={client.id}
+		onkeep={kept(
+			(c) => c.preferences.room,
+			(c, room) => ({ preferences: { ...c.preferences, room } })
+		)}
+	/>
+	<KeptField
+		label="Voice"
+		maxlength={MAX_TEXT}
+		value={client.preferences.voice}
+		of={client.id}
+		onkeep={kept(
+			(c) => c.preferences.voice,
+			(c, voice) => ({ preferences: { ...c.preferences, voice } })
+		)}
+	/>
 	<KeptField
 		label="Other allergies"
 		maxlength={MAX_TEXT}
 		value={client.allergies}
 		of={client.id}
-		onkeep={(allergies, id) => onchange(id, { allergies })}
+		onkeep={kept(
+			(c) => c.allergies,
+			(_, allergies) => ({ allergies })
+		)}
 	/>
 	<fieldset>
 		<legend class="label">Sides that have always differed</legend>
@@ -209,7 +251,10 @@
 				maxlength={MAX_TEXT}
 				value={client.asymmetry.note}
 				of={client.id}
-				onkeep={(note) => change(({ asymmetry }) => ({ asymmetry: { ...asymmetry, note } }))}
+				onkeep={kept(
+					(c) => c.asymmetry.note,
+					(c, note) => ({ asymmetry: { ...c.asymmetry, note } })
+				)}
 			/>
 		</div>
 	</fieldset>

@@ -9,6 +9,7 @@ import { allowedLines } from '$lib/core/screening/allowed';
 import { factsOf } from '$lib/core/screening/clientFacts';
 import { TEMPLATES } from '$lib/core/template/templates';
 import { CONTEXT, NOW } from '$lib/core/testing';
+import { NO_WISHES, planOfToday } from '$lib/core/visit/planOfToday';
 import { Intake } from '$lib/state/intake.svelte';
 import { all, button, clear, click, press, show } from '../../testing';
 import AboutHer from './AboutHer.svelte';
@@ -185,7 +186,7 @@ describe('the question', () => {
 			today: () => TODAY,
 			now: () => NOW,
 			steps: () => [],
-			keep: async (answers) => void (now = { ...now, answers: [...now.answers, ...answers] })
+			keep: async (change) => void (now = { ...now, answers: change(now.answers) })
 		});
 		const onredflags = vi.fn();
 		return { root: show(QuestionColumn, { intake, today: TODAY, onredflags }), intake, onredflags, client: () => now };
@@ -224,16 +225,18 @@ test('what was noted after a session is asked until it is answered', () => {
 });
 
 test('her plan says how much of it changes, and is not begun on a day that is refused', () => {
-	const given = (client: Client) => ({ ...CONTEXT, client: factsOf(client, TODAY) });
-	const plan = (client: Client, refused = false) =>
-		show(HerPlan, { sequence: TEMPLATES[0], given: given(client), onbegin: vi.fn(), refused });
+	const plan = (client: Client) => {
+		const sequence = TEMPLATES[0]!;
+		const made = planOfToday({ client, today: TODAY, sequence, wishes: NO_WISHES, given: CONTEXT });
+		return show(HerPlan, { clientId: client.id, chosen: { sequence, because: 'last' }, plan: made, onlook: vi.fn() });
+	};
 	expect(words(plan(person()))).toContain('as it is.');
 	clear();
 	const root = plan(person({ answers: [answer('glaucoma')] }));
 	expect(words(root)).toMatch(/\d+ (step|steps)? ?(falls|fall|is|are)/);
 	expect(all(root, 'a').map((a) => a.textContent)).toContain('Make it fit her');
 	clear();
-	expect(all(plan(person({ answers: [answer('fever')] }), true), 'a.btn')).toEqual([]);
+	expect(all(plan(person({ answers: [answer('fever')] })), 'a.btn')).toEqual([]);
 });
 
 test('goals, wishes and consent in short', () => {

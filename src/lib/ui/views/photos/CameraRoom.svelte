@@ -7,7 +7,7 @@
 	import { Countdown } from '$lib/state/countdown.svelte';
 	import { Pedals } from '$lib/state/pedals';
 	import type { PhotoBook, Taking } from '$lib/state/photoBook.svelte';
-	import PhotoPicture from './PhotoPicture.svelte';
+	import PhotoPicture from '../../parts/picture/PhotoPicture.svelte';
 	import SimulatedControls from './SimulatedControls.svelte';
 	import { simulationOf, USUAL, type Clay, type PictureSize, type Settings } from '$lib/state/simulated';
 

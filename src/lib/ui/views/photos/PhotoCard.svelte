@@ -6,7 +6,7 @@
 	import type { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { hour } from '../../parts/dates';
 	import { photoAt } from '../../parts/shell/addresses';
-	import PhotoPicture from './PhotoPicture.svelte';
+	import PhotoPicture from '../../parts/picture/PhotoPicture.svelte';
 
 	interface Props {
 		book: PhotoBook;

@@ -2,6 +2,7 @@
 	import { gradesByZone } from '$lib/core/assess/assessment';
 	import { gradeRow, type ObservationId } from '$lib/core/assess/registry';
 	import { clock } from '$lib/core/step/describe';
+	import type { SessionAccount } from '$lib/core/perform/account';
 	import type { Session } from '$lib/core/records/session';
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { dayAndHour, onWall } from '../../parts/dates';
@@ -12,12 +13,14 @@
 
 	interface Props extends Record<string, unknown> {
 		session: Session;
+		/** What was done in it; null where nothing was. */
+		account: SessionAccount | null;
 		clientName: string;
 		observed: ObservationId;
 		/** What is real of it, and the rest: as the page says it. */
 		sentence: { readonly real: string; readonly rest: string };
 	}
-	let { session, clientName, observed, sentence }: Props = $props();
+	let { session, account, clientName, observed, sentence }: Props = $props();
 	const uid = $props.id();
 	const [WIDTH, HEIGHT] = [640, 460];
 	const frame = frameOf('front', false);
@@ -26,10 +29,12 @@
 		{ word: 'Before', grades: gradesByZone(session.before, observed), x: 20 },
 		{ word: 'After', grades: gradesByZone(session.after, observed), x: 20 + FACE.width }
 	]);
-	const skipped = $derived(session.done.filter((d) => d.skipped).length);
 	const facts = $derived([
 		...(session.sequence
-			? [session.sequence.title, `${clock(session.workedSeconds)}, ${session.sequence.steps - skipped} of ${session.sequence.steps} steps`]
+			? [
+					session.sequence.title,
+					...(account ? [`${clock(account.workedSeconds)}, ${account.stepsDone} of ${account.stepsPlanned} steps`] : [])
+				]
 			: ['Looked at, without a sequence']),
 		...linesOf(sentence.real, 30),
 		...linesOf(sentence.rest, 30),

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { labelOf, placeOf } from '$lib/core/atlas/places';
 	import { ZONES } from '$lib/core/atlas/zones';
-	import { accountOf, unevenZones, usedIn, zonesOf, type Sides, type StepAccount } from '$lib/core/perform/account';
+	import { sessionAccount, type Sides, type StepAccount } from '$lib/core/perform/account';
 	import { MARKS } from '$lib/core/records/runMarks';
 	import type { Correction, Session } from '$lib/core/records/session';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
@@ -19,12 +19,8 @@
 	}
 	let { session, planned, performed, context, oncorrect, now }: Props = $props();
 
-	const rows = $derived(accountOf(planned, performed, session, context));
-	const zones = $derived(zonesOf(rows, planned, performed));
-	const uneven = $derived(unevenZones(zones));
-	const used = $derived(usedIn(performed, session));
-	const left = $derived(rows.filter((r) => r.became === 'left out'));
-	const other = $derived(rows.filter((r) => r.became !== 'as planned' && r.became !== 'left out'));
+	const account = $derived(sessionAccount(session, planned, performed, context));
+	const { rows, zones, uneven, used, leftOut: left, otherwise: other } = $derived(account);
 	const noted = $derived(session.happened.filter((h) => h.mark !== 'halt'));
 	const halts = $derived(session.happened.filter((h) => h.mark === 'halt'));
 	const count = ({ left: l, right: r, seconds }: Sides, unit: StepAccount['unit']) =>
@@ -35,13 +31,27 @@
 	function correct(e: SubmitEvent, row: StepAccount) {
 		e.preventDefault();
 		const form = new FormData(e.currentTarget as HTMLFormElement);
-		const [leftReps, rightReps] = ['left', 'right'].map((side) => Number(form.get(side)));
-		if (![leftReps, rightReps].every((n) => Number.isInteger(n) && n! >= 0 && n! <= 10_000)) {
+		const reason = String(form.get('reason') ?? '');
+		const told = { stepId: row.stepId, reason, at: now() };
+		const number = (name: string) => Number(String(form.get(name) ?? '').trim() || NaN);
+		if (row.unit === 'seconds') {
+			const seconds = number('seconds');
+			if (!Number.isFinite(seconds) || seconds < 0 || seconds > 86_400) {
+				wrong = 'Seconds: give a number from 0 to 86,400.';
+				return;
+			}
+			keep({ ...told, leftReps: row.logged.left, rightReps: row.logged.right, seconds });
+			return;
+		}
+		const [leftReps, rightReps] = [number('left'), number('right')];
+		if (![leftReps, rightReps].every((n) => Number.isInteger(n) && n >= 0 && n <= 10_000)) {
 			wrong = 'Repetitions on each side are whole numbers from 0 to 10,000.';
 			return;
 		}
-		const correction = { stepId: row.stepId, leftReps: leftReps!, rightReps: rightReps!, reason: String(form.get('reason')), at: now() };
-		oncorrect([...session.corrections.filter((c) => c.stepId !== row.stepId), correction]);
+		keep({ ...told, leftReps, rightReps });
+	}
+	function keep(correction: Correction) {
+		oncorrect([...session.corrections.filter((c) => c.stepId !== correction.stepId), correction]);
 		open = null;
 		wrong = '';
 	}
@@ -56,13 +66,13 @@
 	<dl class="text-ink2 grid grid-cols-[74px_1fr] gap-y-0.5 text-[13.5px]">
 		<dt>Time</dt>
 		<dd>
-			<b class="text-ink">{clock(session.workedSeconds)}</b>{session.haltedSeconds
-				? `, and a halt of ${clock(session.haltedSeconds)}`
+			<b class="text-ink">{clock(account.workedSeconds)}</b>{account.haltedSeconds
+				? `, and a halt of ${clock(account.haltedSeconds)}`
 				: ''}{halts.length > 1 ? ` in ${halts.length}` : ''}
 		</dd>
 		<dt>Steps</dt>
 		<dd>
-			<b class="text-ink">{rows.length - left.length}</b> of {rows.length}{left.length
+			<b class="text-ink">{account.stepsDone}</b> of {account.stepsPlanned}{left.length
 				? `, without ${left.length > 9 ? `${left.length} of them` : left.map((r) => r.number).join(', ')}`
 				: ''}
 		</dd>
@@ -114,21 +124,25 @@
 								>{/if}</td
 						>
 						<td class="py-1 text-right"
-							>{#if row.unit !== 'seconds'}<button
-									type="button"
-									class="btn min-h-7 px-2 text-[13px]"
-									aria-label="Correct {row.number}, {row.title}"
-									aria-expanded={open === row.stepId}
-									onclick={() => (open = open === row.stepId ? null : row.stepId)}>Correct</button
-								>{/if}</td
+							><button
+								type="button"
+								class="btn min-h-7 px-2 text-[13px]"
+								aria-label="Correct {row.number}, {row.title}"
+								aria-expanded={open === row.stepId}
+								onclick={() => (open = open === row.stepId ? null : row.stepId)}>Correct</button
+							></td
 						>
 					</tr>
 					{#if open === row.stepId}
 						<tr
 							><td colspan="4" class="pb-2">
 								<form class="flex flex-wrap items-end gap-2" novalidate onsubmit={(e) => correct(e, row)}>
-									<label class="w-16">Left<input class="field w-full" name="left" inputmode="numeric" value={row.done.left} /></label>
-									<label class="w-16">Right<input class="field w-full" name="right" inputmode="numeric" value={row.done.right} /></label>
+									{#if row.unit === 'seconds'}<label class="w-24"
+											>Seconds<input class="field w-full" name="seconds" inputmode="decimal" value={row.done.seconds} /></label
+										>{:else}
+										<label class="w-16">Left<input class="field w-full" name="left" inputmode="numeric" value={row.done.left} /></label>
+										<label class="w-16">Right<input class="field w-full" name="right" inputmode="numeric" value={row.done.right} /></label
+										>{/if}
 									<label class="min-w-24 flex-1">Why<input class="field w-full" name="reason" maxlength="300" /></label>
 									<button class="btn btn-primary">Save</button>
 									{#if row.correction}<button type="button" class="btn" onclick={() => takeBack(row)}>As logged</button>{/if}

@@ -8,9 +8,12 @@
 	import { GRADE_IDS } from '$lib/core/assess/registry';
 	import type { LengthUnit } from '$lib/core/assess/units';
 	import { changeSentence } from '$lib/core/assess/wording';
+	import { sessionAccount } from '$lib/core/perform/account';
+	import { ENDED_BECAUSE, type EndedBecause } from '$lib/core/records/endedBecause';
 	import type { Session } from '$lib/core/records/session';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import type { ExpandContext } from '$lib/core/sequence/expand';
+	import { withdrawnReactions } from '$lib/core/records/earlier';
 	import Account from './Account.svelte';
 	import WrittenDown from './WrittenDown.svelte';
 	import MeasureTable from './MeasureTable.svelte';
@@ -51,13 +54,19 @@
 	const hidden = $derived(blind && !seen);
 	const set = (assessment: Assessment) =>
 		onchange({ after: { ...assessment, takenAt: now() }, blind: hidden || (session.blind && sameGrades(assessment, session.after)) });
+	/** It was ended before its end: why is asked, in one touch. */
+	const early = $derived(
+		session.guided && session.endedAt !== null && sequence !== null && planned !== null
+			? sessionAccount(session, planned, sequence, context).early
+			: false
+	);
 	const closing = () => onclose({ endedAt: session.endedAt ?? now() });
 </script>
 
 <header class="border-hair flex min-h-11 flex-wrap items-center gap-x-6 border-b px-5">
 	<a href="/" class="flare text-[15px] font-[560]">Soft Tide</a>
-	<SessionLine at="after" to={parts} why={{ perform: 'it was performed to its end' }} />
-	{#if onresume}<button type="button" class="btn min-h-9" onclick={onresume}>Go on with the session</button>{/if}
+	<SessionLine at="after" to={parts} why={{ perform: 'this session is closed' }} />
+	{#if onresume}<button type="button" class="btn min-h-9" onclick={onresume}>Resume session</button>{/if}
 	<span class="ml-auto"><b>{clientName}</b>{session.sequence ? `, ${session.sequence.title}` : ''}</span>
 </header>
 <p class="max-w-[72ch] px-5 pt-3 text-[21px] leading-7" role="status">
@@ -87,6 +96,21 @@
 	/>
 	<aside class="space-y-4 pb-4" aria-label="Tape and what was done">
 		<MeasureTable assessment={after} ghost={hidden ? null : session.before} {unit} onchange={set} />
+		{#if early}
+			<section aria-label="Ended early">
+				<h2 class="mb-1.5 text-[15px] font-semibold">Ended early because of</h2>
+				<div class="flex flex-wrap gap-2">
+					{#each Object.entries(ENDED_BECAUSE) as [id, label] (id)}
+						<button
+							type="button"
+							class="btn min-h-11"
+							aria-pressed={session.endedBecause === id}
+							onclick={() => onchange({ endedBecause: session.endedBecause === id ? null : (id as EndedBecause) })}>{label}</button
+						>
+					{/each}
+				</div>
+			</section>
+		{/if}
 		{#if sequence && !session.guided}<WrittenDown {session} {sequence} {context} {onchange} />{/if}
 		{#if sequence && planned}
 			<Account {session} {planned} performed={sequence} {context} oncorrect={(corrections) => onchange({ corrections })} {now} />
@@ -99,6 +123,7 @@
 			placeholder="Redness, pain, a rash …"
 			onkeep={(sideEffects) => onchange({ sideEffects })}
 		/>
+		{#each withdrawnReactions(session) as words (words)}<p class="text-ink2 text-[12.5px]">Noted before and withdrawn: {words}</p>{/each}
 		<KeptField
 			label="Note for next time"
 			class="field text-[14px]"

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { entryDifferences } from '$lib/core/records/earlier';
+	import { entryDifferences, saidDifferences } from '$lib/core/records/earlier';
 	import type { Session } from '$lib/core/records/session';
 	import { dayAndHour } from '../../parts/dates';
 
@@ -16,7 +16,8 @@
 					at: was.at,
 					rows: [
 						...entryDifferences(was.before, next.before).map((d) => ({ ...d, when: 'before' })),
-						...entryDifferences(was.after, next.after).map((d) => ({ ...d, when: 'after' }))
+						...entryDifferences(was.after, next.after).map((d) => ({ ...d, when: 'after' })),
+						...saidDifferences(was, next).map((d) => ({ ...d, when: '' }))
 					]
 				};
 			})
@@ -29,7 +30,9 @@
 		{#each changes as { at, rows } (at)}
 			<p class="pt-1.5 font-semibold">{dayAndHour(at)}</p>
 			<ul>
-				{#each rows as { what, was, is, when } (when + what)}<li>{what} ({when}): {was || 'nothing'}, now {is || 'nothing'}</li>{/each}
+				{#each rows as { what, was, is, when } (when + what)}<li>
+						{what}{when ? ` (${when})` : ''}: {was || 'nothing'}, now {is || 'nothing'}
+					</li>{/each}
 			</ul>
 		{/each}
 	</details>{/if}

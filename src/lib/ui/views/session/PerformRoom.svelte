@@ -8,6 +8,7 @@
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { ClientFacts } from '$lib/core/screening/clientFacts.schema';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Learnt } from '$lib/core/visit/learnt';
 	import { useApp } from '$lib/state/app.svelte';
 	import { kindHere, Listening } from '$lib/state/listening.svelte';
 	import { modalOpen } from '$lib/state/modal';
@@ -24,6 +25,10 @@
 		/** The sequence as it was performed so far, and the log of it. */
 		sequence: Sequence;
 		log: readonly RunEvent[];
+		/** Plans that were in force before a change, by their snapshots. */
+		plans: ReadonlyMap<string, Sequence>;
+		/** What the visit before taught. */
+		learnt: readonly Learnt[];
 		facts: ClientFacts | null;
 		clientName: string;
 		/** What is seen, and said once, before the first touch. */
@@ -32,13 +37,16 @@
 		/** Another part of the session is looked at: it pauses. */
 		hidden: boolean;
 		onredflags: () => void;
-		/** It is over, with the sequence as it was performed, and whether one can go on with it. */
-		onended: (performed: Sequence, resumable: boolean) => void;
+		/** It is over, with the sequence as it was performed. */
+		onended: (performed: Sequence) => void;
 	}
-	let { draft, sequence, log, facts, clientName, alerts, parts, hidden, onredflags, onended }: Props = $props();
+	let { draft, sequence, log, plans, learnt, facts, clientName, alerts, parts, hidden, onredflags, onended }: Props = $props();
 
 	const app = useApp();
 	const sound = new StageSound(() => app.settings?.voiceRate ?? 1);
+	/** Milliseconds since 1970 by a clock that nobody sets, and never before what was logged. */
+	const openedAt = { wall: Math.max(Date.now(), ...untrack(() => log.map((line) => line.atMs))), clock: performance.now() };
+	const now = () => openedAt.wall + performance.now() - openedAt.clock;
 	/** The log as it is by now: what of it stays with the session. */
 	const lines: RunEvent[] = untrack(() => [...log]);
 	const performing = untrack(
@@ -48,7 +56,9 @@
 				given: { ...app.context, client: facts },
 				log,
 				clock: () => performance.now(),
-				now: () => Date.now(),
+				now,
+				heard: () => sound.heard,
+				plans,
 				waits: () => app.settings?.waits ?? 'signs',
 				onsign: () => sound.stop(),
 				onlog: (event) => {
@@ -89,8 +99,9 @@
 		untrack(() => sound.follow(now));
 	});
 	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
-	function toggle() {
-		if (runner.untilSign !== null) return runner.signed();
+	const toggle = () => performing.toggle(toggleNow);
+	function toggleNow() {
+		if (runner.untilSign !== null && runner.playing) return runner.signed();
 		if (leading || runner.playing) return pause();
 		const begin = () => {
 			leading = false;
@@ -104,7 +115,6 @@
 			if (hidden || modalOpen()) return;
 			wake();
 			if (signal === 'toggle') toggle();
-			else if (signal === 'back') runner.back();
 			else performing[signal]();
 		},
 		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
@@ -114,7 +124,8 @@
 	const SPOKEN: Record<SpokenId, () => void> = {
 		pause,
 		go: () => (runner.untilSign !== null || !runner.playing) && toggle(),
-		back: () => runner.back(),
+		back: () => performing.back(),
+		undo: () => performing.undo(),
 		skip: () => performing.skip(),
 		more: () => performing.more(),
 		less: () => performing.less(),
@@ -141,12 +152,12 @@
 	function note(event: RunEvent) {
 		runLog.add(() => app.repo.logRun(draft.current.id, event));
 	}
-	/** The session keeps the sequence as it is performed now, and the plan as it was. */
+	/** The session keeps the sequence as it is performed now, and the plan as it was: none of its own where it is that again. */
 	function keep(next: Sequence) {
-		const planned = draft.current.planned ?? draft.current.sequence;
 		runLog.add(async () => {
-			const sequence = await app.repo.keepPerformed(next);
-			await draft.change({ sequence, planned });
+			const performed = await app.repo.keepPerformed(next);
+			const planned = draft.current.planned ?? draft.current.sequence;
+			await draft.change({ sequence: performed, planned: planned?.snapshot === performed?.snapshot ? null : planned });
 		});
 	}
 	/** The place is noted every few seconds and at each stretch, so that an interruption loses nothing. */
@@ -186,15 +197,24 @@
 			const moved = watch.moved();
 			if (moved) app.tell('clock', movedWords(moved));
 		};
+		/** A page that is neither seen nor heard guides nobody. */
+		const unseen = () => {
+			if (!runner.playing || sound.heard !== null) return;
+			pause();
+			performing.say('The window was out of sight and silent: it waits at the same count.');
+		};
 		const seen = () => {
-			if (!document.hidden && runner.playing) void stayAwake();
+			if (document.hidden) unseen();
+			else if (runner.playing) void stayAwake();
 			runner.still();
 		};
 		document.addEventListener('visibilitychange', seen);
+		document.addEventListener('freeze', pause);
 		window.addEventListener('pagehide', still);
 		const noting = setInterval(still, 2000);
 		return () => {
 			document.removeEventListener('visibilitychange', seen);
+			document.removeEventListener('freeze', pause);
 			window.removeEventListener('pagehide', still);
 			clearInterval(noting);
 			void lock?.release();
@@ -213,18 +233,23 @@
 		pause();
 		await runLog.flush();
 		await draft.change({
-			endedAt: app.repo.stamp().now,
+			// Never before it began, whatever was done to the clock meanwhile.
+			endedAt: new Date(Math.max(now(), Date.parse(draft.current.startedAt))).toISOString(),
 			done: runner.done(),
 			happened: happenedOf(lines),
 			workedSeconds: Math.round(runner.workedSeconds),
 			haltedSeconds: Math.round(runner.haltedSeconds)
 		});
-		const resumable = !runner.position.done;
-		if (draft.saving.state === 'saved' && !resumable) await app.run(() => app.repo.endRun(draft.current.id));
-		onended(performing.sequence, resumable);
+		onended(performing.sequence);
 	}
+	/** It ends by itself where it comes to its end, not where it is taken up again there. */
+	let short = untrack(() => !runner.position.done);
 	$effect(() => {
-		if (runner.position.done && draft.current.endedAt === null) untrack(() => void end());
+		const { done } = runner.position;
+		untrack(() => {
+			if (!done) short = true;
+			else if (short && draft.current.endedAt === null) void end();
+		});
 	});
 </script>
 
@@ -237,7 +262,8 @@
 		{alerts}
 		{parts}
 		working={app.context.working}
-		onend={end}
+		{learnt}
+		onend={() => performing.end(end)}
 		{onredflags}
 		onwake={wake}
 		ontoggle={toggle}

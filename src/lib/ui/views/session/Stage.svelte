@@ -6,6 +6,7 @@
 	import { clock, stepTitle } from '$lib/core/step/describe';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
+	import { learntAt, learntWords, type Learnt } from '$lib/core/visit/learnt';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { modalOpen } from '$lib/state/modal';
 	import { ScreenSender } from '$lib/state/secondScreen';
@@ -29,6 +30,8 @@
 		/** Where the other parts of the session lie. */
 		parts: Partial<Record<'screening' | 'before', string>>;
 		working: Working;
+		/** What the visit before taught: it is said at the step that it belongs to. */
+		learnt: readonly Learnt[];
 		/** Steps that are done next if their condition is met. */
 		asks: readonly PlacedStep[];
 		onend: () => void;
@@ -43,8 +46,22 @@
 		/** It is being said what comes first: the hands wait. */
 		leading: boolean;
 	}
-	let { performing, startedAt, clientName, alerts, parts, working, asks, onend, onredflags, onwake, ontoggle, onframe, leading }: Props =
-		$props();
+	let {
+		performing,
+		startedAt,
+		clientName,
+		alerts,
+		parts,
+		working,
+		learnt,
+		asks,
+		onend,
+		onredflags,
+		onwake,
+		ontoggle,
+		onframe,
+		leading
+	}: Props = $props();
 
 	let width = $state(1280);
 	const { sequence, judgement, runner } = $derived(performing);
@@ -83,11 +100,14 @@
 	});
 	function end() {
 		if (!runner.playing) return onend();
-		runner.pause();
-		armed = true;
+		performing.end(() => {
+			runner.pause();
+			armed = true;
+		});
 	}
 	function stop() {
 		runner.pause();
+		performing.note('red-flags');
 		onredflags();
 	}
 	/** What she has left of her time, by the clock: a late start and every halt count. */
@@ -125,7 +145,10 @@
 	});
 	/** A key of the stage, while nothing stands before it. */
 	const unasked = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => {
-		if (!modalOpen() && !isTyped(e)) run(e);
+		if (modalOpen() || isTyped(e)) return;
+		// A key that is held down says it once.
+		if (e.repeat) e.preventDefault();
+		else run(e);
 	};
 	/** A key for a field, or for a button of what stands open: the stage does not hear it. */
 	const isTyped = ({ target, key }: KeyboardEvent): boolean =>
@@ -160,8 +183,10 @@
 			'.': unasked(() => performing.note('firmer')),
 			l: unasked(fullScreen),
 			n: unasked((e) => (e.preventDefault(), writeNote())),
-			ArrowLeft: unasked(() => runner.back()),
-			PageUp: unasked(() => runner.back()),
+			ArrowLeft: unasked(() => performing.back()),
+			PageUp: unasked(() => performing.back()),
+			u: unasked(() => performing.undo()),
+			'$mod+z': unasked((e) => (e.preventDefault(), performing.undo())),
 			y: unasked(yes),
 			e: unasked(end),
 			Escape: unasked(leave),
@@ -211,11 +236,12 @@
 			{midline}
 			{working}
 			{alerts}
+			lastTime={learntAt(learnt, step).map(learntWords)}
 			{leading}
 			{asks}
 			onmet={(id) => performing.meet(id)}
 		/>
-		{#if runner.begun && !runner.playing && !p.done}<StagePause {performing} bind:noting {timeLeft} />
+		{#if runner.begun && !runner.playing && (!p.done || performing.undoWords)}<StagePause {performing} bind:noting {timeLeft} />
 		{:else if performing.fit}<StagePause {performing} bind:noting {timeLeft} />{/if}
 	</div>
 	<div class="to-sea relative overflow-hidden bg-gradient-to-b from-transparent">

@@ -31,7 +31,15 @@
 <div class="grid grid-cols-2 sm:grid-cols-4 md:grid-cols-[1.35fr_1fr_1fr_1fr]">
 	<StageButton
 		sand
-		label={leading ? 'Wait' : runner.untilSign !== null ? 'It is so' : runner.playing ? 'Pause' : runner.begun ? 'Go on' : 'Begin'}
+		label={leading
+			? 'Wait'
+			: runner.untilSign !== null && runner.playing
+				? 'It is so'
+				: runner.playing
+					? 'Pause'
+					: runner.begun
+						? 'Go on'
+						: 'Begin'}
 		hint="space"
 		glyph={runner.playing && runner.untilSign === null ? GLYPHS.pause : GLYPHS.go}
 		onclick={ontoggle}
@@ -41,7 +49,7 @@
 		<StageButton label="Other side" hint="S" glyph={GLYPHS.other} onclick={() => performing.otherSide()} />
 		<StageButton label="Skip" hint="→" glyph={GLYPHS.skip} onclick={() => performing.skip()} />
 	{:else}
-		<StageButton label="Step again" hint="←" glyph={GLYPHS.back} onclick={() => runner.back()} />
+		<StageButton label="Step again" hint="←" glyph={GLYPHS.back} onclick={() => performing.back()} />
 		<StageButton label="Fit to time" hint="F" glyph={GLYPHS.fit} onclick={onfit} />
 		<StageButton label={armed ? 'End now' : 'End here'} hint="E" glyph={GLYPHS.end} onclick={onend} />
 	{/if}

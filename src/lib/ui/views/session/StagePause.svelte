@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { onDestroy } from 'svelte';
 	import { clock } from '$lib/core/step/describe';
 	import type { Performing } from '$lib/state/performing.svelte';
 	import StageFit from './StageFit.svelte';
@@ -10,10 +11,11 @@
 		timeLeft: () => number;
 	}
 	let { performing, noting = $bindable(), timeLeft }: Props = $props();
-	const since = Date.now();
-	let now = $state(Date.now());
+	/** By a clock that nobody sets. */
+	const since = performance.now();
+	let now = $state(performance.now());
 	$effect(() => {
-		const timer = setInterval(() => (now = Date.now()), 1000);
+		const timer = setInterval(() => (now = performance.now()), 1000);
 		return () => clearInterval(timer);
 	});
 	const fit = $derived(performing.fit);
@@ -23,6 +25,10 @@
 		words = '';
 		noting = false;
 	}
+	// Going on, or whatever else closes this, takes no note away.
+	onDestroy(() => {
+		if (noting && words.trim()) performing.note('note', words.trim());
+	});
 </script>
 
 <section class="pause {fit || performing.faded.length > 1 ? 'tall' : ''}" aria-label="While it stands" data-own-keys>
@@ -34,10 +40,18 @@
 				<input class="field w-full" maxlength="280" bind:value={words} {@attach (input) => input.focus()} /></label
 			>
 			<button class="btn btn-large btn-primary">Save</button>
-			<button type="button" class="btn btn-large" onclick={() => (noting = false)}>Cancel</button>
+			<button type="button" class="btn btn-large" onclick={() => ((words = ''), (noting = false))}>Cancel</button>
 		</form>
 	{:else}
-		<h2 class="text-ink2">Paused for <b class="text-ink">{clock((now - since) / 1000)}</b></h2>
+		<div class="flex flex-wrap items-center justify-between gap-x-3 gap-y-1">
+			<h2 class="text-ink2">
+				{#if performing.runner.position.done}All is done. <span class="text-ink">End here, or take back what was left out.</span>
+				{:else}Paused for <b class="text-ink">{clock((now - since) / 1000)}</b>{/if}
+			</h2>
+			{#if performing.undoWords}<button type="button" class="btn min-h-11" onclick={() => performing.undo()}
+					>Undo {performing.undoWords} <kbd>U</kbd></button
+				>{/if}
+		</div>
 		{#each performing.faded as faded (faded.node)}
 			<p class="flex flex-wrap items-center gap-2">
 				<span class="min-w-0 flex-1">{faded.words}</span>

@@ -20,7 +20,15 @@
 <!-- Over the foot of the face: nothing moves when something is said. -->
 {#if performing.said || uneven}
 	<div class="said">
-		{#if performing.said}<p class="bg-paper border-hair rounded-2xl border px-4 py-2">{performing.said}</p>{/if}
+		{#if performing.said}<p class="bg-paper border-hair flex items-center gap-3 rounded-2xl border px-4 py-2">
+				<span class="min-w-0">{performing.said}</span>
+				{#if performing.undoWords && !performing.said.startsWith('Undone')}<button
+						type="button"
+						class="btn min-h-11 shrink-0 px-4 text-[18px]"
+						aria-keyshortcuts="U"
+						onclick={() => performing.undo()}>Undo</button
+					>{/if}
+			</p>{/if}
 		{#if uneven}
 			<p class="bg-paper border-hair flex flex-wrap items-center gap-x-3 gap-y-1 rounded-2xl border px-4 py-1.5">
 				<span>{uneven.missing} more, {sideCall(uneven.side, performing.sequence.performer)}, too?</span>

@@ -25,6 +25,8 @@
 		midline: boolean;
 		working: Working;
 		alerts: readonly string[];
+		/** What the visit before taught of this step. */
+		lastTime: readonly string[];
 		/** What the step at hand waits for. */
 		signWords: string;
 		/** It is being said what comes first. */
@@ -32,7 +34,7 @@
 		asks: readonly PlacedStep[];
 		onmet: (stepId: string) => void;
 	}
-	let { runner, judgement, placed, run, side, then, midline, working, alerts, signWords, leading, asks, onmet }: Props = $props();
+	let { runner, judgement, placed, run, side, then, midline, working, alerts, lastTime, signWords, leading, asks, onmet }: Props = $props();
 
 	let wordsWidth = $state(520);
 	const context = $derived(judgement.context);
@@ -92,7 +94,7 @@
 			>{#if leading}<b>Get ready.</b>
 			{:else if breath}<b>Breathe {breath}.</b>
 			{:else if last}<b>Last one, then let it run off.</b>
-			{/if}{' '}{mind.join(' · ')}</span
+			{/if}{' '}{#if lastTime.length}<b class="text-flag">{lastTime.join(' · ')}.</b>{' '}{/if}{mind.join(' · ')}</span
 		>
 	</p>
 	<div class="waves"><StepWaves events={run} seconds={runner.seconds} width={Math.max(240, wordsWidth - 40)} /></div>

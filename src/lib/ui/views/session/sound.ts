@@ -37,6 +37,8 @@ export class StageSound {
 	/** While it runs: the second of the plan at a moment of the page's clock. */
 	#from: { seconds: number; atMs: number } | null = null;
 	#toneAt = 0;
+	/** Moment of the card up to which tones were laid. */
+	#laidUntil = 0;
 	#wordAt = 0;
 	/** What is said before it begins, and the beginning itself. */
 	#leading: ReturnType<typeof setTimeout>[] = [];
@@ -53,6 +55,16 @@ export class StageSound {
 	/** Whether sound was asked for and the browser keeps silent. */
 	get blocked(): boolean {
 		return this.#audio !== null && this.#audio.state !== 'running';
+	}
+
+	/**
+	 * Seconds that were heard by now, by the clock of the card: it goes on while the page stands still, as far as tones were
+	 * laid. Null where nothing is heard.
+	 */
+	get heard(): number | null {
+		const audio = this.#audio;
+		if (!audio || audio.state !== 'running' || !this.#from || !this.#track.tones.length) return null;
+		return Math.min(audio.currentTime, this.#laidUntil);
 	}
 
 	follow(track: Soundtrack): void {
@@ -141,6 +153,7 @@ export class StageSound {
 				if (moment >= audio.currentTime) this.#lay(audio, laid.tone, moment, between);
 			}
 		const ahead = document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS;
+		if (audio) this.#laidUntil = audio.currentTime + ahead;
 		for (let tone; (tone = this.#track.tones[this.#toneAt]) && tone.atSeconds < now + ahead; this.#toneAt++)
 			// The two clocks are held against one another at each look, so that they never drift apart.
 			if (audio && tone.atSeconds > now - 0.02)

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { DEFAULT_WORKING } from '$lib/core/working/defaultWorking';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { WorkingGroup } from '$lib/core/working/value';
 	import { changedValues, valueOf, withWorkingValue, workingGroups, type WorkingValue } from '$lib/core/working/workingValues';
@@ -7,8 +8,8 @@
 
 	interface Props {
 		working: Working;
-		/** null: all of them as they ship. */
-		onchange: (working: Working | null) => void;
+		/** Makes those that are stored into others. */
+		onchange: (change: (stored: Working) => Working) => void;
 	}
 	let { working, onchange }: Props = $props();
 	const GROUPS = workingGroups();
@@ -39,18 +40,25 @@
 	function set(value: WorkingValue, number: number) {
 		const next = withWorkingValue(working, value, number);
 		trouble = next.ok ? null : { name: value.name, message: next.message };
-		if (next.ok) onchange(changedValues(next.working).length ? next.working : null);
+		if (!next.ok) return;
+		// On top of what is stored by then: another window may have set another one.
+		onchange((stored) => {
+			const put = withWorkingValue(stored, value, number);
+			return put.ok ? put.working : stored;
+		});
 	}
 	/** The values of a line, one after the other, as they ship. */
 	function reset(line: Line) {
-		let next = working;
-		// In an order in which each step is allowed: from the top down, then from the bottom up.
-		for (const value of [...line.values].reverse().concat(line.values)) {
-			const put = withWorkingValue(next, value, value.shipped);
-			if (put.ok) next = put.working;
-		}
 		trouble = null;
-		onchange(changedValues(next).length ? next : null);
+		onchange((stored) => {
+			let next = stored;
+			// In an order in which each step is allowed: from the top down, then from the bottom up.
+			for (const value of [...line.values].reverse().concat(line.values)) {
+				const put = withWorkingValue(next, value, value.shipped);
+				if (put.ok) next = put.working;
+			}
+			return next;
+		});
 	}
 	const isChanged = (line: Line) => line.values.some((v) => valueOf(working, v.keys) !== v.shipped);
 	const shippedText = (line: Line) => line.values.map((v) => v.shipped).join(' · ');
@@ -65,7 +73,7 @@
 		The numbers that everything here is calculated with. They are defaults, none of them measured truth: set them as you work. Bounds of
 		eye, throat and neck can be drawn tighter, never looser.
 	</p>
-	<button type="button" class="btn" disabled={!changed.length} onclick={() => ((trouble = null), onchange(null))}
+	<button type="button" class="btn" disabled={!changed.length} onclick={() => ((trouble = null), onchange(() => DEFAULT_WORKING))}
 		>{changed.length ? `All as shipped (${changed.length} changed)` : 'All are as shipped'}</button
 	>
 </div>

@@ -6,6 +6,7 @@
 	import { sentenceOf } from '$lib/core/rules/wording';
 	import type { Edit } from '$lib/core/sequence/edit.schema';
 	import { stepTitle } from '$lib/core/step/describe';
+	import { Offers } from '$lib/state/offers.svelte';
 	import { previewOf } from '$lib/state/previewOf';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import type { TideState } from '$lib/state/tide.svelte';
@@ -65,7 +66,12 @@
 		return [...byTitle.values()].sort((a, b) => a.rank - b.rank);
 	});
 	const shown = (edit: Edit | null) => edit && previewOf(draft, edit);
-	const preview = (group: FindingGroup) => (group.lead.fixable && draft.fixOf(group.lead) ? () => shown(draft.fixOfGroup(group)) : null);
+	const offers = new Offers(
+		() => draft.judgement.context,
+		() => groups.map((g) => g.lead).filter((f) => f.fixable),
+		(finding) => draft.fixOf(finding)
+	);
+	const preview = (group: FindingGroup) => (group.lead.fixable && offers.has(group.lead) ? () => shown(draft.fixOfGroup(group)) : null);
 	/** All that is safe, looked at before it is done. */
 	let fixingSafe = $state(false);
 	const safeFixes = $derived(fixingSafe ? draft.safeFixes() : null);

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { fitTo } from '$lib/core/fit/fit';
 	import { clock } from '$lib/core/step/describe';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 
@@ -8,7 +7,7 @@
 	}
 	let { draft }: Props = $props();
 	let open = $state(false);
-	const fit = $derived(open ? fitTo(draft.sequence, draft.sequence.budgetSeconds, draft.context) : null);
+	const fit = $derived(open ? draft.fitTo(draft.sequence.budgetSeconds) : null);
 	const WORDS = { fewer: 'fewer', more: 'more', 'left-out': 'left out' } as const;
 </script>
 

@@ -69,7 +69,7 @@
 				label="As a block"
 				value="alone"
 				options={[
-					{ value: 'alone', label: 'by itself' },
+					{ value: 'alone' as string, label: 'by itself' },
 					...followers.map((s) => ({ value: s.id, label: `with all up to ${draft.byId.get(s.id)!.number} ${stepTitle(s)}, side by side` }))
 				]}
 				onchange={(to) => to !== 'alone' && group(to)}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { hour, shortDay } from '../../../parts/dates';
+	import Awaited from '../../../parts/shell/Awaited.svelte';
 	import { difference } from './versionWords';
 	import { editTo } from '$lib/core/sequence/editTo';
 	import { useApp } from '$lib/state/app.svelte';
@@ -17,7 +18,7 @@
 
 	async function keep() {
 		await app.run(() =>
-			app.repo.keepVersion($state.snapshot(draft.stored) as typeof draft.stored, name.trim() || `Version ${versions.current.length + 1}`)
+			app.repo.keepVersion($state.snapshot(draft.stored) as typeof draft.stored, name.trim() || `Version of ${when(app.repo.stamp().now)}`)
 		);
 		name = '';
 	}
@@ -49,49 +50,58 @@
 		/>
 		<button class="btn whitespace-nowrap">Save this version</button>
 	</form>
-	<ul>
-		{#each versions.current as version (version.id)}
-			{@const open = looked === version.id}
-			<li class="border-hair border-b py-1">
-				<div class="flex items-baseline gap-2">
-					<button
-						type="button"
-						class="min-h-6 min-w-0 flex-1 truncate text-left font-[530]"
-						aria-expanded={open}
-						onclick={() => (looked = open ? null : version.id)}>{version.name}</button
-					>
-					<span class="text-ink3 text-[11.5px]">{when(version.keptAt)}</span>
-				</div>
-				{#if open}
-					{@const lines = difference(version.sequence, draft.sequence)}
-					<p class="text-ink2 text-xs">{lines.length ? 'Since then:' : 'The sequence is as it was then.'}</p>
-					<ul class="text-ink2 max-h-40 list-disc overflow-y-auto pl-4 text-xs leading-[17px]">
-						{#each lines as line, i (i)}<li>{line}</li>{/each}
-					</ul>
-					<div class="mt-1 flex gap-1.5">
-						<button
-							type="button"
-							class="btn min-h-6 px-2 text-xs"
-							disabled={!lines.length}
-							onclick={() =>
-								draft.attempt(() =>
-									editTo(
-										draft.sequence,
-										{ ...version.sequence, id: draft.sequence.id, revision: draft.sequence.revision, updatedAt: draft.sequence.updatedAt },
-										`Go back to ${version.name}`
-									)
-								)}>Go back to it</button
-						>
-						<button type="button" class="btn min-h-6 px-2 text-xs" onclick={() => app.run(() => app.repo.discard(version.id))}
-							>Delete</button
-						>
-					</div>
-				{/if}
-			</li>
-		{:else}
-			<li class="text-ink2 text-xs leading-4">None is saved yet. A saved version stays as it is while the sequence goes on.</li>
-		{/each}
-	</ul>
+	<Awaited of={versions.current} what="The saved versions">
+		{#snippet children(kept)}
+			<ul>
+				{#each kept as version (version.id)}
+					{@const open = looked === version.id}
+					<li class="border-hair border-b py-1">
+						<div class="flex items-baseline gap-2">
+							<button
+								type="button"
+								class="min-h-6 min-w-0 flex-1 truncate text-left font-[530]"
+								aria-expanded={open}
+								onclick={() => (looked = open ? null : version.id)}>{version.name}</button
+							>
+							<span class="text-ink3 text-[11.5px]">{when(version.keptAt)}</span>
+						</div>
+						{#if open}
+							{@const lines = difference(version.sequence, draft.sequence)}
+							<p class="text-ink2 text-xs">{lines.length ? 'Since then:' : 'The sequence is as it was then.'}</p>
+							<ul class="text-ink2 max-h-40 list-disc overflow-y-auto pl-4 text-xs leading-[17px]">
+								{#each lines as line, i (i)}<li>{line}</li>{/each}
+							</ul>
+							<div class="mt-1 flex gap-1.5">
+								<button
+									type="button"
+									class="btn min-h-6 px-2 text-xs"
+									disabled={!lines.length}
+									onclick={() =>
+										draft.attempt(() =>
+											editTo(
+												draft.sequence,
+												{
+													...version.sequence,
+													id: draft.sequence.id,
+													revision: draft.sequence.revision,
+													updatedAt: draft.sequence.updatedAt
+												},
+												`Go back to ${version.name}`
+											)
+										)}>Go back to it</button
+								>
+								<button type="button" class="btn min-h-6 px-2 text-xs" onclick={() => app.run(() => app.repo.discard(version.id))}
+									>Delete</button
+								>
+							</div>
+						{/if}
+					</li>
+				{:else}
+					<li class="text-ink2 text-xs leading-4">None is saved yet. A saved version stays as it is while the sequence goes on.</li>
+				{/each}
+			</ul>
+		{/snippet}
+	</Awaited>
 	{#if shown.length}
 		<h3 class="mt-3 text-[13.5px] font-semibold">Edits</h3>
 		<ol class="text-xs leading-5" aria-label="History of the edits">
