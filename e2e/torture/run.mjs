@@ -1,26 +1,30 @@
-// Faults of every kind against the built server and real browsers, bounded to ten minutes. `npm run torture [-- --seed 7
-// --minutes 10 --only kills]`. The figures go into docs/reliability.md.
+// Faults of every kind against the built server and real browsers, bounded to a quarter of an hour. `npm run torture [-- --seed 7
+// --minutes 10 --only kills,stage]`. The figures go into docs/reliability.md.
 import { parseArgs } from 'node:util';
 import { serveDemo } from '../../scripts/setup.mjs';
 import { tortureByImports } from './imports.mjs';
 import { tortureByKills } from './kills.mjs';
 import { tortureByQuota } from './quota.mjs';
+import { tortureReads } from './reads.mjs';
 import { tortureRequests } from './requests.mjs';
+import { tortureStage } from './stage.mjs';
 import { tortureByTabs } from './tabs.mjs';
 
 const { values } = parseArgs({
-	options: { seed: { type: 'string' }, minutes: { type: 'string', default: '9.5' }, only: { type: 'string' } }
+	options: { seed: { type: 'string' }, minutes: { type: 'string', default: '15' }, only: { type: 'string' } }
 });
 const seed = Number(values.seed ?? Math.floor(Math.random() * 1e6));
 /** Each part, and its share of the time. */
 const PARTS = [
+	['stage', 0.4, tortureStage],
+	['reads', 0.1, tortureReads],
 	['requests', 0.36, (o) => tortureRequests({ ...o, count: 100_000 })],
 	['kills', 0.24, tortureByKills],
 	['tabs', 0.14, tortureByTabs],
 	['quota', 0.18, tortureByQuota],
 	['imports', 0.08, tortureByImports]
 ];
-const chosen = PARTS.filter(([name]) => !values.only || name === values.only);
+const chosen = PARTS.filter(([name]) => !values.only || values.only.split(',').includes(name));
 const whole = chosen.reduce((sum, [, share]) => sum + share, 0);
 const { base, stop } = await serveDemo();
 console.log(`seed ${seed}`);
