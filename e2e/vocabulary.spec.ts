@@ -7,11 +7,13 @@ import { signSecondsOf } from '../src/lib/core/perform/untilSign';
 import { positionAt } from '../src/lib/core/perform/position';
 import { ClientSchema } from '../src/lib/core/records/client';
 import { recordOf } from '../src/lib/core/records/sequenceRecord';
+import { WorkingRecordSchema } from '../src/lib/core/records/workingValues';
 import { judge } from '../src/lib/core/rules/judge';
 import type { Sequence } from '../src/lib/core/sequence/sequence.schema';
 import { stepsOf } from '../src/lib/core/sequence/walk';
 import { contactText, stepTitle } from '../src/lib/core/step/describe';
 import { CONTEXT, NOW } from '../src/lib/core/testing';
+import { DEFAULT_WORKING } from '../src/lib/core/working/defaultWorking';
 import { backupOf } from '../src/lib/formats/backup/writeBackup';
 import { begin, recordsIn } from './support';
 
@@ -52,11 +54,16 @@ function covering() {
 }
 const CHOSEN = covering();
 
+/** A fast clock looks so often: a page that stands still for longer is a halt, by a working value of this practice. */
+const LOOK_MS = 9_000;
+
 async function bringIn(page: Page): Promise<void> {
 	await begin(page, '/exchange');
 	const client = ClientSchema.parse({ id: 'vera', revision: 0, updatedAt: NOW, name: 'Vera' });
 	const sequence = CHOSEN.map((r) => recordOf(r.sequence, { past: [], future: [] }));
-	const buffer = Buffer.from(await backupOf(NOW, { client: [client], sequence }));
+	const values = { ...DEFAULT_WORKING, gapSeconds: LOOK_MS / 1000 + 1 };
+	const working = [WorkingRecordSchema.parse({ id: 'working', revision: 0, updatedAt: NOW, values })];
+	const buffer = Buffer.from(await backupOf(NOW, { client: [client], sequence, working }));
 	await page.locator('input[type=file]').setInputFiles({ name: 'practice.zip', mimeType: 'application/zip', buffer });
 	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByText(/records? (is|are) in\./)).toBeVisible();
@@ -66,7 +73,6 @@ async function bringIn(page: Page): Promise<void> {
 	await expect(page.getByRole('button', { name: /^Start, / })).toBeEnabled();
 }
 
-const LOOK_MS = 2_000;
 /** Performs a sequence by a fast clock: each step is looked at while it runs, and what is stored is what was planned. */
 async function perform(page: Page, { id, sequence }: (typeof ROUTINES)[number]): Promise<void> {
 	await page.goto(`/session?sequence=${id}`);
@@ -78,7 +84,7 @@ async function perform(page: Page, { id, sequence }: (typeof ROUTINES)[number]):
 	let at = 0;
 	const to = async (seconds: number) => {
 		// A page that stands still for seconds halts: it is looked often enough.
-		for (let left = Math.max(0, Math.round(1000 * (seconds - at))) + 20; left > 0; left -= LOOK_MS) {
+		for (let left = Math.max(0, Math.round(1000 * (seconds - at))) + 20; left > 0; left -= LOOK_MS + 20) {
 			await page.clock.fastForward(Math.min(LOOK_MS, left));
 			await page.clock.runFor(20);
 		}
