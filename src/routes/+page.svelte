@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { useApp } from '$lib/state/app.svelte';
 	import { ifHere, together, type Read } from '$lib/state/rows';
+	import { useSequences, useSessionsOf } from '$lib/state/read.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import TodayRoom from '$lib/ui/views/today/TodayRoom.svelte';
@@ -11,10 +12,7 @@
 	const now = new Date();
 	const since = new Date(now.getTime() - SHORE_MS).toISOString();
 	const client = $derived(app.current.orFirst);
-	const records = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const records = useSequences();
 	const recent = liveRows(
 		() => null,
 		() => app.repo.sessionsSince(since)
@@ -23,10 +21,7 @@
 		() => null,
 		() => app.repo.openSessions()
 	);
-	const sessions = liveRows(
-		() => client?.id ?? null,
-		async (id) => (id ? await app.repo.sessionsOf(id) : [])
-	);
+	const sessions = useSessionsOf(() => client?.id ?? null);
 	const lasts = liveRows(
 		() => null,
 		() => app.repo.lastVisits()

@@ -52,6 +52,8 @@ export class CurrentClient {
 	}
 
 	byId = (id: string | null): Client | null => this.all.find((c) => c.id === id) ?? null;
+	/** Whose page an address opens: of whom it asks for, else of whoever is up next, else of the first one. */
+	asked = (url: URL): string | null => url.searchParams.get('client') ?? this.orFirst?.id ?? null;
 	/** Resolves when it is stored: what opens next finds who was chosen. */
 	choose = (id: string | null): Promise<unknown> => this.#options.choose(id);
 }

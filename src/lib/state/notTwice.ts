@@ -1,5 +1,5 @@
-/** Within so many ms a second press is the bounce of the first one, or an impatient hand. Working value. */
-const TWICE_MS = 1000;
+import { isMeant } from '../core/perform/meant';
+import { DEFAULT_WORKING } from '../core/working/defaultWorking';
 
 /**
  * What answers for many things at once, or throws work away, happens once for two presses in a row.
@@ -9,7 +9,7 @@ export function notTwice(act: () => unknown, clock: () => number = () => perform
 	let last = -Infinity;
 	return () => {
 		const now = clock();
-		if (now - last < TWICE_MS) return;
+		if (!isMeant(now - last, true, DEFAULT_WORKING)) return;
 		last = now;
 		act();
 	};

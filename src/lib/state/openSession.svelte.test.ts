@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { newAnswer } from '../core/client/answers';
-import { AS_PLANNED } from '../core/records/asPlanned';
+import { begunSession } from '../core/records/testing';
 import { CONTEXT, NOW, sequenceOf, step } from '../core/testing';
 import { makeDb, type SoftTideDb } from '../store/db';
 import { Repository } from '../store/repository';
@@ -12,25 +12,6 @@ let db: SoftTideDb;
 let repo: Repository;
 let n = 0;
 const sequence = sequenceOf([step('a', ['chin', 'jawline']), step('b', ['malar', 'zygoma'])]);
-const draft = (id: string, clientId: string) => ({
-	...AS_PLANNED,
-	id,
-	revision: 0,
-	updatedAt: NOW,
-	clientId,
-	startedAt: NOW,
-	endedAt: null,
-	zoneOffsetMinutes: 0,
-	before: { takenAt: NOW, entries: [] },
-	after: null,
-	context: [],
-	done: [],
-	workedSeconds: 0,
-	haltedSeconds: 0,
-	screened: null,
-	sideEffects: '',
-	note: ''
-});
 beforeEach(async () => {
 	db = makeDb(`open-session-${n++}`);
 	repo = new Repository(
@@ -43,7 +24,7 @@ beforeEach(async () => {
 		['x', 'c'],
 		['y', 'd']
 	] as const)
-		expect((await repo.startSession(draft(id, of), sequence)).outcome).toBe('saved');
+		expect((await repo.startSession(begunSession(id, of), sequence)).outcome).toBe('saved');
 });
 afterEach(() => db.delete());
 const opening = () =>
@@ -102,9 +83,9 @@ test('ended, it can be taken up again until it is closed; what was performed bef
 });
 
 test('what the visit before taught comes with it, of this client alone', async () => {
-	const over = { ...draft('before', 'c'), endedAt: NOW, note: 'warmer hands', happened: [] };
+	const over = { ...begunSession('before', 'c'), endedAt: NOW, note: 'warmer hands', happened: [] };
 	await repo.writeSession(over, sequence);
-	await repo.writeSession({ ...draft('theirs', 'd'), endedAt: NOW, note: 'of another one' }, sequence);
+	await repo.writeSession({ ...begunSession('theirs', 'd'), endedAt: NOW, note: 'of another one' }, sequence);
 	const session = opening();
 	await session.load('x');
 	expect(session.current?.learnt.map((l) => l.words)).toContain('warmer hands');

@@ -2,12 +2,12 @@ import { formatISO } from 'date-fns';
 import type { Client } from '../core/records/client';
 import type { RunEvent } from '../core/records/runEntry';
 import type { Session } from '../core/records/session';
-import { sessionAccount } from '../core/perform/account';
 import { factsOf } from '../core/screening/clientFacts';
 import { refusals } from '../core/screening/start';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { lastPerformed, learntFrom, type Learnt } from '../core/visit/learnt';
 import type { AppState } from './app.svelte';
+import { accountIn } from './sessionAccount.svelte';
 import { SessionDraft } from './sessionDraft.svelte';
 import { StageHold } from './stageHold.svelte';
 
@@ -100,9 +100,7 @@ export class OpenSession {
 	async #learnt({ id, clientId }: Session): Promise<readonly Learnt[]> {
 		const { repo, context } = this.app;
 		const last = lastPerformed(await repo.sessionsOf(clientId), id);
-		const performed = last && (await repo.performed(last));
-		if (!last || !performed) return last ? learntFrom(last, null) : [];
-		return learntFrom(last, sessionAccount(last, (await repo.planned(last)) ?? performed, performed, context));
+		return last ? learntFrom(last, await accountIn(repo, last, context)) : [];
 	}
 
 	/** Performed in this window, and nothing stands against it. */

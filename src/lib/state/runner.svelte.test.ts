@@ -31,6 +31,11 @@ const runner = (log: RunEvent[] = [], waits = false) =>
 		waits: () => (waits ? 'always' : 'never'),
 		onlog: (e) => log.push(e)
 	});
+/** The clock is read at a moment. */
+const reach = (r: Runner, atMs: number) => {
+	ms = atMs;
+	r.tick();
+};
 beforeEach(() => (ms = 0));
 
 test.each(TEMPLATES.map((s) => [s.title, s] as const))(
@@ -72,8 +77,7 @@ test('a condition met in the middle: what was done stays, the step is next, and 
 	const before = planOf(whole);
 	const r = new Runner({ ...before, clock: () => ms, now: () => ms, heard: () => ms / 1000 });
 	r.go();
-	ms = 5000;
-	r.tick();
+	reach(r, 5000);
 	const total = r.total;
 	r.follow(planOf(metNow(whole, 'loose', before.events, r.position.index, CONTEXT)!));
 	expect([r.seconds, r.position.event!.stepId, r.total > total]).toEqual([5, 'a', true]);
@@ -89,8 +93,7 @@ describe('the stage clock', () => {
 	test('follows the clock even if nobody looked for thirteen seconds, as long as it was heard', () => {
 		const r = runner();
 		r.go();
-		ms = 13_000;
-		r.tick();
+		reach(r, 13_000);
 		expect(r.seconds).toBe(13);
 		expect(r.position.event!.side).toBe('right');
 	});
@@ -103,8 +106,7 @@ describe('the stage clock', () => {
 		r.go();
 		expect(r.seconds).toBe(4);
 		expect(r.haltedSeconds).toBe(60);
-		ms = 67_000;
-		r.tick();
+		reach(r, 67_000);
 		expect(r.seconds).toBe(6);
 		expect(r.done()[0]).toMatchObject({ leftReps: 3, seconds: 6 });
 		expect(r.workedSeconds).toBe(6);
@@ -113,19 +115,15 @@ describe('the stage clock', () => {
 		const log: RunEvent[] = [];
 		const r = runner(log, true);
 		r.go();
-		ms = 21_000;
-		r.tick();
+		reach(r, 21_000);
 		expect([r.playing, r.seconds]).toEqual([true, 21]);
-		ms = 100_000;
-		r.tick();
+		reach(r, 100_000);
 		expect([r.playing, r.seconds, r.position.event!.stepId]).toEqual([false, 22, 'b']);
 		ms = 110_000;
 		r.go();
-		ms = 112_000;
-		r.tick();
+		reach(r, 112_000);
 		expect(r.seconds).toBe(24);
-		ms = 200_000;
-		r.tick();
+		reach(r, 200_000);
 		expect([r.position.done, r.playing]).toEqual([true, false]);
 		expect(r.done().map((d) => [d.leftReps, d.skipped])).toEqual([
 			[5, false],
@@ -160,22 +158,18 @@ describe('the stage clock', () => {
 			});
 		const r = made([]);
 		r.go();
-		ms = 25_000;
-		r.tick();
+		reach(r, 25_000);
 		expect([r.seconds, r.untilSign, r.position.side, onsign.mock.calls.length]).toEqual([10, 15, 'left', 1]);
 		r.signed();
 		// 2 s to change over, then the right side; nobody gives a signal there, and nobody looks for a minute.
-		ms = 27_000;
-		r.tick();
+		reach(r, 27_000);
 		expect([r.seconds, r.untilSign]).toEqual([12, null]);
-		ms = 37_500;
-		r.tick();
+		reach(r, 37_500);
 		expect(r.untilSign).toBeCloseTo(29.5, 6);
 		const crashed = made([...log]);
 		expect([crashed.seconds, crashed.workedSeconds]).toEqual([22, 37]);
 		// 30 s past the 37th second it went on by itself: at the 67th, as it is found at the 70th.
-		ms = 70_000;
-		r.tick();
+		reach(r, 70_000);
 		expect([r.seconds, r.untilSign, r.position.event!.stepId]).toEqual([25, null, 'b']);
 		expect(log.filter((e) => e.mark === 'sign').map((e) => e.words)).toEqual([
 			'15 s past the plan',
@@ -193,8 +187,7 @@ describe('the stage clock', () => {
 		r.go();
 		for (; ms < 7_000; ms += 500) r.tick();
 		r.tick();
-		ms = 607_000;
-		r.tick();
+		reach(r, 607_000);
 		expect([r.playing, r.seconds, onslept.mock.calls]).toEqual([false, 7, [[600]]]);
 		r.go();
 		expect([r.seconds, r.haltedSeconds]).toEqual([6, 600]);
@@ -208,8 +201,7 @@ describe('the stage clock', () => {
 		const log: RunEvent[] = [];
 		const first = runner(log);
 		first.go();
-		ms = 9_000;
-		first.tick();
+		reach(first, 9_000);
 		first.still();
 		const second = new Runner({
 			events,
@@ -234,12 +226,10 @@ describe('the stage clock', () => {
 		r.go();
 		r.skip();
 		expect(r.seconds).toBe(22);
-		ms = 4_000;
-		r.tick();
+		reach(r, 4_000);
 		r.back();
 		expect(r.seconds).toBe(22);
-		ms = 60_000;
-		r.tick();
+		reach(r, 60_000);
 		expect(r.playing).toBe(false);
 		expect(r.position.done).toBe(true);
 		expect(r.done()).toEqual([
@@ -305,11 +295,9 @@ describe('the stage clock', () => {
 		const log: RunEvent[] = [];
 		const r = runner(log);
 		r.go();
-		ms = 5_000;
-		r.tick();
+		reach(r, 5_000);
 		r.skip();
-		ms = 9_000;
-		r.tick();
+		reach(r, 9_000);
 		expect(r.undoPoint?.what).toBe('jump');
 		r.undo(null);
 		expect([r.seconds, r.playing, r.undoPoint]).toEqual([4, true, null]);
@@ -325,8 +313,7 @@ describe('the stage clock', () => {
 	test('from the end of it one goes back to where one skipped from', () => {
 		const r = runner();
 		r.go();
-		ms = 3_000;
-		r.tick();
+		reach(r, 3_000);
 		r.skip();
 		r.skip();
 		expect([r.position.done, r.playing]).toEqual([true, false]);
@@ -381,16 +368,13 @@ describe('the stage clock', () => {
 		const log: RunEvent[] = [];
 		const r = runner(log);
 		r.go();
-		ms = 6_000;
-		r.tick();
+		reach(r, 6_000);
 		r.still();
 		ms = 306_000;
-		const again = runner(log);
 		const next = new Runner({ events, cues, clock: () => ms, now: () => ms, log: [...log], onlog: (e) => log.push(e) });
 		next.go();
 		expect([next.seconds, next.haltedSeconds, next.workedSeconds]).toEqual([6, 300, 6]);
 		expect(happenedOf(log)).toEqual([{ mark: 'halt', seconds: 6, lastedSeconds: 300 }]);
-		void again;
 	});
 	test('waiting for a sign survives what interrupts it, with its seconds and its side', () => {
 		const kneaded = step('k', ['masseter'], {
@@ -415,16 +399,14 @@ describe('the stage clock', () => {
 			});
 		const r = made([]);
 		r.go();
-		ms = 14_000;
-		r.tick();
+		reach(r, 14_000);
 		expect([r.seconds, r.untilSign]).toEqual([10, 26]);
 		// Red flags are looked up for a minute: it waits where it waited.
 		r.pause();
 		ms = 74_000;
 		expect([r.seconds, r.untilSign, r.position.event?.stepId, r.position.side]).toEqual([10, 26, 'k', 'left']);
 		r.go();
-		ms = 76_000;
-		r.tick();
+		reach(r, 76_000);
 		expect(r.untilSign).toBe(24);
 		r.still();
 		// The page is gone, and comes back: it waits there still, with what was waited.

@@ -1,7 +1,19 @@
 import { sessionAccount, type SessionAccount } from '../core/perform/account';
 import type { Session } from '../core/records/session';
+import type { JudgeInput } from '../core/rules/judge';
 import { liveRows, type LiveRows } from '../store/liveRows.svelte';
+import type { Repository } from '../store/repository';
 import { useApp } from './app.svelte';
+
+/** The account of a stored session, with the plan that it was begun with; null where nothing was performed. */
+export async function accountIn(
+	repo: Pick<Repository, 'performed' | 'planned'>,
+	session: Session,
+	context: JudgeInput
+): Promise<SessionAccount | null> {
+	const performed = await repo.performed(session);
+	return performed && sessionAccount(session, (await repo.planned(session)) ?? performed, performed, context);
+}
 
 /** What was done in a session, by its own account: null where nothing was performed. Must be called during component initialisation. */
 export function useAccount(session: () => Session | null): LiveRows<string | null, SessionAccount | null> {
@@ -13,10 +25,7 @@ export function useAccount(session: () => Session | null): LiveRows<string | nul
 		},
 		async () => {
 			const s = session();
-			const performed = s && (await app.repo.performed(s));
-			if (!s || !performed) return null;
-			const planned = (await app.repo.planned(s)) ?? performed;
-			return sessionAccount(s, planned, performed, app.context);
+			return s && accountIn(app.repo, s, app.context);
 		}
 	);
 }

@@ -5,9 +5,7 @@ import { NOW } from '../core/testing';
 import { allKinds, KIND_IDS, kindOf, type KindId } from '../core/records/kinds';
 import type { RecordKind } from '../core/records/record';
 import { recordsDoc } from '../core/records/recordsDoc';
-import type { Session } from '../core/records/session';
-import { AS_PLANNED } from '../core/records/asPlanned';
-import { anyStore } from '../core/records/testing';
+import { anyStore, begunSession } from '../core/records/testing';
 import type { SomeRows } from '../formats/backup/backupSchema';
 import { uncheckedBackup } from '../formats/backup/testing';
 import { readBackup } from '../formats/backup/readBackup';
@@ -197,25 +195,7 @@ describe('what a session performed', () => {
 	const CLIENT = { id: 'client-0', revision: 0, updatedAt: NOW, name: 'Bo' };
 	const [rows] = fc.sample(anyStore, { numRuns: 1, seed: 11 });
 	const sequence = rows!.sequence[0]!.sequence;
-	const session = (id: string): Omit<Session, 'sequence' | 'order'> => ({
-		id,
-		revision: 0,
-		updatedAt: NOW,
-		...AS_PLANNED,
-		screened: null,
-		clientId: 'client-0',
-		startedAt: NOW,
-		endedAt: null,
-		zoneOffsetMinutes: 0,
-		before: { takenAt: NOW, entries: [] },
-		after: null,
-		context: [],
-		done: [],
-		workedSeconds: 0,
-		haltedSeconds: 0,
-		sideEffects: '',
-		note: ''
-	});
+	const session = (id: string) => begunSession(id, 'client-0');
 	test('is stored once for all sessions that performed the same, and goes with the last of them', async () => {
 		const db = opened();
 		const repo = new Repository(db, () => new Date(NOW), stamp.newId);

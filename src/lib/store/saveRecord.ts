@@ -29,6 +29,19 @@ export const secondVersionOf = (kind: KindId, record: StoredRecord, stamp: Stamp
 	record
 });
 
+/** Keeps a record in a second version of its own, or in the one that is open for it. @returns the id of that */
+async function putBeside(
+	db: SoftTideDb,
+	kind: KindId,
+	record: StoredRecord,
+	stamp: Stamp,
+	open: SecondVersion | undefined
+): Promise<string> {
+	const second = { ...secondVersionOf(kind, record, stamp), ...(open ? { id: open.id } : {}) };
+	await tableOf(db, 'second-version').put(second);
+	return second.id;
+}
+
 /**
  * Saves a record whose revision says what it was made from. A save from an older revision never overwrites.
  * @param draft checked here against the schema of its kind; revision 0 is a new record
@@ -55,13 +68,10 @@ export async function saveRecord<K extends KindId>(
 		const stored = stamped(kind, given, given.revision + 1, stamp.now);
 		const record = stored as unknown as RecordOf<K>;
 		const open = onto === null ? undefined : await seconds.get(onto);
-		if (open || (known !== undefined && known.revision !== given.revision)) {
-			const second = { ...secondVersionOf(id, stored, stamp), ...(open ? { id: open.id } : {}) };
-			await seconds.put(second);
-			return { outcome: 'second-version' as const, record, secondId: second.id };
-		}
+		if (open || (known !== undefined && known.revision !== given.revision))
+			return { outcome: 'second-version', record, secondId: await putBeside(db, id, stored, stamp, open) };
 		await table.put(stored);
-		return { outcome: 'saved' as const, record };
+		return { outcome: 'saved', record };
 	});
 }
 
@@ -79,9 +89,8 @@ export async function keepBeside<K extends KindId>(
 	const seconds = tableOf(db, 'second-version');
 	return db.transaction('rw', seconds, async () => {
 		const open = onto === null ? undefined : await seconds.get(onto);
-		const second = { ...secondVersionOf(id, record, stamp), ...(open ? { id: open.id } : {}) };
-		await seconds.put(second);
-		return { outcome: 'second-version' as const, record: record as unknown as RecordOf<K>, secondId: second.id };
+		const secondId = await putBeside(db, id, record, stamp, open);
+		return { outcome: 'second-version', record: record as unknown as RecordOf<K>, secondId };
 	});
 }
 

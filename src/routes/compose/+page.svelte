@@ -1,15 +1,13 @@
 <script lang="ts">
 	import { useApp } from '$lib/state/app.svelte';
 	import { together } from '$lib/state/rows';
+	import { useSequences } from '$lib/state/read.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import AllSequences from '$lib/ui/views/sequences/AllSequences.svelte';
 
 	const app = useApp();
-	const stored = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const stored = useSequences();
 	const used = liveRows(
 		() => null,
 		() => app.repo.lastUsed()

@@ -10,6 +10,7 @@
 	import { Exchange } from '$lib/state/exchange.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ExchangeClient } from '$lib/workers/exchangeClient';
+	import { useSequences } from '$lib/state/read.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
@@ -19,10 +20,7 @@
 	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 
 	const app = useApp();
-	const sequences = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const sequences = useSequences();
 	const counts = liveRows(
 		() => null,
 		() => app.repo.counts()

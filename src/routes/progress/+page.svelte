@@ -3,19 +3,16 @@
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { together } from '$lib/state/rows';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { useSessionsOf } from '$lib/state/read.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import NobodyYet from '$lib/ui/views/progress/NobodyYet.svelte';
 	import OneSession from '$lib/ui/views/progress/OneSession.svelte';
 
 	const app = useApp();
-	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
+	const clientId = $derived(app.current.asked(page.url));
 	const client = $derived(app.current.byId(clientId));
-	const sessions = liveRows(
-		() => clientId,
-		async (id) => (id ? await app.repo.sessionsOf(id) : [])
-	);
+	const sessions = useSessionsOf(() => clientId);
 	const read = $derived(together({ clients: app.current.read, sessions: sessions.current }));
 </script>
 

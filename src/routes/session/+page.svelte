@@ -4,6 +4,7 @@
 	import { useApp } from '$lib/state/app.svelte';
 	import { ifHere, together } from '$lib/state/rows';
 	import { useAccount } from '$lib/state/sessionAccount.svelte';
+	import { useSequences, useSessionsOf } from '$lib/state/read.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import BeforeRoom from '$lib/ui/views/session/BeforeRoom.svelte';
@@ -12,14 +13,8 @@
 	const asked = $derived(page.url.searchParams);
 	const clientId = $derived(asked.get('client') ?? app.current.id);
 	const client = $derived(app.current.byId(clientId));
-	const records = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
-	const sessions = liveRows(
-		() => clientId,
-		async (id) => (id ? await app.repo.sessionsOf(id) : [])
-	);
+	const records = useSequences();
+	const sessions = useSessionsOf(() => clientId);
 	const stages = liveRows(
 		() => null,
 		() => app.repo.openSessions()

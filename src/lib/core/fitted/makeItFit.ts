@@ -17,8 +17,8 @@ import { clock } from '../step/describe';
 import { endPlace } from '../step/levelsOf';
 import { isMeantOneSided } from '../step/meant';
 import type { Step } from '../step/step.schema';
-import { graver } from '../rules/graver';
-import { fixIn, judge, type JudgeInput, type Judgement } from '../rules/judge';
+import { newlyGrave } from '../rules/newlyGrave';
+import { findingsOf, fixIn, judge, type JudgeInput, type Judgement } from '../rules/judge';
 import { isOfClient, type Finding } from '../rules/rule';
 import { at } from '../rules/words/phrases';
 import { sentenceOf } from '../rules/wording';
@@ -158,9 +158,7 @@ function keepClose(fitting: Fitting): void {
 
 /** Stops and cautions that the plan had not. */
 const brought = (fitting: Fitting, judgement: Judgement): Finding[] =>
-	graver([...fitting.was.findings, ...fitting.was.muted.map((m) => m.finding)], judgement.findings).filter(
-		(f) => !isOfClient(f)
-	);
+	newlyGrave(findingsOf(fitting.was.context), judgement.findings).filter((f) => !isOfClient(f));
 
 /** What brings a caution that the plan had not is mended where that is sound, else left out: a fit makes nothing worse. */
 function dropWhatWorsens(fitting: Fitting): void {

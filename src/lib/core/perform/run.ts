@@ -67,7 +67,15 @@ export const NOT_BEGUN: RunState = {
 const SAME = 1e-6;
 const closed = ({ running, played }: RunState, to: number): readonly Stretch[] =>
 	running && to > running.from ? [...played, { ...running, to }] : played;
-const pause = (fromMs: number, toMs: number): number => Math.max(0, toMs - fromMs) / 1000;
+/** Whatever lies since a halt is one; where hands were at work by the last line and the log broke off, since that line. */
+function halted(state: RunState, brokeOff: boolean, toMs: number): RunState {
+	const since = state.haltedAtMs ?? (brokeOff ? state.lastMs : null);
+	const more = since === null ? 0 : Math.max(0, toMs - since) / 1000;
+	return { ...state, haltedAtMs: null, haltedSeconds: state.haltedSeconds + more };
+}
+/** Hands are at work: by the plan, or past it until a sign. */
+const atWork = ({ running, waitedSeconds, haltedAtMs }: RunState): boolean =>
+	running !== null || (waitedSeconds !== null && haltedAtMs === null);
 
 /** An interrupted stroke is begun again: what was done of it, in the stretch that was interrupted, is none. */
 function withoutHalfStroke(played: readonly Stretch[], stoodAt: number, begunAt: number): readonly Stretch[] {
@@ -77,35 +85,25 @@ function withoutHalfStroke(played: readonly Stretch[], stoodAt: number, begunAt:
 	return begunAt > last.from + SAME ? [...before, { ...last, to: begunAt }] : before;
 }
 
-const bare = ({ kind: _k, seconds: _s, atMs: _a, ...rest }: RunEvent) => rest;
-
 /** Hands begin, or go on. Whatever lies between the last line and this one was not guided: it is a halt. */
 function gone(state: RunState, { seconds, atMs }: RunEvent): RunState {
-	const broke = state.running !== null;
-	const since = state.haltedAtMs ?? (broke ? state.lastMs : null);
 	return {
-		...state,
+		...halted(state, state.running !== null, atMs),
 		begun: true,
 		seconds,
 		running: { from: seconds, startMs: atMs },
-		haltedAtMs: null,
-		haltedSeconds: state.haltedSeconds + (since === null ? 0 : pause(since, atMs)),
 		played: withoutHalfStroke(closed(state, state.seconds), state.seconds, seconds)
 	};
 }
 
 /** The plan stands at the end of a stretch, and the hands go on until the sign; or they do so again after a halt. */
 function waits(state: RunState, { seconds, atMs, waited = 0 }: RunEvent): RunState {
-	const again = state.waitedSeconds !== null;
-	const since = state.haltedAtMs ?? (again ? state.lastMs : null);
 	return {
-		...state,
+		...halted(state, state.waitedSeconds !== null, atMs),
 		seconds,
 		played: closed(state, seconds),
 		running: null,
-		waitedSeconds: waited,
-		haltedAtMs: null,
-		haltedSeconds: state.haltedSeconds + (since === null ? 0 : pause(since, atMs))
+		waitedSeconds: waited
 	};
 }
 
@@ -116,18 +114,18 @@ const signed = (state: RunState, seconds: number, { stepId, side }: RunEvent): R
 	signs: seconds > 0 ? [...state.signs, { stepId: stepId ?? '', side, seconds }] : state.signs
 });
 
+/** A waiting that is left for something else is over, as if its sign had come. */
+const notWaiting = (state: RunState, event: RunEvent): RunState =>
+	state.waitedSeconds === null ? state : signed(state, event.waited ?? state.waitedSeconds, event);
+
 function jumped(state: RunState, event: RunEvent): RunState {
 	const { seconds, atMs, from = state.seconds } = event;
-	const over = state.waitedSeconds === null ? state : signed(state, event.waited ?? state.waitedSeconds, event);
 	const played = closed(state, from);
 	return {
-		...over,
+		...notWaiting(state, event),
 		seconds,
 		played,
-		running:
-			state.running || (state.waitedSeconds !== null && state.haltedAtMs === null)
-				? { from: seconds, startMs: atMs }
-				: null,
+		running: atWork(state) ? { from: seconds, startMs: atMs } : null,
 		undo: [...state.undo, { what: 'jump', seconds: from, played }]
 	};
 }
@@ -148,15 +146,13 @@ function undone(state: RunState, event: RunEvent): RunState {
 	const point = state.undo.at(-1);
 	if (!point) return state;
 	const { seconds, atMs, from = state.seconds, banked = [] } = event;
-	const over = state.waitedSeconds === null ? state : signed(state, event.waited ?? state.waitedSeconds, event);
-	const working = state.running !== null || (state.waitedSeconds !== null && state.haltedAtMs === null);
 	return {
-		...over,
+		...notWaiting(state, event),
 		seconds,
 		played:
 			point.snapshot === undefined ? closed(state, from) : withoutHalfStroke(point.played, point.seconds, seconds),
 		banked: [...state.banked, ...banked],
-		running: working ? { from: seconds, startMs: atMs } : null,
+		running: atWork(state) ? { from: seconds, startMs: atMs } : null,
 		undo: state.undo.slice(0, -1)
 	};
 }
@@ -166,7 +162,7 @@ export function runStep(state: RunState, event: RunEvent): RunState {
 	const { kind, seconds, atMs, mark, waited } = event;
 	if (kind === 'mark')
 		return mark === 'sign'
-			? signed({ ...state, lastMs: atMs }, waited ?? 0, bare(event) as RunEvent)
+			? signed({ ...state, lastMs: atMs }, waited ?? 0, event)
 			: event.snapshot === undefined
 				? state
 				: changed(state, event);

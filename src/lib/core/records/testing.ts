@@ -9,6 +9,7 @@ import { gradesOfStart } from '../flow/starts';
 import { resultOf } from '../flow/verdict';
 import type { ExpandContext } from '../sequence/expand';
 import { CORE_VERSION } from '../version';
+import { AS_PLANNED } from './asPlanned';
 import type { Comparison } from './comparison';
 import { MEDIA } from '../medium/media';
 import { SCHOOLS } from '../school/schools';
@@ -21,11 +22,33 @@ import { DEFAULT_WORKING } from '../working/defaultWorking';
 import { z } from 'zod';
 import { PersonFields } from '../client/person.schema';
 import type { KindId, RecordOf } from './kinds';
+import type { Session } from './session';
 import { refTo, snapshotOf } from './snapshot';
 import { hashOfBytes } from './hash';
 
 /** As it is where nobody was asked. */
 const PERSON = z.object(PersonFields).parse({});
+
+/** A session that has just begun, with nothing noted yet. */
+export const begunSession = (id: string, clientId: string): Omit<Session, 'sequence' | 'order'> => ({
+	...AS_PLANNED,
+	id,
+	revision: 0,
+	updatedAt: NOW,
+	clientId,
+	startedAt: NOW,
+	endedAt: null,
+	zoneOffsetMinutes: 0,
+	before: { takenAt: NOW, entries: [] },
+	after: null,
+	context: [],
+	done: [],
+	workedSeconds: 0,
+	haltedSeconds: 0,
+	screened: null,
+	sideEffects: '',
+	note: ''
+});
 
 /** Random full stores, for tests only: records of every kind that point to one another as they should. */
 type Rows = { readonly [K in KindId]: RecordOf<K>[] };

@@ -11,7 +11,7 @@ import { timingOf, type Timing } from '../sequence/timing';
 import { stepsOf } from '../sequence/walk';
 import { ruleById, RULES } from './index';
 import { tooMuchWork } from './dose/tooMuchWork';
-import { graver } from './graver';
+import { newlyGrave } from './newlyGrave';
 import { Openings } from './openings';
 import type { School } from '../school/school.schema';
 import type { ClientFacts } from '../screening/clientFacts.schema';
@@ -137,12 +137,13 @@ export function judge(sequence: Sequence, given: JudgeInput): Judgement {
 	const { events, timing, balance } = context;
 	const reasons = new Map(sequence.mutes.map((m) => [m.key, m.reason]));
 	const all = findingsOf(context);
+	const muted = isMuted(sequence);
 	return {
 		events,
 		timing,
 		balance,
-		findings: notMuted(sequence, all),
-		muted: all.filter(isMuted(sequence)).map((finding) => ({ finding, reason: reasons.get(finding.key)! })),
+		findings: all.filter((f) => !muted(f)),
+		muted: all.filter(muted).map((finding) => ({ finding, reason: reasons.get(finding.key)! })),
 		context
 	};
 }
@@ -166,7 +167,11 @@ export function mendOne(context: JudgeContext, all: readonly Finding[], finding:
 	const edits: Edit[] = [];
 	let [now, left] = [context, all];
 	try {
-		for (let next: Finding | undefined = finding; next && edits.length <= MOST_FOLLOWING; next = graver(all, left)[0]) {
+		for (
+			let next: Finding | undefined = finding;
+			next && edits.length <= MOST_FOLLOWING;
+			next = newlyGrave(all, left)[0]
+		) {
 			const edit = ruleById(next.ruleId)?.fix?.(now, next);
 			if (!edit) return null;
 			edits.push(edit);
@@ -178,7 +183,7 @@ export function mendOne(context: JudgeContext, all: readonly Finding[], finding:
 		if (error instanceof EditRefused) return null;
 		throw error;
 	}
-	if (graver(all, left).length || left.some((f) => f.key === finding.key)) return null;
+	if (newlyGrave(all, left).length || left.some((f) => f.key === finding.key)) return null;
 	return { edit: edits.length === 1 ? edits[0]! : joinEdits(edits[0]!.label, edits), context: now, all: left };
 }
 
@@ -188,4 +193,4 @@ export const fixIn = (context: JudgeContext, finding: Finding): Edit | null =>
 
 /** Whether a changed sequence has no stop and no caution that it had not before: what an offer is held to. */
 export const bringsNothingGrave = (before: Sequence, after: Sequence, given: JudgeInput): boolean =>
-	!graver(findingsOf(contextOf(before, given)), findingsOf(contextOf(after, given))).length;
+	!newlyGrave(findingsOf(contextOf(before, given)), findingsOf(contextOf(after, given))).length;

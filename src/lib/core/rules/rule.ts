@@ -98,8 +98,6 @@ export interface Rule {
 	fix?(context: JudgeContext, finding: Finding): Edit | null;
 	/** The fix only lowers, wipes or adds: it may be applied together with others, unseen one by one. */
 	readonly safe?: boolean;
-	/** The fix moves steps: it is offered only where nothing else gets worse by it. */
-	readonly verify?: boolean;
 	/** Its findings come in flocks, every zone and side of a stroke: those of one step are said in one sentence. */
 	readonly flocks?: boolean;
 	/** The policy of the school on which the finding hangs, in words; absent where all schools agree. */

@@ -12,8 +12,6 @@ import { asTaken, withMet } from '../sequence/chosen';
 import type { Sequence } from '../sequence/sequence.schema';
 import type { Wishes } from './wishes';
 
-export { NO_WISHES } from './wishes';
-
 /** Why a visit cannot be begun as it stands. */
 export type Hindrance = 'nobody' | 'refused' | 'no-sequence' | 'empty' | 'reason';
 
@@ -72,7 +70,7 @@ export function planOfToday({ client, today, sequence, wishes, given }: Asked): 
 		if (refused.length) return 'refused';
 		if (!performed) return 'no-sequence';
 		if (!seconds) return 'empty';
-		return clientStops.length && !wishes.reason.trim() ? 'reason' : null;
+		return clientStops.length ? 'reason' : null;
 	};
 	return {
 		facts,
@@ -85,7 +83,7 @@ export function planOfToday({ client, today, sequence, wishes, given }: Asked): 
 		seconds,
 		clientStops,
 		ownStops: stops.filter((f) => !isOfClient(f)),
-		hindrance: hindrance()
+		hindrance: hindranceBy({ hindrance: hindrance() }, wishes.reason)
 	};
 }
 

@@ -12,7 +12,8 @@ import { CONTEXT, NOW, sequenceOf, step } from '../testing';
 import { sessionToBegin, type How } from './beginSession';
 import { lastPerformed, learntAt, learntFrom } from './learnt';
 import { lookedOn } from './lookedOn';
-import { fitWords, NO_WISHES, planOfToday } from './planOfToday';
+import { fitWords, planOfToday } from './planOfToday';
+import { NO_WISHES } from './wishes';
 import { sequenceFor } from './sequenceFor';
 
 const TODAY = '2026-03-01';
@@ -44,7 +45,7 @@ const performedAs = (id: string) => ({ sequence: refTo(snapshotOf({ ...TEMPLATES
 describe('which sequence is the one of today', () => {
 	const records = [
 		record('newest'),
-		record('hers', { clientId: 'c' }),
+		record('made-for-c', { clientId: 'c' }),
 		record('theirs', { clientId: 'd' }),
 		record('old')
 	];
@@ -52,7 +53,7 @@ describe('which sequence is the one of today', () => {
 	test('wished, else made for the client, else as last time, else the one changed last that is nobody else’s', () => {
 		const sessions = [session(performedAs('old')), session()];
 		expect(of({ wished: 'theirs', sessions })).toMatchObject({ because: 'wished', sequence: { id: 'theirs' } });
-		expect(of({ sessions })).toMatchObject({ because: 'made-for', sequence: { id: 'hers' } });
+		expect(of({ sessions })).toMatchObject({ because: 'made-for', sequence: { id: 'made-for-c' } });
 		expect(of({ clientId: 'e', sessions })).toMatchObject({ because: 'last', sequence: { id: 'old' } });
 		expect(of({ clientId: 'e' })).toMatchObject({ because: 'latest', sequence: { id: 'newest' } });
 		expect(of({ records: [record('theirs', { clientId: 'd' })] })).toBeNull();

@@ -2,7 +2,7 @@
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { together } from '$lib/state/rows';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { useSequences, useSessionsOf } from '$lib/state/read.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import { idIn } from '$lib/ui/parts/shell/addresses';
 	import ClientRoom from '$lib/ui/views/clients/ClientRoom.svelte';
@@ -10,14 +10,8 @@
 	const app = useApp();
 	const id = $derived(idIn(page.params.id));
 	const client = $derived(app.current.byId(id));
-	const sessions = liveRows(
-		() => id,
-		(wanted) => app.repo.sessionsOf(wanted)
-	);
-	const records = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const sessions = useSessionsOf(() => id);
+	const records = useSequences();
 	const read = $derived(together({ clients: app.current.read, sessions: sessions.current, records: records.current }));
 </script>
 

@@ -1,15 +1,10 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { useApp } from '$lib/state/app.svelte';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { useSequences } from '$lib/state/read.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import TwoSequences from '$lib/ui/views/sequences/TwoSequences.svelte';
 
-	const app = useApp();
-	const stored = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const stored = useSequences();
 	const asked = $derived(page.url.searchParams);
 </script>
 

@@ -2,16 +2,14 @@
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { together } from '$lib/state/rows';
+	import { useSequences } from '$lib/state/read.svelte';
 	import { liveRows } from '$lib/store/liveRows.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import { idsIn } from '$lib/ui/parts/shell/addresses';
 	import TideCompare from '$lib/ui/views/tideCompare/TideCompare.svelte';
 
 	const app = useApp();
-	const stored = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const stored = useSequences();
 	const saved = liveRows(
 		() => null,
 		() => app.repo.comparisons()

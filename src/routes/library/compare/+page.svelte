@@ -10,17 +10,14 @@
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ifHere } from '$lib/state/rows';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { useSequences } from '$lib/state/read.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Select from '$lib/ui/parts/controls/Select.svelte';
 	import Pennant from '$lib/ui/parts/glyphs/Pennant.svelte';
 
 	const app = useApp();
-	const rows = liveRows(
-		() => null,
-		() => app.repo.sequences()
-	);
+	const rows = useSequences();
 	let ready = $state.raw<readonly Sequence[]>([]);
 	void import('$lib/core/template/templates').then((m) => (ready = m.TEMPLATES));
 	const asked = page.url.searchParams;

@@ -5,22 +5,19 @@
 	import { PHOTO_VIEWS, VIEW_LABELS } from '$lib/core/records/photoViews';
 	import { useApp } from '$lib/state/app.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { usePhotosOf } from '$lib/state/read.svelte';
 	import { photoAt, photosOf } from '$lib/ui/parts/shell/addresses';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import CameraRoom from '$lib/ui/views/photos/CameraRoom.svelte';
 
 	const app = useApp();
 	const asked = $derived(page.url.searchParams);
-	const clientId = $derived(asked.get('client') ?? app.current.orFirst?.id ?? null);
+	const clientId = $derived(app.current.asked(page.url));
 	const client = $derived(app.current.byId(clientId));
 	const view = $derived(PHOTO_VIEWS.find((v) => v === asked.get('view')) ?? 'front');
 	const when = $derived(asked.get('when') === 'after' ? 'after' : 'before');
 	const simulated = $derived(asked.get('of') === 'simulated');
-	const photos = liveRows(
-		() => clientId,
-		async (id) => (id ? await app.repo.photos.of(id) : [])
-	);
+	const photos = usePhotosOf(() => clientId);
 	const book = new PhotoBook(app.repo.photos);
 	onMount(() => () => book.close());
 </script>

@@ -2,23 +2,17 @@
 	import { page } from '$app/state';
 	import { useApp } from '$lib/state/app.svelte';
 	import { together } from '$lib/state/rows';
-	import { liveRows } from '$lib/store/liveRows.svelte';
+	import { usePhotosOf, useSessionsOf } from '$lib/state/read.svelte';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
 	import ClientChooser from '$lib/ui/parts/shell/ClientChooser.svelte';
 	import { photosOf, progressOf } from '$lib/ui/parts/shell/addresses';
 	import PhotosOf from '$lib/ui/views/photos/PhotosOf.svelte';
 
 	const app = useApp();
-	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
+	const clientId = $derived(app.current.asked(page.url));
 	const client = $derived(app.current.byId(clientId));
-	const photos = liveRows(
-		() => clientId,
-		async (id) => (id ? await app.repo.photos.of(id) : [])
-	);
-	const sessions = liveRows(
-		() => clientId,
-		async (id) => (id ? await app.repo.sessionsOf(id) : [])
-	);
+	const photos = usePhotosOf(() => clientId);
+	const sessions = useSessionsOf(() => clientId);
 	const read = $derived(together({ clients: app.current.read, photos: photos.current, sessions: sessions.current }));
 </script>
 

@@ -10,7 +10,7 @@
 	import OverTheWeeks from '$lib/ui/views/progress/OverTheWeeks.svelte';
 
 	const app = useApp();
-	const clientId = $derived(page.url.searchParams.get('client') ?? app.current.orFirst?.id ?? null);
+	const clientId = $derived(app.current.asked(page.url));
 	const client = $derived(app.current.byId(clientId));
 	const found = liveRows(
 		() => clientId,

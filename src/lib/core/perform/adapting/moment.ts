@@ -1,5 +1,5 @@
-import { graver } from '../../rules/graver';
-import { judge, type Judgement, type JudgeInput } from '../../rules/judge';
+import { newlyGrave } from '../../rules/newlyGrave';
+import { findingsOf, judge, type Judgement, type JudgeInput } from '../../rules/judge';
 import { sentenceOf } from '../../rules/wording';
 import type { TimedEvent } from '../../sequence/expand';
 import type { Sequence } from '../../sequence/sequence.schema';
@@ -82,8 +82,6 @@ function worse(before: Judgement, after: Judgement): string | null {
 	return news ? sentenceOf(news).head : null;
 }
 
-const allOf = ({ findings, muted }: Judgement) => [...findings, ...muted.map((m) => m.finding)];
-
 /** Rules that a change while working may break, since it is short of time or asked for: said in the record, not refused. */
 export interface Leave {
 	/** What is worse is done all the same: leaving something out saves time, and the record says it. */
@@ -100,7 +98,7 @@ export function settled(moment: Moment, next: Sequence, said: string, leave: Lea
 	const grave = leave.worse ? null : worse(moment.judgement, judgement);
 	if (grave) return { refused: `Not more of it: ${grave}.` };
 	// What is offered, and not asked for by the hand, brings nothing grave at all.
-	const [news] = leave.offered ? graver(allOf(moment.judgement), allOf(judgement)) : [];
+	const [news] = leave.offered ? newlyGrave(findingsOf(moment.judgement.context), findingsOf(judgement.context)) : [];
 	return news ? { refused: `Not so: ${sentenceOf(news).head}.` } : { sequence: next, judgement, said };
 }
 

@@ -44,7 +44,6 @@ export const deepTooLong: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
-	verify: true,
 	check(context): RawFinding[] {
 		if (!context.steps.some(({ step }) => peakLevel(step) >= context.working.deepLevel)) return [];
 		const cap = context.working.deepCapSeconds;

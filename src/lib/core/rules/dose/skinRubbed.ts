@@ -34,7 +34,6 @@ export const skinRubbed: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'caution',
-	verify: true,
 	check(context) {
 		const most = context.working.slidesPerZone;
 		return [...slidesByZone(context)].flatMap(([place, { sides, stepIds }]) => {

@@ -18,6 +18,5 @@ export const backAndForth: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'advice',
-	verify: true,
 	...returnRule(workedRegion)
 };

@@ -14,6 +14,5 @@ export const toolSwaps: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'advice',
-	verify: true,
 	...returnRule(toolOf)
 };

@@ -20,7 +20,6 @@ export const insideTime: Rule = {
 	floor: 'caution',
 	ceiling: 'stop',
 	safe: true,
-	verify: true,
 	check: (context) =>
 		context.steps.flatMap(({ step, number }) => {
 			const seconds = isInside(step) ? longestSide(context, step.id) : 0;

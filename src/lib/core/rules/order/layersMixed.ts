@@ -12,7 +12,6 @@ export const layersMixed: Rule = {
 	severity: 'caution',
 	floor: 'advice',
 	ceiling: 'caution',
-	verify: true,
 	policy: (school) =>
 		school.layering === 'separate' ? 'releases first, drains in a pass of its own' : 'mixes release and drain',
 	check(context) {

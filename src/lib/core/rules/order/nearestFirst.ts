@@ -62,7 +62,6 @@ export const nearestFirst: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'caution',
-	verify: true,
 	policy: (school) => `takes the regions ${ORDER_WORDS[school.order]}`,
 	check(context) {
 		const runs: Run[] = [];

@@ -10,7 +10,6 @@ export const openingOrder: Rule = {
 	severity: 'advice',
 	floor: 'advice',
 	ceiling: 'caution',
-	verify: true,
 	policy: ({ opening }) => (opening.required ? 'opens from the outlet outwards' : 'has no order of opening'),
 	check(context) {
 		if (!context.school.opening.required) return [];

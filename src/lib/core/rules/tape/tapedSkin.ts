@@ -20,7 +20,6 @@ export const tapedSkin: Rule = {
 	severity: 'caution',
 	floor: 'caution',
 	ceiling: 'caution',
-	verify: true,
 	check: (context) =>
 		context.steps.flatMap((placed) => {
 			if (placed.step.aim !== 'fix') return [];

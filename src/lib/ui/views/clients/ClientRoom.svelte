@@ -12,8 +12,9 @@
 	import { flagById } from '$lib/core/screening/flags';
 	import { isCleared } from '$lib/core/screening/limits';
 	import { stepsOf } from '$lib/core/sequence/walk';
-	import { NO_WISHES, planOfToday } from '$lib/core/visit/planOfToday';
+	import { planOfToday } from '$lib/core/visit/planOfToday';
 	import { sequenceFor } from '$lib/core/visit/sequenceFor';
+	import { NO_WISHES } from '$lib/core/visit/wishes';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ClientEdits } from '$lib/state/clientEdits.svelte';
 	import { Intake } from '$lib/state/intake.svelte';
@@ -244,8 +245,8 @@
 {#if edits.gone}<GoneDialog {...edits.gone} onkeep={edits.keepAsNew} ondrop={edits.drop} />{/if}
 <Question
 	bind:open={removing}
-	title="Remove {client.name} and all her sessions?"
-	words="Her record, answers, marks, sessions and their kept versions go. This cannot be taken back: export her alone as a file first if you may need the records."
+	title="Remove {client.name} and all sessions of this client?"
+	words="The record, answers, marks, sessions and their kept versions go. This cannot be taken back: export this client alone as a file first if you may need the records."
 >
 	{#snippet answers()}
 		<AlertDialog.Cancel class="btn">Keep</AlertDialog.Cancel>

@@ -9,6 +9,7 @@
 	import { HEADLINE_GRADE } from '$lib/core/assess/registry';
 	import { learntFrom } from '$lib/core/visit/learnt';
 	import { sequenceFor } from '$lib/core/visit/sequenceFor';
+	import { NO_WISHES } from '$lib/core/visit/wishes';
 	import { ago, longDay } from '../../parts/dates';
 	import { useApp } from '$lib/state/app.svelte';
 	import { Fetched } from '$lib/state/fetched.svelte';
@@ -53,7 +54,7 @@
 			client,
 			today: app.today.current,
 			sequence: chosen?.sequence ?? null,
-			wishes: planning.current.NO_WISHES,
+			wishes: NO_WISHES,
 			given: app.context
 		}) ?? null
 	);
