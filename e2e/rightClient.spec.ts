@@ -110,6 +110,61 @@ test('rows of one client never stand under another: reads that fail are said, no
 	await expect(page.getByLabel('Her words')).toHaveValue('tired');
 });
 
+/** Reads of sessions and photographs wait from now on, behind a write that takes as long as it is let: a slow disk. */
+const held = (page: Page, hold: boolean) =>
+	page.evaluate(
+		([db, on]) =>
+			new Promise<void>((done) => {
+				const here = window as { holding?: boolean };
+				here.holding = on as boolean;
+				if (!on) return done();
+				indexedDB.open(db as string).onsuccess = ({ target }) => {
+					const opened = (target as IDBOpenDBRequest).result;
+					const tx = opened.transaction(['sessions', 'photos'], 'readwrite');
+					const again = () => {
+						if (here.holding) tx.objectStore('sessions').count().onsuccess = again;
+					};
+					tx.oncomplete = () => opened.close();
+					tx.objectStore('sessions').count().onsuccess = () => (again(), done());
+				};
+			}),
+		[DEMO_DB, hold] as const
+	);
+
+test('on every page of a client, a slow read shows nothing of the one before, and a failed one is said', async ({
+	page
+}) => {
+	await withFaultyReads(page);
+	await beginDemo(page, '/progress?client=demo-odile');
+	for (const { id, clientId } of await recordsIn(page, DEMO_DB, 'sessions'))
+		await tamper(page, DEMO_DB, 'sessions', id as string, [
+			['note', `noted of ${String(clientId)}`],
+			['told', `told by ${String(clientId)}`]
+		]);
+	const main = page.getByRole('main');
+	const pending = main.locator('[data-read="pending"]');
+	for (const path of ['/progress', '/progress/weeks', '/progress/photos', '/session'])
+		await test.step(path, async () => {
+			await page.goto(`${demoURL}${path}?client=demo-odile`);
+			await expect(main.getByText('Odile K.').first()).toBeVisible();
+			await expect(pending).toHaveCount(0);
+			await held(page, true);
+			await chooseClient(page, 'Radu P.');
+			await expect(pending).toHaveText(/Radu P\.: being read/);
+			await expect(main.getByText('demo-odile')).toHaveCount(0);
+			await expect(page.getByRole('button', { name: /^Start, / })).toHaveCount(0);
+			await held(page, false);
+			await expect(pending).toHaveCount(0);
+			await failing(page, ['sessions', 'photos']);
+			await chooseClient(page, 'Svea L.');
+			await expect(main.getByRole('alert').filter({ hasText: 'Svea L. could not be read' })).toBeVisible();
+			await expect(main.getByText('demo-radu')).toHaveCount(0);
+			await failing(page, []);
+			await page.getByRole('button', { name: 'Try again' }).click();
+			await expect(main.getByRole('alert').filter({ hasText: 'could not be read' })).toHaveCount(0);
+		});
+});
+
 test('one answer to what is done today: Today, the client’s page and Session agree, also on a day that is refused', async ({
 	page
 }) => {

@@ -81,7 +81,8 @@
 	const places = $derived(placesLookedAt(sequence));
 	/** Another client: what is entered here stays with this one. */
 	async function choose(id: string) {
-		await app.current.choose(id);
+		// A slow store does not keep this client on the screen.
+		void app.current.choose(id);
 		await goto(sessionFor(id, draft.wished ?? asked ?? undefined), { replaceState: true, noScroll: true, keepFocus: true });
 	}
 	/** Keeps the look; with a sequence the stage follows, without one the composing. */
