@@ -106,6 +106,7 @@ try {
 		await page.locator(`[data-place="${place}"][data-side="${side}"]`).click();
 	await shot('session-after');
 	await open('/progress?client=demo-odile&session=demo-odile-13');
+	await page.locator('main svg[role="img"]').last().waitFor();
 	await shot('progress');
 	await open('/progress/weeks?client=demo-svea');
 	await page.getByText('What goes with what').waitFor();
