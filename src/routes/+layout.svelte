@@ -9,7 +9,8 @@
 	import { onceTouched } from '$lib/state/touched';
 	import { Vault, type RecordDamaged } from '$lib/store/lock/vault';
 	import { damagedWords } from '$lib/store/plainWords';
-	import { beginAnew, databaseOf, makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
+	import { pointTo } from '$lib/store/db';
+	import { databaseOf, deleteAll, makeDemoOnce, openRepository, takeOverStages } from '$lib/store/openStore';
 	import Header from '$lib/ui/parts/shell/Header.svelte';
 	import { viewAt } from '$lib/ui/parts/shell/views';
 	import NoRecords from '$lib/ui/parts/shell/NoRecords.svelte';
@@ -31,8 +32,19 @@
 		toldAt = performance.now();
 		app.upgrading = done < total ? { done, total } : null;
 	});
-	const app: AppState = provideApp(new AppState(repo, demo, new LockState({ database: databaseOf(demo), vault, clock: () => new Date() })));
+	const lock = new LockState({
+		database: databaseOf(demo),
+		vault,
+		clock: () => new Date(),
+		quiet: () => {
+			stop();
+			repo.db.close({ disableAutoOpen: true });
+		},
+		unstored: () => app.troubles.join(' ')
+	});
+	const app: AppState = provideApp(new AppState(repo, demo, lock));
 	let ready = $state(false);
+	let stop = () => {};
 	/** Asked once; those who have agreed never fetch it. */
 	const cautionDialog = () => import('$lib/ui/parts/shell/CautionDialog.svelte');
 
@@ -42,32 +54,37 @@
 	const lockScreen = () => import('$lib/ui/parts/shell/LockScreen.svelte');
 
 	onMount(() => {
+		const slow = setTimeout(() => (unanswered = true), ANSWER_MS);
 		void app.run(() => app.lock.look(), 'lock');
 		void app.lookWhetherPersisted();
 		const stops = [app.lock.follow(), app.followUpdates(version)];
-		return () => [...stops, stop].forEach((end) => end());
+		return () => [...stops, stop, () => clearTimeout(slow)].forEach((end) => end());
 	});
 	/** Nothing is read before it is known that it can be. */
 	const open = $derived(app.lock.phase === 'none' || app.lock.phase === 'open');
-	const shut = $derived(app.lock.phase === 'shut' || app.lock.phase === 'closing');
+	const shut = $derived(!open && app.lock.phase !== 'looking');
+	/** ms after which a store that says nothing is said to say nothing. */
+	const ANSWER_MS = 10_000;
+	let unanswered = $state(false);
 	let begun = false;
 	$effect(() => {
 		if (open && !begun) untrack(begin);
 	});
-	let stop = () => {};
 	function begin() {
 		begun = true;
+		// Where the records are is known now.
+		pointTo(app.repo.db, app.lock.lock.database);
 		void app
 			.run(async () => {
 				if (demo) await makeDemoOnce(app.repo);
 				await takeOverStages(app.repo);
 			})
 			.then(() => (ready = true));
-		void app.run(() => app.lock.lock.resume(), 'lock');
+		void app.run(() => app.lock.lock.tidy(), 'lock');
 		stop = app.follow();
 	}
 	async function beginAgain() {
-		await app.run(() => beginAnew(app.repo, app.lock.lock), 'lock');
+		await app.run(() => deleteAll(app.repo, app.lock.lock, []), 'lock');
 		location.reload();
 	}
 	function lockByKey(event: KeyboardEvent) {
@@ -110,6 +127,8 @@
 		{app.troubles.join(' ') ||
 			(app.upgrading
 				? `Bringing the records up to date: ${app.upgrading.done.toLocaleString('en')} of ${app.upgrading.total.toLocaleString('en')} …`
-				: 'Opening the records …')}
+				: unanswered
+					? 'The place where this browser keeps the records has not answered for ten seconds. Close the other windows of Soft Tide, then reload this one; if it stays so, close the browser and open it again. Nothing is lost by that.'
+					: 'Opening the records …')}
 	</p>
 {/if}

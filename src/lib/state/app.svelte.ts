@@ -10,6 +10,7 @@ import { CurrentClient } from './currentClient.svelte';
 import { follow } from '../store/liveRows.svelte';
 import { askToPersist, isClosed, isStoreless, storageTrouble } from '../store/plainWords';
 import type { LockState } from './lock.svelte';
+import { pending } from './pendingWork';
 import { Today } from './today.svelte';
 import { takeUpdate, watchUpdates } from './updates';
 import type { CustomLibrary, Repository } from '../store/repository';
@@ -180,7 +181,7 @@ export class AppState {
 	 */
 	async run<T>(work: () => Promise<T>, about = 'work'): Promise<T | null> {
 		try {
-			const result = await work();
+			const result = await pending(work());
 			this.tell(about, '');
 			return result;
 		} catch (error) {

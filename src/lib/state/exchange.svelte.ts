@@ -1,6 +1,7 @@
 import type { Problem } from '../formats/problem';
 import type { ImportPreview } from '../formats/backup/importPreview';
 import { storageTrouble } from '../store/plainWords';
+import { pending } from './pendingWork';
 import type { ExchangeClient } from '../workers/exchangeClient';
 import type { Progress, WrittenBackup } from '../workers/protocol';
 
@@ -27,7 +28,9 @@ export class Exchange {
 
 	constructor(
 		private readonly client: Pick<ExchangeClient, 'write' | 'read' | 'apply' | 'forget' | 'close'>,
-		private readonly ontrouble: (sentence: string) => void
+		private readonly ontrouble: (sentence: string) => void,
+		/** A long file is work: meanwhile the records do not lock by themselves. Returns the way to end it. */
+		private readonly keepOpen: () => () => void = () => () => {}
 	) {}
 
 	#progress = ({ stage, done }: Progress) => (this.doing = `${done.toLocaleString('en')} records ${STAGES[stage]} …`);
@@ -36,14 +39,16 @@ export class Exchange {
 		if (this.doing) return null;
 		this.doing = first;
 		this.said = '';
+		const release = this.keepOpen();
 		try {
-			const result = await work();
+			const result = await pending(work());
 			this.ontrouble('');
 			return result;
 		} catch (error) {
 			this.ontrouble(storageTrouble(error));
 			return null;
 		} finally {
+			release();
 			this.doing = '';
 		}
 	}

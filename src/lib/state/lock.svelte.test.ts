@@ -3,9 +3,10 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { NOW } from '../core/testing';
-import { makeDb } from '../store/db';
+import { makeDb, pointTo } from '../store/db';
 import { databases } from '../store/lock/lockRow';
 import { Vault } from '../store/lock/vault';
+import { pending } from './pendingWork';
 import { Repository } from '../store/repository';
 import { LockChange } from './lockChange.svelte';
 import { LockSetup } from './lockSetup.svelte';
@@ -35,10 +36,12 @@ class Line extends EventTarget {
 vi.stubGlobal('BroadcastChannel', Line);
 
 /** A window of the browser, as the layout makes one. */
-async function window(): Promise<{ lock: LockState; repo: Repository }> {
+async function window(unstored = () => ''): Promise<{ lock: LockState; repo: Repository }> {
 	const vault = new Vault();
-	const lock = new LockState({ database, vault, clock: () => new Date(nowMs), leave: left, rounds: 10 });
+	const clock = () => new Date(nowMs);
 	const db = makeDb(database, undefined, vault);
+	const quiet = () => db.close();
+	const lock = new LockState({ database, vault, clock, leave: left, quiet, unstored, rounds: 10, noiseRounds: 0 });
 	const stop = lock.follow();
 	ends.push(() => {
 		stop();
@@ -50,7 +53,26 @@ async function window(): Promise<{ lock: LockState; repo: Repository }> {
 		() => `id-${n++}`
 	);
 	await lock.look();
-	return { lock, repo };
+	// The page points to where the records are before it reads.
+	const pointed = () => (db.isOpen() ? undefined : pointTo(db, lock.lock.database));
+	return {
+		lock,
+		get repo() {
+			pointed();
+			return repo;
+		}
+	};
+}
+/** A window in which the records are sealed and open. */
+async function sitting(): Promise<Awaited<ReturnType<typeof window>>> {
+	const first = await window();
+	await set(first.lock);
+	for (const end of ends) end();
+	ends = [];
+	left.mockClear();
+	const here = await window();
+	await here.lock.open(PASS);
+	return here;
 }
 async function set(lock: LockState): Promise<LockSetup> {
 	const setup = new LockSetup(lock);
@@ -110,15 +132,26 @@ test('the way to a lock: a wrong word is said, the copy is tried, then it is put
 	await setup.makeCopy();
 	await setup.tryCopy(PASS);
 	await setup.putOn();
-	expect([lock.phase, lock.row?.state, lock.row?.idleMinutes]).toEqual(['open', 'sealed', 10]);
+	// The window is opened anew; whoever opens the records knows the passphrase.
+	expect(left).toHaveBeenCalledTimes(1);
 	expect(await databases()).not.toContain(`${database}-copy`);
-	expect((await repo.clients())[0]!.name).toBe('Lamp 14');
+	const next = await window();
+	expect([next.lock.phase, next.lock.row?.idleMinutes]).toEqual(['shut', 10]);
+	expect(await next.lock.open(PASS)).toBe(true);
+	expect((await next.repo.clients())[0]!.name).toBe('Lamp 14');
 });
 
 test('windows share one sitting: a lock put on, opened, locked or taken off in one holds in all', async () => {
+	const [beginning, beside] = [await window(), await window()];
+	await beginning.repo.saveClient(client);
+	await set(beginning.lock);
+	// The other one stores what was typed last, and is opened anew too.
+	expect(beside.lock.phase).toBe('closing');
+	await vi.waitFor(() => expect(left).toHaveBeenCalledTimes(2));
+	left.mockClear();
 	const [first, second] = [await window(), await window()];
-	await first.repo.saveClient(client);
-	await set(first.lock);
+	expect([first.lock.phase, second.lock.phase]).toEqual(['shut', 'shut']);
+	await first.lock.open(PASS);
 	await vi.waitFor(() => expect(second.lock.phase).toBe('open'));
 	expect((await second.repo.clients())[0]!.name).toBe('Lamp 14');
 	// A new one is given the key by those that are open.
@@ -139,13 +172,40 @@ test('windows share one sitting: a lock put on, opened, locked or taken off in o
 	await vi.waitFor(() => expect(fifth.lock.phase).toBe('open'));
 	const change = new LockChange(fourth.lock);
 	expect(await change.takeOff(PASS)).toBe(true);
-	await vi.waitFor(() => expect(fifth.lock.phase).toBe('none'));
-	await fifth.repo.saveClient({ ...client, id: 'd', name: 'Lamp 15' });
-	expect((await fourth.repo.clients()).map((c) => c.name)).toEqual(['Lamp 14', 'Lamp 15']);
+	expect(fifth.lock.phase).toBe('closing');
+	const last = await window();
+	expect(last.lock.phase).toBe('none');
+	await last.repo.saveClient({ ...client, id: 'd', name: 'Lamp 15' });
+	expect((await last.repo.clients()).map((c) => c.name)).toEqual(['Lamp 14', 'Lamp 15']);
+});
+
+test('locking waits for what is being stored; what could not be stored is said, and nothing is thrown away', async () => {
+	const { lock } = await sitting();
+	let stored = () => {};
+	void pending(new Promise<void>((done) => (stored = done)));
+	vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'setTimeout'] });
+	// Not by itself while something is being stored.
+	await lock.setIdle(2);
+	await pass(300);
+	expect(lock.phase).toBe('open');
+	lock.shut();
+	await pass(30);
+	expect([lock.phase, left.mock.calls.length]).toEqual(['closing', 0]);
+	stored();
+	await pass(1);
+	expect(left).toHaveBeenCalledTimes(1);
+	vi.useRealTimers();
+	const full = await window(() => 'The disk is full.');
+	await full.lock.open(PASS);
+	full.lock.shut();
+	await vi.waitFor(() => expect(full.lock.unstored).toBe('The disk is full.'));
+	expect(left).toHaveBeenCalledTimes(1);
+	full.lock.leaveUnstored();
+	expect(left).toHaveBeenCalledTimes(2);
 });
 
 test('a wrong passphrase is said, with how long to wait; the wait runs down', async () => {
-	await set((await window()).lock);
+	await sitting();
 	for (const end of ends) end();
 	ends = [];
 	const { lock } = await window();
@@ -169,12 +229,8 @@ test('a wrong passphrase is said, with how long to wait; the wait runs down', as
 });
 
 test('when nobody is at work it says so and locks; a touch, or something that runs, keeps it open', async () => {
-	const { lock } = await window();
-	await set(lock);
-	const other = await window();
-	await vi.waitFor(() => expect(other.lock.phase).toBe('open'));
+	const { lock } = await sitting();
 	await lock.setIdle(2);
-	ends.pop()!();
 	vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'setTimeout'] });
 	const stop = lock.follow();
 	const release = lock.keepOpen();
@@ -195,8 +251,7 @@ test('when nobody is at work it says so and locks; a touch, or something that ru
 });
 
 test('never by itself, where that is wanted', async () => {
-	const { lock } = await window();
-	await set(lock);
+	const { lock } = await sitting();
 	await lock.setIdle(0);
 	vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
 	const stop = lock.follow();
@@ -205,19 +260,42 @@ test('never by itself, where that is wanted', async () => {
 	stop();
 });
 
-test('a change asks for the passphrase until now, and says what came of it', async () => {
-	const { lock } = await window();
-	await set(lock);
+test('a change asks for the passphrase until now; a wrong one changes nothing and keeps the page', async () => {
+	const { lock } = await sitting();
 	const change = new LockChange(lock);
 	expect(await change.change(PASS, 'short', 'short')).toBe(false);
 	expect(change.problem).toContain('at least 10');
 	expect(await change.change('something else', 'four green apples', 'four green apples')).toBe(false);
 	expect(change.problem).toContain('The next try is possible in 1 s');
+	expect(lock.phase).toBe('open');
 	nowMs += 1000;
-	expect(await change.change(PASS, 'four green apples', 'four green apples')).toBe(true);
-	expect(change.said).toContain('changed');
 	expect(await change.setIdle(30)).toBe(true);
 	expect(lock.row?.idleMinutes).toBe(30);
-	expect(await change.takeOff('four green apples')).toBe(true);
-	expect([lock.phase, lock.set]).toEqual(['none', false]);
+	expect(await change.change(PASS, 'four green apples', 'four green apples')).toBe(true);
+	expect(left).toHaveBeenCalledTimes(1);
+	const next = await window();
+	expect(await next.lock.open(PASS)).toBe(false);
+	nowMs += 1000;
+	expect(await next.lock.open('four green apples')).toBe(true);
+});
+
+test('what was broken off says what keeps it, and is asked when the records are opened', async () => {
+	const { lock, repo } = await sitting();
+	await repo.saveClient(client);
+	repo.db.close();
+	const disk = await new Dexie(lock.lock.database).open();
+	const row = (await disk.table('clients').get('c')) as { sealed: { data: Uint8Array } };
+	row.sealed.data[5]! ^= 1;
+	await disk.table('clients').put(row);
+	disk.close();
+	expect(await lock.takeOff(PASS)).toBe(true);
+	expect([lock.phase, lock.said]).toEqual([
+		'moving',
+		'1 record cannot be opened. Open the records to decide what becomes of them.'
+	]);
+	const next = await window();
+	expect(await next.lock.open(PASS)).toBe(false);
+	expect(next.lock.damaged.map((d) => d.id)).toEqual(['c']);
+	expect(await next.lock.open(PASS, true)).toBe(true);
+	expect(next.lock.phase).toBe('none');
 });

@@ -19,12 +19,10 @@ export class LockChange extends LockWork {
 	async change(from: string, to: string, again: string): Promise<boolean> {
 		this.problem = problemOf(to, again);
 		if (this.problem) return false;
-		const done = await this.#done('Changing …', () => this.lock.change(from, to));
-		if (done) this.said = 'The passphrase is changed. The one before opens nothing any more.';
-		return done;
+		return this.#done('Looking whether it can be changed …', () => this.lock.change(from, to));
 	}
 	takeOff = (passphrase: string): Promise<boolean> =>
-		this.#done('Taking it off …', () => this.lock.takeOff(passphrase, this.counted('Opened for good')));
+		this.#done('Looking whether it can be taken off …', () => this.lock.takeOff(passphrase));
 	setIdle = (minutes: LockRow['idleMinutes']): Promise<boolean> =>
 		this.#done('', async () => {
 			await this.lock.setIdle(minutes);

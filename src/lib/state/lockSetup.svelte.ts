@@ -1,7 +1,7 @@
 import { MIN_PASSPHRASE, problemOf } from '../store/lock/lock';
 import { IDLE_MINUTES } from '../store/lock/lockRow';
-import type { WrappedKey } from '../store/lock/sealing';
-import type { Tried } from '../store/lock/sealStore';
+import type { Prepared } from '../store/lock/lock';
+import type { Tried } from '../store/lock/moving';
 import { LockWork } from './lockWork.svelte';
 
 export { IDLE_MINUTES, MIN_PASSPHRASE };
@@ -18,13 +18,13 @@ export class LockSetup extends LockWork {
 	tried = $state.raw<Tried | null>(null);
 	/** The copy was opened, and every record of it is as it was. */
 	proven = $derived.by(() => this.tried !== null && this.tried.lost === 0);
-	#wrapped: WrappedKey | null = null;
+	#prepared: Prepared | null = null;
 
 	/** Another passphrase is another lock: what was tried with the one before is forgotten. */
 	retype(field: 'passphrase' | 'again', typed: string): void {
 		this[field] = typed;
 		if (this.copied !== null) void this.lock.lock.dropCopy();
-		[this.copied, this.tried, this.#wrapped, this.problem] = [null, null, null, ''];
+		[this.copied, this.tried, this.#prepared, this.problem] = [null, null, null, ''];
 	}
 
 	/** Seals a copy of everything. */
@@ -32,25 +32,25 @@ export class LockSetup extends LockWork {
 		this.problem = problemOf(this.passphrase, this.again);
 		if (this.problem) return;
 		await this.run('Making the key …', async () => {
-			this.#wrapped = await this.lock.lock.prepare(this.passphrase);
+			this.#prepared = await this.lock.lock.prepare(this.passphrase);
 			this.tried = null;
-			this.copied = await this.lock.lock.copy(this.#wrapped, this.passphrase, this.counted('Sealed in the copy'));
+			this.copied = await this.lock.lock.copy(this.#prepared, this.passphrase, this.counted('Sealed in the copy'));
 		});
 	};
 	/** Opens the copy by what is typed from memory. */
 	tryCopy = (typed: string): Promise<unknown> =>
 		this.run('Opening the copy …', async () => {
-			if (!this.#wrapped) return;
+			if (!this.#prepared) return;
 			this.tried = null;
-			this.tried = await this.lock.lock.tryCopy(this.#wrapped, typed, this.counted('Opened in the copy'));
+			this.tried = await this.lock.lock.tryCopy(this.#prepared, typed, this.counted('Opened in the copy'));
 		});
 	/** Locks the records themselves, by the passphrase that opened the copy. */
 	putOn = (): Promise<unknown> =>
 		this.run('Sealing …', async () => {
-			if (!this.#wrapped || !this.proven) return;
+			if (!this.#prepared || !this.proven) return;
 			await this.lock.lock.dropCopy();
-			await this.lock.lock.putOn(this.#wrapped, this.passphrase, this.idleMinutes, this.counted('Sealed'));
-			[this.passphrase, this.again] = ['', ''];
+			this.copied = null;
+			await this.lock.putOn(this.#prepared, this.passphrase, this.idleMinutes);
 		});
 	/** The page is left: no copy stays behind. */
 	leave = (): void => {

@@ -1,4 +1,3 @@
-import { WrongPassphrase } from '../store/lock/sealing';
 import { storageTrouble } from '../store/plainWords';
 import type { LockState } from './lock.svelte';
 
@@ -23,7 +22,7 @@ export class LockWork {
 		try {
 			return await work();
 		} catch (error) {
-			this.problem = error instanceof WrongPassphrase ? error.message : storageTrouble(error);
+			this.problem = storageTrouble(error);
 			return null;
 		} finally {
 			release();

@@ -2,6 +2,7 @@ import { RecordGone } from '../store/recordGone';
 import { storageTrouble } from '../store/plainWords';
 import type { Saved } from '../store/repository';
 import { oncePainted } from './oncePainted';
+import { pending } from './pendingWork';
 
 export type SaveState = 'saved' | 'saving' | 'trouble' | 'second-version' | 'gone';
 
@@ -37,7 +38,7 @@ export class SaveLoop<T> {
 	changed(): Promise<void> {
 		this.#dirty = true;
 		if (this.gone) return Promise.resolve();
-		return (this.#running ??= this.#run());
+		return (this.#running ??= pending(this.#run()));
 	}
 
 	async #run(): Promise<void> {

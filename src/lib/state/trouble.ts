@@ -1,2 +1,2 @@
 /** Failures of the store in plain words, for the interface. */
-export { isStoreless, storageTrouble } from '../store/plainWords';
+export { isStoreless, namesOfDamaged, storageTrouble } from '../store/plainWords';

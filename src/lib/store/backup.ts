@@ -7,17 +7,22 @@ import type { SoftTideDb } from './db';
 
 /** Records read at a time. */
 const PAGE = 500;
+/** Pictures read at a time. */
+const PAGE_OF_BYTES = 8;
 
 /** All records of a database by the page, in the order of their ids. */
 export const pagesFrom = (db: SoftTideDb): Pages =>
 	async function* (kind) {
 		const table = db.table(kind.table) as Table<StoredRecord, string>;
+		const most = kind.bytes ? PAGE_OF_BYTES : PAGE;
 		let after = '';
 		for (;;) {
-			const page = await table.where('id').above(after).limit(PAGE).toArray();
-			if (!page.length) return;
-			yield page;
-			after = page.at(-1)!.id;
+			// By their keys: one that cannot be opened is absent, and does not end the list.
+			const keys = await table.where('id').above(after).limit(most).primaryKeys();
+			if (!keys.length) return;
+			const page = (await table.bulkGet(keys)).filter((record) => record !== undefined);
+			if (page.length) yield page;
+			after = keys.at(-1)!;
 		}
 	};
 

@@ -1,6 +1,6 @@
 import type { Session } from '../core/records/session';
 import type { SomeRows } from '../formats/backup/backupSchema';
-import { clearOutside, recallOutside, rememberOutside } from './outside';
+import { clearOutside, recallOutside, rememberOutside, type OutsideName } from './outside';
 import { DB_NAME, DEMO_DB_NAME, makeDb, type OnUpgrade } from './db';
 import type { Lock } from './lock/lock';
 import type { Vault } from './lock/vault';
@@ -22,19 +22,28 @@ export function openRepository(demo: boolean, vault: Vault, onupgrade?: OnUpgrad
 	);
 }
 
-/** Empties the browser of all that is ours: the database, and what lies beside it. That the demo was made stays known. */
-export async function wipeAll(repo: Repository, lock: Lock): Promise<void> {
-	await repo.wipe();
-	if (lock.row) await lock.forget();
-	clearOutside(['demoMade']);
-}
-
-/** Deletes what cannot be opened any more, with its lock, so that one can begin anew. */
-export async function beginAnew(repo: Repository, lock: Lock): Promise<void> {
-	repo.db.close();
-	await repo.db.delete();
-	await lock.forget();
-	clearOutside([]);
+/**
+ * Empties the browser of all that is ours: the database, its lock, a copy on which one was tried, what lies beside it, and what
+ * of it is left in the files of the browser.
+ * @param keep what stays known, such as that the demo was made
+ * @returns whether the window has to be opened anew: its database is gone
+ */
+export async function deleteAll(
+	repo: Repository,
+	lock: Lock,
+	keep: readonly OutsideName[] = ['demoMade']
+): Promise<boolean> {
+	const locked = lock.row !== null || lock.lost;
+	if (locked) {
+		repo.db.close({ disableAutoOpen: true });
+		await lock.forget();
+	} else {
+		await repo.wipe();
+		await lock.tidy();
+		await lock.writeOver();
+	}
+	clearOutside(keep);
+	return locked;
 }
 
 export async function fillWithDemo(repo: Repository): Promise<void> {

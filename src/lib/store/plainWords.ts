@@ -51,10 +51,13 @@ export const isStoreless = (error: unknown): boolean => STORELESS.some(({ names 
 /** Whether it says no more than that the store is closed. */
 export const isClosed = (error: unknown): boolean => /^\s*DatabaseClosed/.test(namesOf(error));
 
+/** Errors whose own words say what happened and what to do. */
+const SAYS_ITSELF = new Set(['RecordGone', 'WrongPassphrase', 'TooEarly', 'NoRoom', 'AtWorkElsewhere', 'LockThere']);
+
 /** A storage failure in words that say what to do. */
 export function storageTrouble(error: unknown): string {
 	const names = namesOf(error);
-	if (error instanceof Error && error.name === 'RecordGone') return (error as Error).message;
+	if (error instanceof Error && SAYS_ITSELF.has(error.name)) return error.message;
 	if (/Quota/.test(names))
 		return 'The disk or the browser’s share of it is full, so the last change is not saved. Export a backup now, then free some space.';
 	const known = STORELESS.find(({ names: of }) => of.test(names));
@@ -87,10 +90,18 @@ export async function nearlyFull(
 /** Names of tables, as one speaks of what lies in them. */
 const TABLE_SAID = (table: string): string => table.replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
 
-/** Records that cannot be opened, by name: what happened, what is safe, what to do. */
-export function damagedWords(rows: readonly { readonly table: string; readonly id: string }[]): string {
+interface DamagedRow {
+	readonly table: string;
+	readonly id: string;
+}
+/** Up to three of them by name. */
+export function namesOfDamaged(rows: readonly DamagedRow[]): string {
 	const names = rows.slice(0, 3).map(({ table, id }) => `${TABLE_SAID(table)}, ${id}`);
-	const more = rows.length > names.length ? ` and ${rows.length - names.length} more` : '';
+	return `${names.join('; ')}${rows.length > names.length ? ` and ${rows.length - names.length} more` : ''}`;
+}
+
+/** Records that cannot be opened, by name: what happened, what is safe, what to do. */
+export function damagedWords(rows: readonly DamagedRow[]): string {
 	const one = rows.length === 1;
-	return `${one ? 'One record' : `${rows.length} records`} cannot be opened: ${names.join('; ')}${more}. All others are shown. Import a backup from before to get ${one ? 'it' : 'them'} back.`;
+	return `${one ? 'One record' : `${rows.length} records`} cannot be opened: ${namesOfDamaged(rows)}. All others are shown. Import a backup from before to get ${one ? 'it' : 'them'} back.`;
 }

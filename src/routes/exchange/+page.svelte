@@ -16,7 +16,7 @@
 	import type { SequenceRecord } from '$lib/core/records/sequenceRecord';
 	import ImportPreview from '$lib/ui/views/exchange/ImportPreview.svelte';
 	import SeaEdge from '$lib/ui/views/exchange/SeaEdge.svelte';
-	import { wipeAll } from '$lib/store/openStore';
+	import { deleteAll } from '$lib/store/openStore';
 	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 
 	const app = useApp();
@@ -34,8 +34,10 @@
 				? 'What lies in this browser could not be counted.'
 				: ''
 	);
-	const exchange = new Exchange(new ExchangeClient(() => ({ name: app.repo.db.name, hold: app.lock.lock.vault.hold })), (sentence) =>
-		app.tell('exchange', sentence)
+	const exchange = new Exchange(
+		new ExchangeClient(() => ({ name: app.repo.db.name, hold: app.lock.lock.vault.hold })),
+		(sentence) => app.tell('exchange', sentence),
+		app.lock.keepOpen
 	);
 	onMount(() => () => exchange.close());
 	let wish = $state('');
@@ -74,7 +76,7 @@
 		return exchange.read(file);
 	}
 	async function wipe() {
-		await app.run(() => wipeAll(app.repo, app.lock.lock));
+		if (await app.run(() => deleteAll(app.repo, app.lock.lock))) return location.reload();
 		wiping = false;
 		said = 'Everything is gone from this browser.';
 	}

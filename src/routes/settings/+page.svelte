@@ -6,7 +6,7 @@
 	import { Fetched } from '$lib/state/fetched.svelte';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SKIN_COLOURS } from '$lib/state/skinTones';
-	import { fillWithDemo, wipeAll } from '$lib/store/openStore';
+	import { deleteAll, fillWithDemo } from '$lib/store/openStore';
 	import SunsetPlace from '$lib/ui/views/settings/SunsetPlace.svelte';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import Ripples from '$lib/ui/parts/glyphs/Ripples.svelte';
@@ -20,7 +20,7 @@
 	let said = $state('');
 	let sure = $state(false);
 	async function afresh() {
-		await app.run(() => wipeAll(app.repo, app.lock.lock));
+		if (await app.run(() => deleteAll(app.repo, app.lock.lock, []))) return location.reload();
 		if (app.demo) await app.run(() => fillWithDemo(app.repo));
 		await app.save({ cautionSeenAt: new Date().toISOString() });
 		sure = false;

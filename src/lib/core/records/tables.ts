@@ -2,10 +2,14 @@
 export interface TableRow {
 	/** Name of its table, and of its list in a backup. */
 	readonly table: string;
-	/** Keys of its table, by the version of the data that brought them in. The first one is when the kind came. */
+	/**
+	 * Keys of its table, by the version of the store that brought them in: that of the data, or, after a dot, one that
+	 * changes keys alone. The first one is when the kind came. No key says anything of a person: keys stay readable in a
+	 * locked store, and lie longest on a disk.
+	 */
 	readonly indexes: Readonly<Record<number, string>>;
-	/** Keys that say something of a person: a locked store keeps no such key, and a list is not asked for in its order. */
-	readonly sealedKeys?: readonly string[];
+	/** Keys that are made of the content of a record: in a locked store they are readable only with its key. */
+	readonly hashKeys?: readonly string[];
 	/** The field that a backup keeps as a binary file of its own, named by the id. */
 	readonly bytes?: string;
 }
@@ -15,9 +19,9 @@ export interface TableRow {
  * fetch what checks. Order is that of a backup and of the preview of an import: what is pointed to comes first.
  */
 export const TABLES = {
-	client: { table: 'clients', indexes: { 1: 'id, name, updatedAt' }, sealedKeys: ['name'] },
+	client: { table: 'clients', indexes: { 1: 'id, name, updatedAt', 15.1: 'id, updatedAt' } },
 	sequence: { table: 'sequences', indexes: { 1: 'id, updatedAt', 7: 'id, updatedAt, clientId' } },
-	snapshot: { table: 'snapshots', indexes: { 5: 'id' } },
+	snapshot: { table: 'snapshots', indexes: { 5: 'id' }, hashKeys: ['id'] },
 	session: {
 		table: 'sessions',
 		indexes: {
@@ -26,7 +30,8 @@ export const TABLES = {
 			5: 'id, clientId, startedAt, [clientId+startedAt], [sequence.id+startedAt], sequence.snapshot',
 			6: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot',
 			11: 'id, clientId, startedAt, order, [clientId+order], [sequence.id+order], sequence.snapshot, planned.snapshot'
-		}
+		},
+		hashKeys: ['sequence.snapshot', 'planned.snapshot']
 	},
 	'run-entry': { table: 'runs', indexes: { 5: 'id, sessionId, [sessionId+n]' } },
 	technique: { table: 'techniques', indexes: { 2: 'id, updatedAt' } },
@@ -34,8 +39,12 @@ export const TABLES = {
 	medium: { table: 'media', indexes: { 2: 'id, updatedAt' } },
 	kept: { table: 'kept', indexes: { 3: 'id, sequenceId, kind, keptAt' } },
 	comparison: { table: 'comparisons', indexes: { 4: 'id, updatedAt' } },
-	binary: { table: 'binaries', indexes: { 5: 'id, clientId' }, bytes: 'bytes' },
-	photo: { table: 'photos', indexes: { 13: 'id, clientId, sessionId, fileId, thumbId' } },
+	binary: { table: 'binaries', indexes: { 5: 'id, clientId' }, bytes: 'bytes', hashKeys: ['id'] },
+	photo: {
+		table: 'photos',
+		indexes: { 13: 'id, clientId, sessionId, fileId, thumbId' },
+		hashKeys: ['fileId', 'thumbId']
+	},
 	'drill-round': { table: 'drills', indexes: { 11: 'id, [drill+at]' } },
 	working: { table: 'working', indexes: { 5: 'id' } },
 	settings: { table: 'settings', indexes: { 1: 'id' } },

@@ -6,6 +6,8 @@ const SALT_BYTES = 16;
 export const ROUNDS = 600_000;
 
 type Bytes = Uint8Array<ArrayBuffer>;
+/** Bytes of the key by which names that are made of content are written. */
+const NAMES_BYTES = 32;
 /** Something sealed, and what was drawn at random for it. */
 export interface Sealed {
 	readonly iv: Bytes;
@@ -34,6 +36,17 @@ export const canSeal = (): boolean => typeof crypto !== 'undefined' && crypto.su
 /** A new key for records. It can be taken along only to be wrapped. */
 export const newKey = (): Promise<CryptoKey> =>
 	crypto.subtle.generateKey({ name: 'AES-GCM', length: KEY_BITS }, true, ['encrypt', 'decrypt']);
+
+/** A new key for names that are made of content, sealed. */
+export const newNames = async (key: CryptoKey): Promise<Sealed> => sealBytes(key, random(NAMES_BYTES), 'names');
+/** @throws {DOMException} if the key is another one */
+export const openNames = (key: CryptoKey, names: Sealed): Promise<Bytes> => openBytes(key, names, 'names');
+
+/** A key sealed by another one: who knows either passphrase can go on with what was broken off. */
+export const sealKey = async (key: CryptoKey, by: CryptoKey): Promise<Sealed> =>
+	sealBytes(by, new Uint8Array(await crypto.subtle.exportKey('raw', key)), 'key');
+export const openKey = async (sealed: Sealed, by: CryptoKey): Promise<CryptoKey> =>
+	crypto.subtle.importKey('raw', await openBytes(by, sealed, 'key'), 'AES-GCM', false, ['encrypt', 'decrypt']);
 
 /** What a passphrase comes to. Accents typed in one way or another come to the same. */
 async function derived(passphrase: string, salt: Bytes, rounds: number): Promise<CryptoKey> {

@@ -1,9 +1,12 @@
+import type { RowKeys } from './sealedRow';
+
 /** What the windows of one browser say to one another about the lock. */
 export type Said =
 	| { readonly kind: 'ask' }
-	/** The key of a window that is open, for one that asks; or what holds from now on for all. */
-	| { readonly kind: 'key'; readonly key: CryptoKey }
-	| { readonly kind: 'none' | 'shut' }
+	/** The keys of a window that is open, for one that asks; or what holds from now on for all. */
+	| { readonly kind: 'keys'; readonly keys: RowKeys }
+	/** The records are on their way into another database: nobody writes meanwhile. */
+	| { readonly kind: 'none' | 'shut' | 'moving' }
 	/** Somebody is at work in one of them. */
 	| { readonly kind: 'used' };
 

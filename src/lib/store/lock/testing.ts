@@ -8,7 +8,7 @@ import { makeDb, type SoftTideDb } from '../db';
 import { applyImport, planImport } from '../importPlan';
 import { Repository } from '../repository';
 import { Lock } from './lock';
-import { databases } from './lockRow';
+import { databases, readLock } from './lockRow';
 import { Vault } from './vault';
 
 /** Helpers for tests of the lock only: windows of a browser, and what lies on its disk. */
@@ -28,7 +28,7 @@ export const opened = (vault?: Vault, of = at.name): SoftTideDb => {
 	open.push(db);
 	return db;
 };
-/** A window: what it knows of the lock, and the database as it sees it. */
+/** A window: what it knows of the lock, and the database as it sees it, once that is known. */
 export function window(of = at.name) {
 	const vault = new Vault();
 	const lock = new Lock(
@@ -36,24 +36,33 @@ export function window(of = at.name) {
 		vault,
 		() => at.now,
 		() => {},
-		ROUNDS
+		{ rounds: ROUNDS, noiseRounds: 0 }
 	);
-	const db = opened(vault, of);
-	const repo = new Repository(
-		db,
-		() => at.now,
-		() => `new-${n++}`
-	);
-	return { vault, lock, db, repo };
+	/** The records, where they are by now. */
+	const records = () => {
+		const db = opened(vault, lock.database);
+		const repo = new Repository(
+			db,
+			() => at.now,
+			() => `new-${n++}`
+		);
+		return { db, repo };
+	};
+	return { vault, lock, records };
 }
 export async function locked(of = at.name) {
 	const here = window(of);
 	await here.lock.putOn(await here.lock.prepare(PASS), PASS, 10);
-	return here;
+	return { ...here, ...here.records() };
 }
+/** Where the records of a practice are by now. */
+export const placeOf = async (of = at.name): Promise<string> => {
+	const { row } = await readLock(of);
+	return row && 'database' in row ? row.database : of;
+};
 /** What lies on the disk. */
-export async function raw(): Promise<Record<string, StoredRecord[]>> {
-	const db = opened();
+export async function raw(of?: string): Promise<Record<string, StoredRecord[]>> {
+	const db = opened(undefined, of ?? (await placeOf()));
 	const rows = await everything(db);
 	db.close();
 	return rows as unknown as Record<string, StoredRecord[]>;

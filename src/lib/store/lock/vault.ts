@@ -1,14 +1,23 @@
-import Dexie, { type DBCore, type DBCoreCursor, type DBCoreTable, type Middleware } from 'dexie';
+import Dexie, {
+	type DBCore,
+	type DBCoreCursor,
+	type DBCoreMutateResponse,
+	type DBCoreQuery,
+	type DBCoreTable,
+	type Middleware
+} from 'dexie';
 import type { Raw } from '../../core/records/record';
-import { isSealed, openRow, sealRow } from './sealedRow';
+import { blind, isHashKey, isSealed, openRow, sealRow, type RowKeys } from './sealedRow';
 import { atHand, within } from './within';
+
+/** What opens the records lies beside them, and is no record. */
+export const LOCK_TABLE = 'locks';
 
 /**
  * How the records are held: `none`, there is no lock; `shut`, they are locked and nothing is read or written; `open`, by
- * this key, and whether what is written is sealed: it is not while the lock is being taken off.
+ * these keys, and what is written is sealed.
  */
-export type Hold =
-	{ readonly kind: 'none' | 'shut' } | { readonly kind: 'open'; readonly key: CryptoKey; readonly seals: boolean };
+export type Hold = { readonly kind: 'none' | 'shut' } | ({ readonly kind: 'open' } & RowKeys);
 
 /** Something was asked of records that are locked. */
 export class StoreLocked extends Error {
@@ -26,6 +35,14 @@ export class RecordDamaged extends Error {
 		readonly id: string
 	) {
 		super(`a row of ${table} cannot be opened: ${id}`);
+	}
+}
+
+/** Records that cannot be opened, and would be left behind. */
+export class RowsDamaged extends Error {
+	override name = 'RowsDamaged';
+	constructor(readonly rows: readonly RecordDamaged[]) {
+		super(`${rows.length} ${rows.length === 1 ? 'record' : 'records'} cannot be opened`);
 	}
 }
 
@@ -103,29 +120,62 @@ function sealedTable(table: DBCoreTable, vault: Vault): DBCoreTable {
 			}
 		}) as DBCoreCursor;
 	};
+	// Names that are made of content are asked for as they lie there.
+	const names = (): Uint8Array | null => (vault.hold.kind === 'open' ? vault.hold.names : null);
+	const named = (by: Uint8Array, key: unknown): unknown => (typeof key === 'string' ? blind(by, key) : key);
+	const asLaid = <R extends { readonly query: DBCoreQuery }>(req: R): R => {
+		const by = names();
+		const { index, range } = req.query;
+		const field = index.isPrimaryKey ? 'id' : typeof index.keyPath === 'string' ? index.keyPath : '';
+		if (!by || !isHashKey(table.name, field)) return req;
+		const laid = { ...range, lower: named(by, range.lower), upper: named(by, range.upper) };
+		return { ...req, query: { index, range: laid } };
+	};
+	const idAsLaid = (id: unknown): unknown => {
+		const by = names();
+		return by && isHashKey(table.name, 'id') ? named(by, id) : id;
+	};
+	/** The ids of what was written are told as they were given, not as they lie there. */
+	const asAsked = (rows: readonly Raw[], { results }: DBCoreMutateResponse): Partial<DBCoreMutateResponse> =>
+		isHashKey(table.name, 'id') && rows.length
+			? { lastResult: rows.at(-1)!.id, ...(results ? { results: rows.map((row) => row.id) } : {}) }
+			: {};
 	return {
 		...table,
 		mutate(req) {
 			const { hold } = vault;
 			if (hold.kind === 'shut') return Dexie.Promise.reject(new StoreLocked());
-			if (hold.kind !== 'open' || !hold.seals || (req.type !== 'add' && req.type !== 'put')) return table.mutate(req);
-			const sealed = () => Promise.all((req.values as Raw[]).map((row) => sealRow(hold.key, table.name, row)));
-			return within(sealed).then((values) => table.mutate({ ...req, values }));
+			if (hold.kind !== 'open') return table.mutate(req);
+			if (req.type === 'delete') return table.mutate({ ...req, keys: req.keys.map(idAsLaid) });
+			if (req.type === 'deleteRange') return table.mutate(req);
+			const sealed = () => Promise.all((req.values as Raw[]).map((row) => sealRow(hold, table.name, row)));
+			return within(sealed)
+				.then((values) => table.mutate({ ...req, values }))
+				.then((done) => ({ ...done, ...asAsked(req.values as Raw[], done) }));
 		},
-		get: (req) => table.get(req).then((row: unknown) => (isSealed(row) ? within(() => open(row)) : row)),
-		getMany: (req) => table.getMany(req).then((rows: unknown[]) => (rows.some(isSealed) ? openAll(rows) : rows)),
+		count: (req) => table.count(asLaid(req)),
+		get: (req) =>
+			table
+				.get({ ...req, key: idAsLaid(req.key) })
+				.then((row: unknown) => (isSealed(row) ? within(() => open(row)) : row)),
+		getMany: (req) =>
+			table
+				.getMany({ ...req, keys: req.keys.map(idAsLaid) })
+				.then((rows: unknown[]) => (rows.some(isSealed) ? openAll(rows) : rows)),
 		query: (req) =>
 			req.values
 				? table
-						.query(req)
+						.query(asLaid(req))
 						.then((found) =>
 							found.result.some(isSealed)
 								? openAll(found.result).then((rows) => ({ ...found, result: rows.filter((row) => row !== undefined) }))
 								: found
 						)
-				: table.query(req),
+				: table.query(asLaid(req)),
 		openCursor: (req) =>
-			req.values ? table.openCursor(req).then((cursor) => cursor && opened(cursor)) : table.openCursor(req)
+			req.values
+				? table.openCursor(asLaid(req)).then((cursor) => cursor && opened(cursor))
+				: table.openCursor(asLaid(req))
 	};
 }
 
@@ -137,5 +187,8 @@ export const lockOf = (vault: Vault): Middleware<DBCore> => ({
 	stack: 'dbcore',
 	name: 'lock',
 	level: -100,
-	create: (core) => ({ ...core, table: (name: string) => sealedTable(core.table(name), vault) })
+	create: (core) => ({
+		...core,
+		table: (name: string) => (name === LOCK_TABLE ? core.table(name) : sealedTable(core.table(name), vault))
+	})
 });

@@ -8,7 +8,6 @@
 
 	const app = useApp();
 	const setup = new LockSetup(app.lock);
-	let said = $state('');
 	onMount(() => {
 		window.addEventListener('pagehide', setup.leave);
 		return () => {
@@ -27,9 +26,8 @@
 				: 'Whoever can use this browser can read the records. A lock seals them by a passphrase.'}
 			<a class="dotted" href="/settings">Back to the settings</a>
 		</p>
-		<p class="min-h-6 text-[13.5px]" role="status">{said}</p>
 		{#if app.lock.set}
-			<LockOn lock={app.lock} onoff={(words) => (said = words)} />
+			<LockOn lock={app.lock} />
 		{:else if canSeal()}
 			<LockSteps {setup} />
 		{:else}

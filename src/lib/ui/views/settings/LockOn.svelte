@@ -6,7 +6,7 @@
 	import { dayAndHour } from '$lib/ui/parts/dates';
 	import IdleMinutes from './IdleMinutes.svelte';
 
-	let { lock, onoff }: { lock: LockState; onoff: (said: string) => void } = $props();
+	let { lock }: { lock: LockState } = $props();
 	const row = $derived(lock.row);
 	let [from, to, again, off] = $state(['', '', '', '']);
 	const changing = new LockChange(untrack(() => lock));
@@ -17,7 +17,7 @@
 	}
 	async function takeOff(event: SubmitEvent) {
 		event.preventDefault();
-		if (await changing.takeOff(off)) onoff('The lock is off: whoever can use this browser can read the records.');
+		await changing.takeOff(off);
 	}
 </script>
 
@@ -27,11 +27,7 @@
 		<dd>{dayAndHour(row.since)}</dd>
 		<dt class="text-ink2">Sealed</dt>
 		<dd>
-			{row.state === 'sealed'
-				? 'every record in this browser'
-				: row.state === 'sealing'
-					? 'not yet every record: it goes on by itself'
-					: 'not all any more: the lock is being taken off'}
+			{row.move ? 'not yet every record: it goes on when they are opened next' : 'every record in this browser'}
 		</dd>
 	</dl>
 	<div class="flex flex-wrap items-center gap-x-8 gap-y-3 py-4">
