@@ -97,7 +97,8 @@
 	const asked = $derived(ready && app.settings !== null && app.settings.cautionSeenAt === null && !page.url.pathname.startsWith('/print'));
 </script>
 
-<svelte:head><title>{[app.title || view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
+<!-- Nothing that was typed stands in a title: browsers keep titles in their history. -->
+<svelte:head><title>{[view?.title, 'Soft Tide'].filter(Boolean).join(' · ')}</title></svelte:head>
 <svelte:window onkeydown={lockByKey} />
 {#if shut}
 	{#await lockScreen() then { default: LockScreen }}<LockScreen lock={app.lock} onbegin={beginAgain} />{/await}

@@ -37,13 +37,6 @@ export class AppState {
 	persisted = $state<boolean | null>(null);
 	/** What the practitioner has added to the shipped library. */
 	own = $state.raw<CustomLibrary>({ techniques: [], schools: [], media: [] });
-	/** What a page puts into the window's title, instead of the name of the view. */
-	title = $state('');
-	/** Names what is looked at in the window's title. Returns the way to take it back; call it in an effect. */
-	nameTitle(title: string | undefined): () => void {
-		this.title = title ?? '';
-		return () => (this.title = '');
-	}
 	/** What a page puts into the header, right of the navigation. */
 	headerExtra = $state.raw<Snippet | null>(null);
 	/** The numbers that the core reckons with, as the practitioner has set them. */

@@ -59,7 +59,10 @@ export class LockState {
 		this.#options = options;
 		this.#clock = clock;
 		this.#usedAt = clock().getTime();
-		const fewer = { ...(rounds === undefined ? {} : { rounds }), ...(noiseRounds === undefined ? {} : { noiseRounds }) };
+		const fewer = {
+			...(rounds === undefined ? {} : { rounds }),
+			...(noiseRounds === undefined ? {} : { noiseRounds })
+		};
 		this.lock = new Lock(database, vault, clock, () => this.#held(), fewer);
 		this.#tabs = new Tabs(database, (said) => void this.#hear(said));
 	}
@@ -177,7 +180,10 @@ export class LockState {
 			if (this.lock.vault.hold.kind === 'none') this.#tabs.say({ kind: 'none' });
 			this.#leave();
 		} catch (error) {
-			this.said = error instanceof RowsDamaged ? `${error.message}. Open the records to decide what becomes of them.` : storageTrouble(error);
+			this.said =
+				error instanceof RowsDamaged
+					? `${error.message}. Open the records to decide what becomes of them.`
+					: storageTrouble(error);
 			this.doing = '';
 		}
 	}

@@ -107,7 +107,14 @@
 		</div>
 		<div class="border-hair border-t py-3">
 			<label class="block text-[13.5px] font-semibold" for="one">One sequence</label>
-			<input id="one" type="search" class="field mt-1" placeholder="Its title, to print it or to export it as a file" bind:value={wish} />
+			<input
+				autocomplete="off"
+				id="one"
+				type="search"
+				class="field mt-1"
+				placeholder="Its title, to print it or to export it as a file"
+				bind:value={wish}
+			/>
 		</div>
 		<Awaited of={sequences.current} what="Your sequences">
 			{#snippet children(all)}

@@ -108,6 +108,7 @@
 			<h1 class="sr-only">Moves</h1>
 			<div class="flex flex-wrap items-center gap-2 px-4 py-2">
 				<input
+					autocomplete="off"
 					type="search"
 					class="field w-56"
 					aria-label="Find a move"

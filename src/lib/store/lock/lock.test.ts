@@ -46,9 +46,7 @@ describe('broken off', () => {
 		const before = inOrder(await raw());
 		for (let page = 1; ; page++) {
 			const first = window();
-			const done = await ended(
-				first.lock.putOn(await first.lock.prepare(PASS), PASS, 10, { onrows: killedAt(page) })
-			);
+			const done = await ended(first.lock.putOn(await first.lock.prepare(PASS), PASS, 10, { onrows: killedAt(page) }));
 			const next = window();
 			await next.lock.look();
 			expect(next.lock.unfinished).toBe(!done);
@@ -168,7 +166,11 @@ describe('two windows, and two places', () => {
 		const [mine, foreign] = [await lock.prepare(PASS), await lock.prepare(OTHER)];
 		// What is stored is another one than what was to be.
 		const put = IDBObjectStore.prototype.add;
-		const spy = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore, value, key) {
+		const spy = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (
+			this: IDBObjectStore,
+			value,
+			key
+		) {
 			const row = value as { move?: { by: unknown } };
 			return put.call(this, this.name === 'locks' ? { ...row, move: { ...row.move, by: foreign.opener } } : value, key);
 		});

@@ -197,7 +197,9 @@ export class Lock {
 	/** What opens a new lock: nothing is stored. */
 	async prepare(passphrase: string): Promise<Prepared> {
 		const key = await newKey();
-		return { opener: { wrapped: await wrapKey(key, passphrase, this.options.rounds ?? ROUNDS), names: await newNames(key) } };
+		return {
+			opener: { wrapped: await wrapKey(key, passphrase, this.options.rounds ?? ROUNDS), names: await newNames(key) }
+		};
 	}
 	async #preparedHold({ opener }: Prepared, passphrase: string): Promise<Hold> {
 		return this.#asHeld(await unwrapKey(opener.wrapped, passphrase), opener);

@@ -81,7 +81,11 @@ export async function readLock(base: string): Promise<FoundLock> {
 	}
 	const [row, ...others] = kept.sort((a, b) => b.revision - a.revision);
 	if (!row) return { row: null, spare: null, lost: sealed.length > 0 };
-	return { row, spare: others.find((o) => o.by?.wrapped.data.join() !== row.by?.wrapped.data.join()) ?? null, lost: false };
+	return {
+		row,
+		spare: others.find((o) => o.by?.wrapped.data.join() !== row.by?.wrapped.data.join()) ?? null,
+		lost: false
+	};
 }
 
 /** There is a lock already, which another window put on. */

@@ -13,7 +13,10 @@ export const NOISE_BYTES = 2 * ROW_BYTES * ROWS;
  * Has the browser write its files anew, so that nothing of a database that was deleted stays in them: a browser that deletes
  * one notes that it is gone and leaves its bytes where they lie, until enough else is written over them.
  */
-export async function writeNoise(onround: (round: number, of: number) => void = () => {}, rounds = ROUNDS): Promise<void> {
+export async function writeNoise(
+	onround: (round: number, of: number) => void = () => {},
+	rounds = ROUNDS
+): Promise<void> {
 	const db = new Dexie(NAME);
 	db.version(1).stores({ rows: 'id' });
 	const rows = db.table('rows') as Table<{ id: number; noise: Uint8Array }, number>;

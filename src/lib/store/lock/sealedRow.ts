@@ -93,7 +93,4 @@ const namedAs = (table: string, id: string, names: Uint8Array | null): string =>
 
 /** @throws {DOMException} if the key is another one, or the row was tampered with */
 export const openRow = async (key: CryptoKey, table: string, row: SealedRow): Promise<StoredRecord> =>
-	unpacked(
-		table,
-		await openBytes(key, row.sealed, row.sealed.form === 2 ? nameOf(table, row) : `${table} ${row.id}`)
-	);
+	unpacked(table, await openBytes(key, row.sealed, row.sealed.form === 2 ? nameOf(table, row) : `${table} ${row.id}`));

@@ -113,7 +113,6 @@
 		const at = new Date(draft.savedAt);
 		return `Saved ${sameDay(at, new Date()) ? hour(at) : shortDay(at)}`;
 	});
-	$effect(() => app.nameTitle(draft?.sequence.title));
 	followWhetherThere(
 		'sequence',
 		() => idIn(page.params.id),

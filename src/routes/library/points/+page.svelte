@@ -43,6 +43,7 @@
 			breaths; by tradition some are left out in pregnancy. Never press the eyeball, the windpipe, or both sides of the neck at once.
 		</p>
 		<input
+			autocomplete="off"
 			type="search"
 			class="field mt-3"
 			aria-label="Find a point"

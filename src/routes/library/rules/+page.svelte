@@ -28,7 +28,7 @@
 	<h1 class="sr-only">Rules</h1>
 	<nav class="border-hair flex min-h-0 flex-col lg:border-r" aria-label="Rules">
 		<div class="px-4 pt-2 pb-1">
-			<input type="search" class="field" aria-label="Find a rule" placeholder="a word of it" bind:value={wish} />
+			<input autocomplete="off" type="search" class="field" aria-label="Find a rule" placeholder="a word of it" bind:value={wish} />
 			<p class="text-ink2 pt-1 text-xs" role="status">
 				{asked.length} of {RULES.length} rules, {RULES.filter((r) => r.fix).length} with a fix
 			</p>

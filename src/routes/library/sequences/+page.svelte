@@ -78,7 +78,14 @@
 <section class="min-h-0 flex-1 overflow-y-auto px-4 pb-8" aria-label="Ready sequences">
 	<div class="flex flex-wrap items-center gap-2 py-2">
 		<h1 class="sr-only">Ready sequences</h1>
-		<input type="search" class="field w-56" aria-label="Find a ready sequence" placeholder="puffy eyes, jaw, evening" bind:value={words} />
+		<input
+			autocomplete="off"
+			type="search"
+			class="field w-56"
+			aria-label="Find a ready sequence"
+			placeholder="puffy eyes, jaw, evening"
+			bind:value={words}
+		/>
 		<Select label="Goal" value={goal} options={GOAL_OPTIONS} onchange={(v) => (goal = v)} />
 		<Select label="School" value={school} options={SCHOOL_OPTIONS} onchange={(v) => (school = v)} />
 		<Select label="Tool" value={tool} options={TOOL_OPTIONS} onchange={(v) => (tool = v)} />

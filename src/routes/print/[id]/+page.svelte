@@ -28,7 +28,6 @@
 		...new Set(judged?.context.steps.flatMap(({ step }) => (step.tool ? [TOOLS[step.tool.id].toLowerCase()] : [])) ?? [])
 	]);
 	const grave = $derived(groupFindings(judged?.findings.filter((f) => f.severity !== 'advice') ?? []));
-	$effect(() => app.nameTitle(sequence?.title));
 </script>
 
 {#if sequence && judged}

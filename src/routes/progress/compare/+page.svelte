@@ -9,7 +9,7 @@
 	import { ClientEdits } from '$lib/state/clientEdits.svelte';
 	import { PhotoBook } from '$lib/state/photoBook.svelte';
 	import { PhotoPair } from '$lib/state/photoPair.svelte';
-	import { fileName } from '$lib/formats/download';
+	import { clientFileName } from '$lib/formats/download';
 	import { pairCsv } from '$lib/formats/pairCsv';
 	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 	import { pairOf, photoAt, photosOf } from '$lib/ui/parts/shell/addresses';
@@ -68,11 +68,7 @@
 	function save() {
 		if (!result || !pair) return;
 		const csv = pairCsv(result, pair.before.takenAt, pair.after.takenAt);
-		saveFile(
-			fileName(`${client?.name ?? ''} ${pair.before.takenAt.slice(0, 10)} ${pair.after.takenAt.slice(0, 10)}`, 'csv'),
-			csv,
-			'text/csv'
-		);
+		saveFile(clientFileName(pair.before.clientId, `${pair.before.takenAt.slice(0, 10)} to`, pair.after.takenAt, 'csv'), csv, 'text/csv');
 	}
 	const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 </script>

@@ -23,6 +23,7 @@
 	const typed = new Typed({ value: () => value, of: () => of, keep: (text, begunFor, from) => onkeep(text, begunFor, from) });
 	const uid = $props.id();
 	const common = $derived<HTMLInputAttributes>({
+		autocomplete: 'off',
 		maxlength,
 		placeholder,
 		class: look,

@@ -26,6 +26,7 @@
 		<Minus size={13} />
 	</button>
 	<input
+		autocomplete="off"
 		class="w-9 bg-transparent text-right font-semibold outline-offset-0"
 		type="number"
 		inputmode="decimal"

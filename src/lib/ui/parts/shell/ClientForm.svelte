@@ -24,6 +24,7 @@
 <form class="mt-1.5 flex flex-wrap gap-2" onsubmit={submit}>
 	<label class="sr-only" for={id}>Name of the new client</label>
 	<input
+		autocomplete="off"
 		{id}
 		class="field field-large min-w-40 flex-1"
 		placeholder="A code or a name is enough"

@@ -28,6 +28,7 @@
 		{#if flag.wants?.includes('since')}
 			<label class="block"
 				><span class="label">Done or begun on</span><input
+					autocomplete="off"
 					class="field"
 					type="date"
 					max={today}
@@ -41,6 +42,7 @@
 		{#if ends}
 			<label class="block"
 				><span class="label">Over from, if a date was given</span><input
+					autocomplete="off"
 					class="field"
 					type="date"
 					value={intake.until ?? ''}
@@ -54,7 +56,12 @@
 	{#if problemOf('Since')}<p id="{uid}-since" class="text-flag text-[12.5px]" role="alert">{problemOf('Since')}</p>{/if}
 	{#if problemOf('Until')}<p id="{uid}-until" class="text-flag text-[12.5px]" role="alert">{problemOf('Until')}</p>{/if}
 	<label class="block"
-		><span class="label">In her words</span><input class="field w-full" maxlength="2000" bind:value={intake.note} /></label
+		><span class="label">In her words</span><input
+			autocomplete="off"
+			class="field w-full"
+			maxlength="2000"
+			bind:value={intake.note}
+		/></label
 	>
 	{#if flag.ask}<p class="text-ink2 text-[12.5px] leading-[18px]"><b class="font-[560]">To ask her doctor:</b> {flag.ask}</p>{/if}
 </div>

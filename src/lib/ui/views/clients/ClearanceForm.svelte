@@ -74,11 +74,19 @@
 		<Select label="For" value={chosen.id} options={wanting.map((f) => ({ value: f.id, label: f.name }))} onchange={(id) => (wished = id)} />
 		{#if chosen.ask}<p class="text-ink2 text-[12.5px] leading-[18px]"><b class="font-[560]">To ask:</b> {chosen.ask}</p>{/if}
 		<div class="flex flex-wrap gap-2">
-			<label class="block flex-1"><span class="label">By</span><input class="field w-full" maxlength="200" bind:value={by} /></label>
-			<label class="block"><span class="label">Given on</span><input class="field" type="date" max={today} bind:value={on} /></label>
-			<label class="block"><span class="label">Ends on</span><input class="field" type="date" bind:value={until} /></label>
+			<label class="block flex-1"
+				><span class="label">By</span><input autocomplete="off" class="field w-full" maxlength="200" bind:value={by} /></label
+			>
+			<label class="block"
+				><span class="label">Given on</span><input autocomplete="off" class="field" type="date" max={today} bind:value={on} /></label
+			>
+			<label class="block"
+				><span class="label">Ends on</span><input autocomplete="off" class="field" type="date" bind:value={until} /></label
+			>
 		</div>
-		<label class="block"><span class="label">For what</span><input class="field w-full" maxlength="2000" bind:value={what} /></label>
+		<label class="block"
+			><span class="label">For what</span><input autocomplete="off" class="field w-full" maxlength="2000" bind:value={what} /></label
+		>
 		{#if trouble}<p class="text-flag text-[12.5px]" role="alert">{trouble}</p>{/if}
 		<button type="button" class="btn btn-primary" onclick={add}>Note the clearance</button>
 	</fieldset>

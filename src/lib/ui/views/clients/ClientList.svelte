@@ -51,6 +51,7 @@
 <div class="mt-3 flex flex-wrap items-center gap-2">
 	<label class="min-w-48 flex-1"
 		><span class="sr-only">Search</span><input
+			autocomplete="off"
 			class="field w-full"
 			type="search"
 			placeholder="Search by name, note or alert"

@@ -51,7 +51,6 @@
 	const today = $derived(app.today.current);
 	const chosen = $derived(sequenceFor({ clientId: id, records, sessions }));
 	const plan = $derived(planOfToday({ client, today, sequence: chosen?.sequence ?? null, wishes: NO_WISHES, given: app.context }));
-	$effect(() => app.nameTitle(client.name));
 	$effect(() => {
 		app.shown = client;
 		return () => (app.shown = null);
@@ -111,14 +110,14 @@
 		await goto(sessionFor(id));
 	}
 	async function exportHer() {
-		const [{ backupOf }, { fileName }, { saveFile }] = await Promise.all([
+		const [{ backupOf }, { clientFileName }, { saveFile }] = await Promise.all([
 			import('$lib/formats/backup/writeBackup'),
 			import('$lib/formats/download'),
 			import('$lib/ui/parts/controls/saveFile')
 		]);
 		await app.run(async () => {
 			const bytes = await backupOf(app.repo.stamp().now, await app.repo.rowsOfClient(id));
-			saveFile(fileName(client.name, 'zip'), new Blob([bytes as BlobPart]), 'application/zip');
+			saveFile(clientFileName(id, 'records', app.repo.stamp().now, 'zip'), new Blob([bytes as BlobPart]), 'application/zip');
 		}, 'export');
 	}
 	async function remove() {

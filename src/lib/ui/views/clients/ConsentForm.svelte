@@ -41,6 +41,7 @@
 	<div class="mt-1.5 flex gap-2">
 		<label class="sr-only" for={uid}>What was agreed today</label>
 		<input
+			autocomplete="off"
 			id={uid}
 			class="field flex-1"
 			maxlength="2000"

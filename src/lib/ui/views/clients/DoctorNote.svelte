@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { doctorNote } from '$lib/core/screening/doctorNote';
 	import type { Client } from '$lib/core/records/client';
-	import { fileName } from '$lib/formats/download';
+	import { clientFileName } from '$lib/formats/download';
 	import Modal from '../../parts/controls/Modal.svelte';
 	import { saveFile } from '../../parts/controls/saveFile';
 
@@ -28,8 +28,10 @@
 				copied = true;
 			}}>Copy</button
 		>
-		<button type="button" class="btn btn-primary" onclick={() => saveFile(fileName(`${client.name} note`, 'txt'), text, 'text/plain')}
-			>Save as text</button
+		<button
+			type="button"
+			class="btn btn-primary"
+			onclick={() => saveFile(clientFileName(client.id, 'note', today, 'txt'), text, 'text/plain')}>Save as text</button
 		>
 	</div>
 </Modal>

@@ -84,13 +84,24 @@
 			onchange={(k) => (kind = k)}
 		/>
 		<label class="block"
-			><span class="label">Across, mm</span><input class="field w-20" type="number" min="1" max="200" bind:value={sizeMm} /></label
+			><span class="label">Across, mm</span><input
+				autocomplete="off"
+				class="field w-20"
+				type="number"
+				min="1"
+				max="200"
+				bind:value={sizeMm}
+			/></label
 		>
-		<label class="block"><span class="label">Since</span><input class="field" type="date" max={today} bind:value={since} /></label>
+		<label class="block"
+			><span class="label">Since</span><input autocomplete="off" class="field" type="date" max={today} bind:value={since} /></label
+		>
 	</div>
 	<p class="text-[13px]">{sidedWords(places).join('; ') || 'Choose where it is, on the map or by name.'}</p>
 	<PlacePicker {places} {ontoggle} />
-	<label class="block"><span class="label">Note</span><input class="field w-full" maxlength="2000" bind:value={note} /></label>
+	<label class="block"
+		><span class="label">Note</span><input autocomplete="off" class="field w-full" maxlength="2000" bind:value={note} /></label
+	>
 	{#if trouble}<p class="text-flag text-[12.5px]" role="alert">{trouble}</p>{/if}
 	<button type="button" class="btn btn-primary" onclick={add}>Add the mark</button>
 </fieldset>

@@ -40,6 +40,7 @@
 		{#await commandLine()}
 			<!-- svelte-ignore a11y_autofocus -->
 			<input
+				autocomplete="off"
 				class="min-w-0 flex-1 bg-transparent py-1 outline-none"
 				aria-label="Type a step"
 				autofocus

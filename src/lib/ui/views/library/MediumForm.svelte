@@ -27,6 +27,7 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<label class="min-w-48 flex-1"
 			><span class="label">Name</span><input
+				autocomplete="off"
 				class="field"
 				maxlength="200"
 				required
@@ -36,6 +37,7 @@
 		>
 		<label
 			><span class="label">Half absorbed after, minutes</span><input
+				autocomplete="off"
 				class="field w-28"
 				type="number"
 				min="0.5"
@@ -64,6 +66,7 @@
 	</div>
 	<label class="mt-3 block"
 		><span class="label">Note</span><input
+			autocomplete="off"
 			class="field"
 			maxlength="300"
 			value={draft.note}

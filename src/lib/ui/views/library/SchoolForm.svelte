@@ -79,6 +79,7 @@
 <form class="max-w-[640px] space-y-3" onsubmit={submit} aria-label="Your school">
 	<label class="block"
 		><span class="label">Name</span><input
+			autocomplete="off"
 			class="field"
 			maxlength="120"
 			required
@@ -88,6 +89,7 @@
 	>
 	<label class="block"
 		><span class="label">What it holds</span><textarea
+			autocomplete="off"
 			class="field"
 			rows="2"
 			maxlength="2000"
@@ -96,6 +98,7 @@
 	>
 	<label class="block"
 		><span class="label">What others say</span><textarea
+			autocomplete="off"
 			class="field"
 			rows="2"
 			maxlength="2000"
@@ -168,6 +171,7 @@
 				<label class="flex items-center gap-1 text-xs"
 					>{AIMS[aim].toLowerCase()}
 					<input
+						autocomplete="off"
 						class="field w-16"
 						type="number"
 						min="1"

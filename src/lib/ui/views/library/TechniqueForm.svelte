@@ -72,6 +72,7 @@
 	<h2 class="text-[15px] font-[560]">Your move</h2>
 	<label class="block"
 		><span class="label">Name</span><input
+			autocomplete="off"
 			class="field"
 			maxlength="200"
 			required
@@ -119,6 +120,7 @@
 			<label class="flex items-center gap-1 text-xs"
 				>{label}
 				<input
+					autocomplete="off"
 					class="field w-14"
 					type="number"
 					min={LEVELS[0]}
@@ -135,6 +137,7 @@
 			<label class="flex items-center gap-1 text-xs"
 				>{label}
 				<input
+					autocomplete="off"
 					class="field w-16"
 					type="number"
 					min="0.1"
@@ -147,6 +150,7 @@
 		<Select label="Counted in" value={draft.dose.kind} options={DOSE_OPTIONS} onchange={(kind) => set({ dose: { ...draft.dose, kind } })} />
 		<label class="flex items-center gap-1 text-xs"
 			>every <input
+				autocomplete="off"
 				class="field w-16"
 				type="number"
 				min="0.1"
@@ -170,6 +174,7 @@
 	</div>
 	<label class="block"
 		><span class="label">Why</span><textarea
+			autocomplete="off"
 			class="field"
 			rows="2"
 			maxlength="2000"
@@ -178,6 +183,7 @@
 	>
 	<label class="block"
 		><span class="label">Take care, one sentence a line</span><textarea
+			autocomplete="off"
 			class="field"
 			rows="2"
 			value={draft.contra.join('\n')}

@@ -30,7 +30,14 @@
 <section aria-label="All words">
 	<div class="border-hair flex flex-wrap items-center gap-3 border-b pb-1">
 		<h2 class="text-[15px] font-semibold">All words</h2>
-		<input type="search" class="field ml-auto max-w-60" aria-label="Find a word" placeholder="Find a word, such as ear" bind:value={wish} />
+		<input
+			autocomplete="off"
+			type="search"
+			class="field ml-auto max-w-60"
+			aria-label="Find a word"
+			placeholder="Find a word, such as ear"
+			bind:value={wish}
+		/>
 	</div>
 	{#each [{ title: 'Places', count: places.length }, { title: 'Hands', count: contacts.length }, { title: 'Motions', count: motions.length }, { title: 'Tools', count: tools.length }].filter((g) => g.count) as { title } (title)}
 		<h3 class="pt-3 pb-1 text-[13px] font-semibold">{title}</h3>

@@ -205,6 +205,7 @@
 			{#if placing.scaleKind === 'marker'}<label class="flex items-center gap-2 text-[12.5px]"
 					>Its length, mm
 					<input
+						autocomplete="off"
 						type="number"
 						min="5"
 						max="200"

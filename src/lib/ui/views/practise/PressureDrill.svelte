@@ -99,7 +99,7 @@
 			class="min-h-11"
 		/>
 	{:else if kind === 'pen'}<label class="flex items-center gap-2"
-			>Grams at full pressure <input class="field w-24" type="number" min="50" max="5000" bind:value={penGrams} /></label
+			>Grams at full pressure <input autocomplete="off" class="field w-24" type="number" min="50" max="5000" bind:value={penGrams} /></label
 		>
 	{:else if serial}<button type="button" class="btn min-h-11" onclick={plugIn}>Choose the scale</button>
 	{:else}<span class="text-ink2">This browser reads no scale by cable. The simulated pad works everywhere.</span>{/if}

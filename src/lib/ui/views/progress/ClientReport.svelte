@@ -5,7 +5,7 @@
 	import type { Session } from '$lib/core/records/session';
 	import { reportOf, UNCERTAINTY } from '$lib/core/records/report';
 	import { CAUTION_LINE } from '$lib/formats/caution';
-	import { fileName } from '$lib/formats/download';
+	import { clientFileName } from '$lib/formats/download';
 	import { observationsCsv } from '$lib/formats/observationsCsv';
 	import { seriesFile } from '$lib/formats/seriesFile';
 	import { useApp } from '$lib/state/app.svelte';
@@ -32,7 +32,7 @@
 	const fronts = $derived(photos.filter((p) => p.view === 'front' && p.when === 'before'));
 	const pair = $derived(fronts.length > 1 ? [fronts[0]!, fronts.at(-1)!] : []);
 	let withPictures = $state(false);
-	const name = (extension: string) => fileName(`${client.name} progress`, extension);
+	const name = (extension: string) => clientFileName(client.id, 'progress', app.repo.stamp().now, extension);
 </script>
 
 <div class="sheet mx-auto w-full max-w-[820px] space-y-4 overflow-y-auto p-6 text-[14px] leading-[21px]">

@@ -169,7 +169,7 @@
 			<h2 class="text-[13.5px] font-semibold">
 				Session by session <span class="text-ink2 pl-1.5 font-normal">before: dot. After: the fall beside it</span>
 			</h2>
-			<ChartMenu title="{client.name} session by session" drawing={strip} />
+			<ChartMenu title="session by session" drawing={strip} />
 		</div>
 		<div class="min-h-[118px]">
 			{#if drawn.strip}<drawn.strip
@@ -203,7 +203,7 @@
 					</dd>{/if}
 				<dt>Card</dt>
 				<dd>
-					<PictureMenu label="Save the card of this session" title="{client.name} session card" picture={card}
+					<PictureMenu label="Save the card of this session" title="session card" picture={card}
 						><ImageDown size={17} /></PictureMenu
 					>
 				</dd>

@@ -114,7 +114,7 @@
 				<span class="text-ink2 flex-1 text-[12.5px] leading-4"
 					>Dot: before, with its typical error. Beside it: the fall to after. Sand: no more than measuring error from the first visit.</span
 				>
-				<ChartMenu title="{client.name} {measuredRow(shown).label}" {drawing} />{/if}
+				<ChartMenu title={measuredRow(shown).label} {drawing} />{/if}
 		</div>
 		<div bind:clientWidth={width}>
 			{#if shown && parts.current > 1}

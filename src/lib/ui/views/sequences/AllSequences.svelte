@@ -81,6 +81,7 @@
 		/>
 		{#if shelf !== 'bin'}
 			<input
+				autocomplete="off"
 				type="search"
 				class="field max-w-64"
 				aria-label="Find a sequence"

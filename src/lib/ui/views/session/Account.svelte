@@ -138,12 +138,21 @@
 							><td colspan="4" class="pb-2">
 								<form class="flex flex-wrap items-end gap-2" novalidate onsubmit={(e) => correct(e, row)}>
 									{#if row.unit === 'seconds'}<label class="w-24"
-											>Seconds<input class="field w-full" name="seconds" inputmode="decimal" value={row.done.seconds} /></label
+											>Seconds<input
+												autocomplete="off"
+												class="field w-full"
+												name="seconds"
+												inputmode="decimal"
+												value={row.done.seconds}
+											/></label
 										>{:else}
-										<label class="w-16">Left<input class="field w-full" name="left" inputmode="numeric" value={row.done.left} /></label>
-										<label class="w-16">Right<input class="field w-full" name="right" inputmode="numeric" value={row.done.right} /></label
+										<label class="w-16"
+											>Left<input autocomplete="off" class="field w-full" name="left" inputmode="numeric" value={row.done.left} /></label
+										>
+										<label class="w-16"
+											>Right<input autocomplete="off" class="field w-full" name="right" inputmode="numeric" value={row.done.right} /></label
 										>{/if}
-									<label class="min-w-24 flex-1">Why<input class="field w-full" name="reason" maxlength="300" /></label>
+									<label class="min-w-24 flex-1">Why<input autocomplete="off" class="field w-full" name="reason" maxlength="300" /></label>
 									<button class="btn btn-primary">Save</button>
 									{#if row.correction}<button type="button" class="btn" onclick={() => takeBack(row)}>As logged</button>{/if}
 								</form>

@@ -241,6 +241,7 @@
 			<label class="block text-[13.5px]"
 				><span class="text-ink2">Her words</span>
 				<textarea
+					autocomplete="off"
 					class="field mt-1 w-full text-[14px]"
 					rows="2"
 					maxlength={MAX_TEXT}

@@ -80,6 +80,7 @@
 					{@const was = shown(ghost, id, spot)}
 					<td class="px-0.5 py-0.5" colspan={row.sides ? 1 : 2}>
 						<input
+							autocomplete="off"
 							class="field field-large text-right font-semibold placeholder:text-[13px] placeholder:font-normal {wrong
 								? 'border-flag'
 								: ''}"

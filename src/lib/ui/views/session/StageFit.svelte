@@ -20,6 +20,7 @@
 <label class="flex flex-wrap items-center gap-2"
 	>Minutes left
 	<input
+		autocomplete="off"
 		class="field w-20"
 		type="number"
 		min="1"

@@ -37,7 +37,7 @@
 		<form class="flex flex-wrap items-end gap-2" onsubmit={(e) => (e.preventDefault(), keepNote())}>
 			<label class="min-w-0 flex-1"
 				>Note of this moment
-				<input class="field w-full" maxlength="280" bind:value={words} {@attach (input) => input.focus()} /></label
+				<input autocomplete="off" class="field w-full" maxlength="280" bind:value={words} {@attach (input) => input.focus()} /></label
 			>
 			<button class="btn btn-large btn-primary">Save</button>
 			<button type="button" class="btn btn-large" onclick={() => ((words = ''), (noting = false))}>Cancel</button>

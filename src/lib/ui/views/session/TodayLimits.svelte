@@ -98,6 +98,7 @@
 				</ul>
 				<label class="label mt-1.5" for={uid}>Begin all the same, because</label>
 				<textarea
+					autocomplete="off"
 					id={uid}
 					class="field w-full"
 					rows="2"

@@ -28,6 +28,7 @@
 		<label title={what}
 			><span class="text-ink2 block text-[12.5px]">{label}, {what}</span>
 			<input
+				autocomplete="off"
 				type="number"
 				min={-most}
 				max={most}

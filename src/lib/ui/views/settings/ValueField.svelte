@@ -16,6 +16,7 @@
 </script>
 
 <input
+	autocomplete="off"
 	class="field w-[74px] text-right {changed ? 'font-semibold' : ''} {troubleId ? 'border-flag' : ''}"
 	inputmode="decimal"
 	aria-label="{value.label}{value.unit ? `, ${value.unit}` : ''}"

@@ -137,9 +137,16 @@
 				</dd>
 				<dt>Faces</dt>
 				<dd class="flex items-center gap-2">
-					<input class="field w-24" type="number" min="1" max="10000" aria-label="Modelled faces" bind:value={draws} />
+					<input autocomplete="off" class="field w-24" type="number" min="1" max="10000" aria-label="Modelled faces" bind:value={draws} />
 					<label class="flex items-center gap-1.5"
-						>seed <input class="field w-24" type="number" min="0" aria-label="Seed of the draws" bind:value={seed} /></label
+						>seed <input
+							autocomplete="off"
+							class="field w-24"
+							type="number"
+							min="0"
+							aria-label="Seed of the draws"
+							bind:value={seed}
+						/></label
 					>
 				</dd>
 			</dl>

@@ -25,7 +25,6 @@
 	const steps = $derived(sequence ? stepsOf(sequence) : []);
 	const seconds = $derived(sequence ? (expand(sequence, app.context).at(-1)?.endSeconds ?? 0) : 0);
 	const columns = $derived(sheetColumns(steps.length));
-	$effect(() => app.nameTitle(sequence?.title));
 </script>
 
 {#if sequence}

@@ -97,7 +97,14 @@
 	<button type="button" class="icon-btn" aria-label="Cancel" onclick={oncancel}><X size={16} /></button>
 </div>
 {#if fitting.length + strokes.length > 8}
-	<input type="search" class="field mt-2 min-h-7 py-0.5 text-xs" aria-label="Find a move" placeholder="Find a move" bind:value={wish} />
+	<input
+		autocomplete="off"
+		type="search"
+		class="field mt-2 min-h-7 py-0.5 text-xs"
+		aria-label="Find a move"
+		placeholder="Find a move"
+		bind:value={wish}
+	/>
 {/if}
 <ul bind:this={list} class="mt-2 -mr-2 min-h-0 flex-1 overflow-y-auto pr-2" aria-label="Moves that suit">
 	{#each fitting.filter(asked) as technique (technique.id)}

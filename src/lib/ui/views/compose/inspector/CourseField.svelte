@@ -46,6 +46,7 @@
 		<label class="flex items-center gap-1">
 			since
 			<input
+				autocomplete="off"
 				type="date"
 				class="field min-h-7 py-0.5 text-xs"
 				aria-label="Done since"

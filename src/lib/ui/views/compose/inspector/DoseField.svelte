@@ -46,6 +46,7 @@
 	<span class="flex items-center gap-1 whitespace-nowrap">
 		{#each ['min', 'max'] as const as bound (bound)}
 			{#if bound === 'max'}–{/if}<input
+				autocomplete="off"
 				class="border-edge bg-sheet h-7 w-10 rounded-lg border text-center"
 				type="number"
 				aria-label={bound === 'min' ? 'Least' : 'Most'}

@@ -91,6 +91,7 @@
 		>
 			<label class="sr-only" for="{uid}-why">Why it is set aside</label>
 			<input
+				autocomplete="off"
 				id="{uid}-why"
 				class="field min-h-7 flex-1 py-0.5 text-xs"
 				placeholder="Why you set it aside"

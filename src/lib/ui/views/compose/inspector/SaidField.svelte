@@ -29,6 +29,7 @@
 
 <div class="w-full text-xs">
 	<textarea
+		autocomplete="off"
 		class="field block min-h-7 w-full resize-none py-1 text-xs leading-4"
 		rows={Math.min(6, Math.max(1, Math.ceil(said.length / LINE)))}
 		aria-label={label}

@@ -42,6 +42,7 @@
 		}}
 	>
 		<input
+			autocomplete="off"
 			class="field min-h-7 py-0.5 text-xs"
 			aria-label="Name of the version"
 			placeholder="Name, such as: before the wedding"

@@ -58,6 +58,7 @@
 <div class="border-hair flex h-[27px] items-center gap-2 border-t pr-[18px]">
 	{#if renaming}
 		<input
+			autocomplete="off"
 			class="field h-6 min-h-0 w-56 py-0 font-semibold"
 			aria-label="Name of the phase"
 			value={phase.title}
@@ -72,6 +73,7 @@
 		/>
 	{:else if naming}
 		<input
+			autocomplete="off"
 			class="field h-6 min-h-0 w-56 py-0"
 			aria-label="Name of the short version"
 			placeholder="such as: five minutes"

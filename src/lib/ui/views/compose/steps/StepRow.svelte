@@ -124,6 +124,7 @@
 	<span class="text-right text-xs {over}">
 		{#if selected}
 			<input
+				autocomplete="off"
 				type="number"
 				min="1"
 				class="dose dotted w-9 bg-transparent text-right"
