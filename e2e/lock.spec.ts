@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { changePassphrase, prepareLock, unlock } from './steps.mjs';
 import { beginDemo, DEMO_DB, demoURL, expectAccessible, recordsIn } from './support';
 
 const PASS = 'linseed oil by candlelight';
@@ -7,10 +8,6 @@ async function shut(page: Page) {
 	await expect(page.getByRole('heading', { name: 'The records are locked' })).toBeVisible();
 	// Until the window is opened anew there is no field.
 	await expect(page.getByLabel('Passphrase', { exact: true })).toBeVisible();
-}
-async function unlock(page: Page, passphrase: string) {
-	await page.getByLabel('Passphrase', { exact: true }).fill(passphrase);
-	await page.getByRole('button', { name: 'Open', exact: true }).click();
 }
 /** Databases in which records of the demo practice lie. */
 const laid = (page: Page) =>
@@ -104,10 +101,7 @@ test('a lock: read what it means, tried on a copy, put on, locked and opened, ch
 	await page.getByRole('link', { name: 'Settings' }).click();
 	await page.getByRole('link', { name: 'Sealed by your passphrase' }).click();
 	await page.getByRole('radio', { name: '2 min' }).click();
-	await page.getByLabel('Passphrase until now').fill(PASS);
-	await page.getByLabel('New passphrase', { exact: true }).fill(OTHER);
-	await page.getByLabel('New passphrase again').fill(OTHER);
-	await page.getByRole('button', { name: 'Change it' }).click();
+	await changePassphrase(page, PASS, OTHER);
 	await shut(page);
 	await unlock(page, PASS);
 	await expect(page.getByRole('alert')).toContainText('does not open the records');
@@ -134,12 +128,7 @@ test('a lock: read what it means, tried on a copy, put on, locked and opened, ch
 
 test('a passphrase that is forgotten: it is said what that means, and one begins anew', async ({ page }) => {
 	await beginDemo(page, '/settings/lock');
-	await page.getByLabel('I have read it').click();
-	await page.getByLabel('Passphrase, 10 signs or more').fill(PASS);
-	await page.getByLabel('The same again').fill(PASS);
-	await page.getByRole('button', { name: 'Try it on a copy' }).click();
-	await page.getByLabel('Passphrase of the copy').fill(PASS);
-	await page.getByRole('button', { name: 'Open the copy' }).click();
+	await prepareLock(page, PASS);
 	await page.getByRole('button', { name: 'Lock the records' }).click();
 	await shut(page);
 	await page.getByText('I have forgotten it').click();

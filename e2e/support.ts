@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
+import { agree } from './steps.mjs';
 
 /** The server with the demo practice stands on the next port. */
 export const demoURL = `http://127.0.0.1:${Number(process.env.SOFT_TIDE_TEST_PORT ?? 4317) + 1}`;
@@ -7,7 +8,7 @@ export const demoURL = `http://127.0.0.1:${Number(process.env.SOFT_TIDE_TEST_POR
 /** Opens a page as a newcomer and agrees to the caution. */
 export async function begin(page: Page, path = '/', base = ''): Promise<void> {
 	await page.goto(base + path);
-	await page.getByRole('button', { name: 'I have read this' }).click();
+	await agree(page);
 	await expect(page.getByRole('alertdialog')).toBeHidden();
 }
 

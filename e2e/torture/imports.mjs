@@ -4,7 +4,8 @@ import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
-import { agree, everything, faultsIn } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { everything, faultsIn } from './parts.mjs';
 import { mutated, PLACE } from './requests.mjs';
 
 const mutations = fc.array(

@@ -1,6 +1,7 @@
 // The browser is killed while it writes, again and again: what was told to be stored is there, and the store is whole.
 import { ACTIONS, Model } from './actions.mjs';
-import { agree, browserWithPast, chance, everything, exportAndRead, faultsIn } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { browserWithPast, chance, everything, exportAndRead, faultsIn } from './parts.mjs';
 
 /** Most that a stage may be behind after a kill, seconds: its place is noted every two, and at each repetition. */
 const STAGE_BEHIND_SECONDS = 2.6;

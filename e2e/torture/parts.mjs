@@ -47,13 +47,7 @@ export async function browserWithPast() {
 			// It lies where temporary files do.
 		}
 	};
-	return { open, kill, forget };
-}
-
-export async function agree(page) {
-	const button = page.getByRole('button', { name: 'I have read this' });
-	await button.click();
-	await button.waitFor({ state: 'hidden' });
+	return { directory, open, kill, forget };
 }
 
 /** All records as they lie in the database, by table. */

@@ -2,7 +2,8 @@
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
 import { ACTIONS, Model } from './actions.mjs';
-import { agree, chance, everything, faultsIn } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { chance, everything, faultsIn } from './parts.mjs';
 
 /** What is done while one write fails; without leaving the page by address, so that the counter lives. */
 const SCENARIO = ['note', 'title', 'keep', 'medium', 'working', 'afterSession'];

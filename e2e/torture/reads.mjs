@@ -1,7 +1,8 @@
 // Reads that fail at random under every page that shows a client: no word of another client is ever on the screen.
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
-import { agree, chance } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { chance } from './parts.mjs';
 
 const CLIENTS = { 'demo-odile': 'Odile K.', 'demo-radu': 'Radu P.', 'demo-svea': 'Svea L.', 'demo-l14': 'Lamp 14' };
 const PAGES = [

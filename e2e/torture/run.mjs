@@ -2,6 +2,7 @@
 // --minutes 10 --only kills,stage]`. The figures go into docs/reliability.md.
 import { parseArgs } from 'node:util';
 import { serveDemo } from '../../scripts/setup.mjs';
+import { tortureByBytes } from './bytes.mjs';
 import { tortureByImports } from './imports.mjs';
 import { tortureByKills } from './kills.mjs';
 import { tortureByQuota } from './quota.mjs';
@@ -22,7 +23,8 @@ const PARTS = [
 	['kills', 0.24, tortureByKills],
 	['tabs', 0.14, tortureByTabs],
 	['quota', 0.18, tortureByQuota],
-	['imports', 0.08, tortureByImports]
+	['imports', 0.08, tortureByImports],
+	['bytes', 0.12, tortureByBytes]
 ];
 const chosen = PARTS.filter(([name]) => !values.only || values.only.split(',').includes(name));
 const whole = chosen.reduce((sum, [, share]) => sum + share, 0);

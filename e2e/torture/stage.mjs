@@ -2,7 +2,8 @@
 // what was guided. Nothing that was not guided counts as done; nothing that was done is lost beyond one repetition.
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
-import { agree, chance, everything, faultsIn } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { chance, everything, faultsIn } from './parts.mjs';
 
 /** Longest repetition, pause between two notes of the place, and what a clock reads at once, seconds. */
 const BEYOND_SECONDS = 11;

@@ -1,7 +1,8 @@
 // Two and three windows on the same records, at once and in any order: nothing that was told to be stored is nowhere.
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
-import { agree, chance, everything, exportAndRead, faultsIn } from './parts.mjs';
+import { agree } from '../steps.mjs';
+import { chance, everything, exportAndRead, faultsIn } from './parts.mjs';
 
 const DAWN = 'demo-bakers-dawn';
 const quiet = (work) => work.catch(() => {});

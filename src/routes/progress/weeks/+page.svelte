@@ -30,7 +30,7 @@
 	</div>
 	<Awaited of={read} what="The sessions of {client?.name ?? 'the client'}">
 		{#snippet children({ found: { sessions, performed } })}
-			{#if client && sessions.length}{#key client.id}<OverTheWeeks {client} {sessions} {performed} />{/key}
+			{#if client && sessions.length}{#key client.id}<OverTheWeeks {sessions} {performed} />{/key}
 			{:else}<NobodyYet {client} words="No session yet: there are no weeks to look at." />{/if}
 		{/snippet}
 	</Awaited>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import type { Client } from '$lib/core/records/client';
 	import { goesWith } from '$lib/core/assess/goesWith';
 	import { meanOfSides } from '$lib/core/assess/lasting';
 	import {
@@ -31,13 +30,12 @@
 	import WeeksFaces from '$lib/ui/views/progress/WeeksFaces.svelte';
 
 	interface Props {
-		client: Client;
 		/** All of this client, the earliest first; there is one at least. */
 		sessions: readonly Session[];
 		/** What was performed in them, by its snapshot. */
 		performed: ReadonlyMap<string, Sequence>;
 	}
-	let { client, sessions, performed }: Props = $props();
+	let { sessions, performed }: Props = $props();
 	const app = useApp();
 	const tape = followTapeErrors(app);
 	const own = $derived(tape.own);
