@@ -10,7 +10,7 @@ const NOW = new Date('2026-05-20T15:00:00Z');
 const demo = makeDemo(NOW);
 
 test('is a valid backup, the same each time on the same day', async () => {
-	const read = readBackup(await backupOf(NOW.toISOString(), demo));
+	const read = await readBackup(await backupOf(NOW.toISOString(), demo));
 	expect(read.ok && read.value.rows).toMatchObject(demo);
 	expect(makeDemo(NOW)).toEqual(demo);
 });

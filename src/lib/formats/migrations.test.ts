@@ -20,12 +20,14 @@ import fc from 'fast-check';
 /** Files that earlier versions of the application wrote, as they are. */
 const bytesOf = (name: string) => readFileSync(new URL(`./fixtures/${name}`, import.meta.url));
 const fixture = (name: string) => bytesOf(name).toString('utf8');
-const backup = (version: number): Backup => {
-	const read = readBackup(new Uint8Array(bytesOf(`backup-${version}.json`)));
-	if (!read.ok) throw new Error(JSON.stringify(read.problems));
-	return read.value;
-};
 const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14];
+const backups = new Map<number, Backup>();
+for (const version of VERSIONS) {
+	const read = await readBackup(new Uint8Array(bytesOf(`backup-${version}.json`)));
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	backups.set(version, read.value);
+}
+const backup = (version: number): Backup => backups.get(version)!;
 
 describe('a sequence file of version 1', () => {
 	const read = readSequenceFile(fixture('sequence-1.json'));
@@ -95,8 +97,8 @@ describe.each(VERSIONS)('a backup of version %i', (version) => {
 		}
 	});
 	test('written anew and read again, it is the same', async () => {
-		const again = readBackup(await backupOf(read.exportedAt, read.rows));
-		expect(again).toEqual({ ok: true, value: read });
+		const again = await readBackup(await backupOf(read.exportedAt, read.rows));
+		expect(again).toEqual({ ok: true, value: { ...read, bytesOf: expect.any(Function) } });
 	});
 });
 

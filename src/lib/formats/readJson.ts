@@ -2,8 +2,10 @@ import { refuse, type Parsed } from './problem';
 
 /** Largest file that is read, bytes (4 MiB for a sequence; a backup may be larger). */
 export const MAX_SEQUENCE_BYTES = 4 * 1024 * 1024;
-/** With its pictures. */
-export const MAX_BACKUP_BYTES = 1024 * 1024 * 1024;
+/** A backup with its pictures, which are read one by one. Export and import keep to the same. */
+export const MAX_BACKUP_BYTES = 64 * 1024 * 1024 * 1024;
+/** Of it the text, which is read at once: no longer text can be held. */
+export const MAX_BACKUP_JSON_BYTES = 480 * 1024 * 1024;
 
 /** Most that anything here is nested, and most entries of a list or an object inside of a record: more is a mistake or an attack. */
 const MAX_DEPTH = 40;

@@ -45,13 +45,23 @@ export class Exchange {
 			this.ontrouble('');
 			return result;
 		} catch (error) {
-			this.ontrouble(storageTrouble(error));
+			if (this.#cancelled) this.said = 'Cancelled. Nothing was changed here.';
+			else this.ontrouble(storageTrouble(error));
 			return null;
 		} finally {
+			this.#cancelled = false;
 			release();
 			this.doing = '';
 		}
 	}
+
+	#cancelled = false;
+	/** Ends what is being done: a file that was not written whole is no file, and an import is all or nothing. */
+	cancel = (): void => {
+		if (!this.doing) return;
+		this.#cancelled = true;
+		this.client.close();
+	};
 
 	/** Everything as a file, with the day on which it was written. */
 	async write(): Promise<WrittenBackup | null> {

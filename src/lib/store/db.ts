@@ -2,6 +2,7 @@ import Dexie, { type EntityTable, type Transaction } from 'dexie';
 import { DATA_VERSION } from '../core/records/dataVersion';
 import type { RecordOf } from '../core/records/kinds';
 import { TABLES, tableRow, KIND_IDS, type KindId } from '../core/records/tables';
+import { durable } from './durable';
 import { LOCK_TABLE, lockOf, type Vault } from './lock/vault';
 
 export type SoftTideDb = Dexie;
@@ -41,6 +42,7 @@ export type OnUpgrade = (done: number, total: number) => void;
  */
 export function makeDb(name: string, onupgrade: OnUpgrade = () => {}, vault?: Vault): SoftTideDb {
 	const db = new Dexie(name);
+	db.use(durable);
 	if (vault) db.use(lockOf(vault));
 	for (const version of STORE_VERSIONS) {
 		const stores: Record<string, string> = version === LOCK_SINCE ? { [LOCK_TABLE]: 'id' } : {};

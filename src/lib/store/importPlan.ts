@@ -22,6 +22,8 @@ export interface PlannedRecord {
 }
 export interface ImportPlan {
 	readonly records: readonly PlannedRecord[];
+	/** Bytes of what has such, read when they are written; absent: the records hold them. */
+	readonly bytesOf?: (id: string) => Promise<Uint8Array>;
 }
 
 /** Records that are read from the database at a time. */
@@ -49,7 +51,8 @@ function effectOf(
 export async function planImport(
 	db: SoftTideDb,
 	rows: SomeRows,
-	onrecords: (count: number) => void = () => {}
+	onrecords: (count: number) => void = () => {},
+	bytesOf?: ImportPlan['bytesOf']
 ): Promise<ImportPlan> {
 	const byId = new Map<string, StoredRecord>();
 	for (const kind of allKinds()) for (const record of rowsOf(rows, kind)) byId.set(`${kind.id} ${record.id}`, record);
@@ -79,7 +82,7 @@ export async function planImport(
 			onrecords(page.length);
 		}
 	}
-	return { records };
+	return bytesOf ? { records, bytesOf } : { records };
 }
 
 /** The plan of a sequence that comes alone: its file says nothing of undo and archive, so those of mine stay where it is the same. */
@@ -99,7 +102,7 @@ export class PlanStale extends Error {
 }
 
 /**
- * Writes a plan, all or nothing. What is replaced is kept as a second version. Everything that the plan speaks of is read
+ * Writes a plan, all or nothing but for files that nothing speaks of yet. What is replaced is kept as a second version. Everything that the plan speaks of is read
  * again in the same transaction.
  * @param onrecords hears how many more records are written
  * @throws {PlanStale} if something of it was changed here meanwhile
@@ -110,9 +113,54 @@ export async function applyImport(
 	stamp: Stamp,
 	onrecords: (count: number) => void = () => {}
 ): Promise<void> {
+	const brought = await bringBytes(db, plan, onrecords);
+	try {
+		await bringRecords(db, plan, stamp, onrecords);
+	} catch (error) {
+		for (const [table, ids] of brought) await (db.table(table) as Table<StoredRecord, string>).bulkDelete(ids);
+		throw error;
+	}
+}
+
+/** Records with bytes that are written at a time. */
+const PAGE_OF_BYTES = 8;
+/**
+ * Files come first, a few at a time: all of them at once are more than a browser holds. Nothing speaks of them yet; where the
+ * records are then not written, they go again. @returns what was not there, by its table
+ */
+async function bringBytes(
+	db: SoftTideDb,
+	{ records, bytesOf }: ImportPlan,
+	onrecords: (count: number) => void
+): Promise<Map<string, string[]>> {
+	const brought = new Map<string, string[]>();
+	if (!bytesOf) return brought;
+	for (const kind of allKinds().filter((k) => k.bytes)) {
+		const table = db.table(kind.table) as Table<StoredRecord, string>;
+		const mine = records.filter((r) => r.kind === kind.id && r.effect !== 'skipped');
+		const ids: string[] = [];
+		brought.set(kind.table, ids);
+		for (let at = 0; at < mine.length; at += PAGE_OF_BYTES) {
+			const page = mine.slice(at, at + PAGE_OF_BYTES);
+			const whole: StoredRecord[] = [];
+			for (const { record } of page) whole.push({ ...record, [kind.bytes!]: await bytesOf(record.id) } as StoredRecord);
+			await table.bulkPut(whole);
+			ids.push(...page.map((r) => r.id));
+			onrecords(page.length);
+		}
+	}
+	return brought;
+}
+
+async function bringRecords(
+	db: SoftTideDb,
+	plan: ImportPlan,
+	stamp: Stamp,
+	onrecords: (count: number) => void
+): Promise<void> {
 	await db.transaction('rw', db.tables, async () => {
 		await mustBeFresh(db, plan);
-		for (const kind of allKinds()) {
+		for (const kind of allKinds().filter((k) => !(plan.bytesOf && k.bytes))) {
 			const mine = plan.records.filter((r) => r.kind === kind.id && r.effect !== 'skipped');
 			const table = db.table(kind.table) as Table<StoredRecord, string>;
 			for (let at = 0; at < mine.length; at += PAGE) {
@@ -128,9 +176,9 @@ export async function applyImport(
 }
 
 /** @throws {PlanStale} */
-async function mustBeFresh(db: SoftTideDb, { records }: ImportPlan): Promise<void> {
+async function mustBeFresh(db: SoftTideDb, { records, bytesOf }: ImportPlan): Promise<void> {
 	let changed = 0;
-	for (const kind of allKinds()) {
+	for (const kind of allKinds().filter((k) => !(bytesOf && k.bytes))) {
 		const planned = records.filter((r) => r.kind === kind.id);
 		const table = db.table(kind.table) as Table<StoredRecord, string>;
 		for (let at = 0; at < planned.length; at += PAGE) {

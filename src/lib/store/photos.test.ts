@@ -80,7 +80,7 @@ test('a backup holds pictures and points, and reads as the same', async () => {
 	await repo.saveClient(client);
 	await repo.photos.add(taken({ points: { prn: [1.5, 2] } }), picture(1), picture(2));
 	const rows = await everything(db);
-	const read = readBackup(await backupOf(NOW, rows));
+	const read = await readBackup(await backupOf(NOW, rows));
 	expect(read.ok && read.value.rows.photo).toEqual(rows.photo);
 	expect(read.ok && read.value.rows.binary).toEqual(rows.binary);
 });

@@ -108,7 +108,7 @@ describe('over random full stores', () => {
 				await writeBackup(NOW, pagesFrom(db), (c) => chunks.push(c));
 				await new Repository(db, () => new Date(NOW), stamp.newId).wipe();
 				expect((await Promise.all(db.tables.map((t) => t.count()))).every((c) => c === 0)).toBe(true);
-				const read = readBackup(Uint8Array.from(chunks.flatMap((c) => [...c])));
+				const read = await readBackup(Uint8Array.from(chunks.flatMap((c) => [...c])));
 				if (!read.ok) throw new Error(JSON.stringify(read.problems));
 				await applyImport(db, await planImport(db, read.value.rows), stamp);
 				expect(await textOf(db)).toBe(before);
@@ -140,7 +140,7 @@ describe('over random full stores', () => {
 					expect(text.includes(JSON.stringify(word)), word).toBe(false);
 				const rest = await everything(db);
 				expect(rest.client!.map((c) => c.id)).toEqual(others.map((c) => c.id));
-				const read = readBackup(await backupOf(NOW, rest));
+				const read = await readBackup(await backupOf(NOW, rest));
 				expect(read.ok ? [] : read.problems).toEqual([]);
 				const wanted = new Set(rest.session!.flatMap((s) => (s.sequence ? [s.sequence.snapshot] : [])));
 				for (const second of rest['second-version']!)
@@ -186,7 +186,7 @@ describe('a kind that was only declared', () => {
 		expect(await repo.counts()).toMatchObject({ wish: 0 });
 	});
 	test('a file that names a client who is not in it is refused at the field', async () => {
-		const read = readBackup(uncheckedBackup({ ...(rows as unknown as SomeRows), client: [], binary: [] }));
+		const read = await readBackup(uncheckedBackup({ ...(rows as unknown as SomeRows), client: [], binary: [] }));
 		expect(read.ok ? [] : read.problems.map((p) => p.path)).toContain('wishes[0].clientId');
 	});
 });

@@ -231,7 +231,7 @@ describe('backup, wipe, import', () => {
 		const bytes = await backupOf(NOW, before);
 		await repo.wipe();
 		expect((await everything(repo.db)).client).toEqual([]);
-		const read = readBackup(bytes);
+		const read = await readBackup(bytes);
 		if (!read.ok) throw new Error('refused');
 		const plan = await planImport(repo.db, read.value.rows);
 		expect(plan.records.map((r) => `${r.kind} ${r.effect}`)).toEqual([
@@ -333,7 +333,7 @@ describe('comparisons by the model', () => {
 		await expect(repo.saveComparison({ ...draft, input: { ...draft.input, sequences: [sequence] } })).rejects.toThrow(
 			/at least 2 sequences are compared/
 		);
-		const read = readBackup(await backupOf(NOW, await everything(repo.db)));
+		const read = await readBackup(await backupOf(NOW, await everything(repo.db)));
 		if (!read.ok) throw new Error(JSON.stringify(read.problems));
 		const other = repository();
 		await applyImport(other.db, await planImport(other.db, read.value.rows), other.stamp());

@@ -88,7 +88,7 @@ test('her own techniques, schools and media are saved, listed, exported, brought
 		['My school'],
 		['My medium']
 	]);
-	const read = readBackup(await backupOf(NOW, await everything(db)));
+	const read = await readBackup(await backupOf(NOW, await everything(db)));
 	if (!read.ok) throw new Error(JSON.stringify(read.problems));
 	const other = makeDb('own-test-other');
 	const plan = await planImport(other, read.value.rows);

@@ -1,9 +1,8 @@
 import * as Comlink from 'comlink';
 import { kindOf } from '../core/records/kinds';
-import type { SomeRows } from '../formats/backup/backupSchema';
 import { readBackup } from '../formats/backup/readBackup';
 import { writeBackup } from '../formats/backup/writeBackup';
-import { MAX_BACKUP_BYTES } from '../formats/readJson';
+import { MAX_BACKUP_BYTES, MAX_SEQUENCE_BYTES } from '../formats/readJson';
 import { checkSequenceObject } from '../formats/sequenceFile';
 import { firstOf, refuse, type Problem } from '../formats/problem';
 import { pagesFrom } from '../store/backup';
@@ -29,6 +28,9 @@ interface Held {
 	readonly again: () => Promise<ImportPlan>;
 }
 let held: Held | null = null;
+
+/** Bytes of a file that are held in memory while it is written. */
+const HELD_BYTES = 32 * 1024 * 1024;
 
 /** Tells the page how far it is, not more often than it can show. */
 function counter(stage: Progress['stage'], progress: (p: Progress) => void): (count: number) => void {
@@ -61,15 +63,26 @@ async function hold(planning: () => Promise<ImportPlan>, leftOut: readonly Probl
 
 const worker: ExchangeWorker = {
 	async write(at, progress) {
-		const chunks: Uint8Array<ArrayBuffer>[] = [];
+		// What was written is handed to the browser by and by, which keeps it on the disk.
+		let file = new Blob([]);
+		let chunks: Uint8Array<ArrayBuffer>[] = [];
+		let held = 0;
+		const hand = () => {
+			file = new Blob([file, ...chunks]);
+			[chunks, held] = [[], 0];
+		};
 		const { now } = stamp();
 		const leftOut = await writeBackup(
 			now,
 			pagesFrom(database(at)),
-			(chunk) => chunks.push(new Uint8Array(chunk)),
+			(chunk) => {
+				chunks.push(new Uint8Array(chunk));
+				if ((held += chunk.length) > HELD_BYTES) hand();
+			},
 			counter('write', progress)
 		);
-		return { exportedAt: now, file: new Blob(chunks, { type: 'application/zip' }), leftOut: firstOf(leftOut) };
+		hand();
+		return { exportedAt: now, file: new Blob([file], { type: 'application/zip' }), leftOut: firstOf(leftOut) };
 	},
 	async read(at, file, mend, progress) {
 		held = null;
@@ -80,15 +93,14 @@ const worker: ExchangeWorker = {
 				mendable: false
 			};
 		}
-		const bytes = new Uint8Array(await file.arrayBuffer());
 		const db = database(at);
-		const sequence = sequenceIn(bytes);
+		const sequence = file.size <= MAX_SEQUENCE_BYTES ? sequenceIn(new Uint8Array(await file.arrayBuffer())) : null;
 		if (sequence && !sequence.ok) return { ...sequence, mendable: false };
 		if (sequence) return hold(() => planOfSequence(db, sequence.value));
-		const backup = readBackup(bytes, { onrecords: counter('check', progress), mend });
+		const backup = await readBackup(file, { onrecords: counter('check', progress), mend, letGo: true });
 		if (!backup.ok) return backup;
-		const rows: SomeRows = backup.value.rows;
-		return hold(() => planImport(db, rows, counter('compare', progress)), backup.value.leftOut);
+		const { rows, bytesOf, leftOut } = backup.value;
+		return hold(() => planImport(db, rows, counter('compare', progress), bytesOf), leftOut);
 	},
 	async apply(at, progress) {
 		if (!held) throw new Error('nothing was read that could be imported');

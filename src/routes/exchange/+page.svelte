@@ -86,6 +86,7 @@
 	<section class="px-4 pb-8 lg:pr-16">
 		<h1 class="pt-3 pb-1 text-xl font-[520]">Exchange</h1>
 		<p class="text-ink2 min-h-5 pb-3" role="status">{exchange.doing || exchange.said || said || here}</p>
+		{#if exchange.doing}<button type="button" class="btn mb-3" onclick={exchange.cancel}>Cancel</button>{/if}
 		<h2 class="border-hair border-b pb-1 text-[15px] font-semibold">Export</h2>
 		<div class="flex items-center gap-4 py-3">
 			<div class="flex-1">

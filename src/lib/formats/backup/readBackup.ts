@@ -1,4 +1,3 @@
-import { strFromU8, unzipSync } from 'fflate';
 import { DATA_VERSION } from '../../core/records/dataVersion';
 import { allKinds, kindOf, type KindId } from '../../core/records/kinds';
 import { migrateRecord } from '../../core/records/migrations/chain';
@@ -13,7 +12,8 @@ import {
 	type Parsed,
 	type Problem
 } from '../problem';
-import { MAX_BACKUP_BYTES, readJson, versionOf } from '../readJson';
+import { MAX_BACKUP_JSON_BYTES, readJson, versionOf } from '../readJson';
+import { openArchive, type Archive } from './archive';
 import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, outlineSchema, type Rows } from './backupSchema';
 import { crossProblems, withoutFaults } from './crossChecks';
 
@@ -22,40 +22,34 @@ export interface Backup {
 	readonly rows: Rows;
 	/** Records that were left out to mend the file, and why; empty where nothing was wrong. */
 	readonly leftOut: readonly Problem[];
+	/** The bytes of a record that has such, by its id. */
+	readonly bytesOf: (id: string) => Promise<Uint8Array>;
 }
 interface ReadOptions {
 	/** Hears how many more records have been checked. */
 	readonly onrecords?: (count: number) => void;
 	/** Leaves out what cannot be read, and says so. */
 	readonly mend?: boolean;
+	/** Checks binary files and lets go of them: `bytesOf` reads them once more. */
+	readonly letGo?: boolean;
 }
-type Binaries = Readonly<Record<string, Uint8Array>>;
-
-const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
+const isZip = async (file: Blob): Promise<boolean> => {
+	const [first, second] = new Uint8Array(await file.slice(0, 2).arrayBuffer());
+	return first === 0x50 && second === 0x4b;
+};
 
 /** The JSON of a backup and its binary files; older backups are the JSON alone. */
-function unpack(bytes: Uint8Array): Parsed<{ text: string; binaries: Binaries }> {
-	if (!isZip(bytes)) return { ok: true, value: { text: strFromU8(bytes), binaries: {} } };
-	let total = 0;
-	try {
-		const files = unzipSync(bytes, {
-			filter: ({ name, originalSize }) => {
-				total += originalSize;
-				return total <= MAX_BACKUP_BYTES && (name === BACKUP_JSON || name.startsWith(BACKUP_FILES));
-			}
-		});
-		if (total > MAX_BACKUP_BYTES)
-			return refuse(
-				`Unpacked, the file is larger than ${MAX_BACKUP_BYTES / 1024 / 1024} MB.`,
+async function unpack(file: Blob, mend: boolean): Promise<Mendable<Archive>> {
+	if (await isZip(file)) return openArchive(file, mend);
+	if (file.size > MAX_BACKUP_JSON_BYTES)
+		return {
+			...refuse(
+				`The file has ${Math.ceil(file.size / 1024 / 1024).toLocaleString('en')} MB of text; at most ${MAX_BACKUP_JSON_BYTES / 1024 / 1024} MB are read.`,
 				'Choose a smaller file.'
-			);
-		const json = files[BACKUP_JSON];
-		if (!json) return refuse(`The archive holds no ${BACKUP_JSON}.`, 'Choose a file that was exported from Soft Tide.');
-		return { ok: true, value: { text: strFromU8(json), binaries: files } };
-	} catch (error) {
-		const reason = error instanceof Error ? error.message : String(error);
-		return refuse(`The archive cannot be opened: ${reason}.`, 'Export the file again, or choose another one.');
-	}
+			),
+			mendable: false
+		};
+	return { ok: true, value: { text: await file.text(), bytesOf: async () => undefined, problems: [] } };
 }
 
 /** The lists of a file of any version, in the form of today; what came out of a record stands with those of its kind. */
@@ -94,19 +88,19 @@ function upToDate(raw: Raw, version: number): Raw {
 }
 
 /** Checks each record of a list; says of the first wrong ones where and what. */
-function checked(
+async function checked(
 	kind: RecordKind,
 	list: readonly unknown[],
-	binaries: Binaries,
+	bytesOf: Archive['bytesOf'],
 	problems: Problem[],
-	all: boolean
-): StoredRecord[] {
+	{ mend: all = false, letGo = false }: ReadOptions
+): Promise<StoredRecord[]> {
 	const good: StoredRecord[] = [];
 	for (const [i, raw] of list.entries()) {
 		// The first ones tell what is wrong with the file; the rest of it is not looked at.
 		if (!all && problems.length > MAX_PROBLEMS) break;
 		const path = `${kind.table}[${i}]`;
-		const withBytes = kind.bytes ? bytesIn(kind, raw, binaries, path, problems) : raw;
+		const withBytes = kind.bytes ? await bytesIn(kind, raw, bytesOf, path, problems) : raw;
 		const result = kind.schema.safeParse(withBytes);
 		if (!result.success) {
 			// To mend a file, one reason a record is enough.
@@ -119,22 +113,27 @@ function checked(
 		}
 		const wrong = kind.problemOf?.(result.data) ?? null;
 		if (wrong) problems.push(problemOf(path, wrong, 'Export the file again, or take this record out of it.'));
-		else good.push(result.data);
+		else good.push(kind.bytes && letGo ? { ...result.data, [kind.bytes]: new Uint8Array() } : result.data);
 	}
 	return good;
 }
 
-function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: string, problems: Problem[]): unknown {
+async function bytesIn(
+	kind: RecordKind,
+	raw: unknown,
+	bytesOf: Archive['bytesOf'],
+	path: string,
+	problems: Problem[]
+): Promise<unknown> {
 	const id = String((raw as Raw | null)?.id ?? '');
-	const bytes = binaries[BACKUP_FILES + id];
-	if (!bytes)
-		problems.push(
-			problemOf(
-				path,
-				`the archive does not hold the file ${BACKUP_FILES}${id.slice(0, 80)}`,
-				'Export the backup again.'
-			)
-		);
+	const wrong = (message: string) => problems.push(problemOf(path, message, 'Export the backup again.'));
+	let bytes: Uint8Array | undefined;
+	try {
+		bytes = await bytesOf(BACKUP_FILES + id);
+		if (!bytes) wrong(`the archive does not hold the file ${BACKUP_FILES}${id.slice(0, 80)}`);
+	} catch (error) {
+		wrong(error instanceof Error ? error.message : String(error));
+	}
 	return { ...(raw as Raw), [kind.bytes!]: bytes };
 }
 
@@ -142,37 +141,40 @@ function bytesIn(kind: RecordKind, raw: unknown, binaries: Binaries, path: strin
  * Reads a backup of any version, zip or JSON. Nothing is taken over: it is checked whole, and either all of it is good
  * or the problems say where and what.
  */
-export function readBackup(
-	bytes: Uint8Array,
-	{ onrecords = () => {}, mend = false }: ReadOptions = {}
-): Mendable<Backup> {
-	const outline = outlineOf(bytes);
-	if (!outline.ok) return { ...outline, mendable: false };
-	const { lists, binaries } = outline.value;
+export async function readBackup(source: Blob | Uint8Array, options: ReadOptions = {}): Promise<Mendable<Backup>> {
+	const { onrecords = () => {}, mend = false } = options;
+	const outline = await outlineOf(source instanceof Blob ? source : new Blob([new Uint8Array(source)]), mend);
+	if (!outline.ok) return { mendable: false, ...outline };
+	const { lists, archive } = outline.value;
 	const problems: Problem[] = [];
-	const rows = Object.fromEntries(
-		allKinds().map((kind) => {
-			const good = checked(kind, lists[kind.table]!, binaries, problems, mend);
-			onrecords(good.length);
-			return [kind.id, good];
-		})
-	) as unknown as Rows;
+	const byKind: [string, StoredRecord[]][] = [];
+	for (const kind of allKinds()) {
+		const good = await checked(kind, lists[kind.table]!, archive.bytesOf, problems, options);
+		onrecords(good.length);
+		byKind.push([kind.id, good]);
+	}
+	problems.push(...archive.problems);
+	const rows = Object.fromEntries(byKind) as unknown as Rows;
 	const { exportedAt } = lists;
+	const bytesOf = async (id: string) => (await archive.bytesOf(BACKUP_FILES + id))!;
 	if (mend) {
 		const mended = withoutFaults(rows);
-		return { ok: true, value: { exportedAt, rows: mended.rows, leftOut: [...problems, ...mended.leftOut] } };
+		return { ok: true, value: { exportedAt, rows: mended.rows, leftOut: [...problems, ...mended.leftOut], bytesOf } };
 	}
 	if (!problems.length) problems.push(...crossProblems(rows));
 	return problems.length
 		? { ok: false, problems: firstOf(problems), mendable: true }
-		: { ok: true, value: { exportedAt, rows, leftOut: [] } };
+		: { ok: true, value: { exportedAt, rows, leftOut: [], bytesOf } };
 }
 
 type Lists = Record<string, readonly unknown[]> & { readonly exportedAt: string };
 
 /** The lists of a backup in the form of today, their records not yet checked. */
-function outlineOf(bytes: Uint8Array): Parsed<{ lists: Lists; binaries: Binaries }> {
-	const unpacked = unpack(bytes);
+async function outlineOf(
+	file: Blob,
+	mend: boolean
+): Promise<Parsed<{ lists: Lists; archive: Archive }> | Extract<Mendable<never>, { ok: false }>> {
+	const unpacked = await unpack(file, mend);
 	if (!unpacked.ok) return unpacked;
 	const raw = readJson(unpacked.value.text, 2);
 	if (!raw.ok) return raw;
@@ -186,5 +188,5 @@ function outlineOf(bytes: Uint8Array): Parsed<{ lists: Lists; binaries: Binaries
 	if (!version.ok) return version;
 	const outline = outlineSchema().safeParse(upToDate(raw.value, version.value));
 	if (!outline.success) return { ok: false, problems: problemsOf(outline.error) };
-	return { ok: true, value: { lists: outline.data as unknown as Lists, binaries: unpacked.value.binaries } };
+	return { ok: true, value: { lists: outline.data as unknown as Lists, archive: unpacked.value } };
 }

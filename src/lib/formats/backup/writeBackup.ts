@@ -1,4 +1,3 @@
-import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { DATA_VERSION } from '../../core/records/dataVersion';
 import { allKinds } from '../../core/records/kinds';
 import type { RecordKind, StoredRecord } from '../../core/records/record';
@@ -6,6 +5,7 @@ import { CORE_VERSION } from '../../core/version';
 import { CAUTION_LINE } from '../caution';
 import { problemOf, problemsOf, type Problem } from '../problem';
 import { orphanProblem, type Ids } from './crossChecks';
+import { ArchiveWriter } from './archive';
 import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, rowsOf, type SomeRows } from './backupSchema';
 
 /** Records by the page, so that a large store is never in memory at once. */
@@ -16,15 +16,13 @@ export const pagesOf = (rows: SomeRows): Pages =>
 		yield rowsOf(rows, kind);
 	};
 
-/** How hard it is packed: a little more than half as large as the tightest, several times as fast. */
-const LEVEL = 3;
-
 /**
- * Writes a backup: a zip of the JSON and of a folder of binary files, each named by the hash of its bytes.
- * What its own import would refuse is left out: a file that nobody can read is worth nothing.
+ * Writes a backup: a zip of the JSON, of a folder of binary files, each named by the hash of its bytes, and of a list with the
+ * digest of each. What its own import would refuse is left out: a file that nobody can read is worth nothing.
  * @param onchunk takes the bytes in order
  * @param onrecords hears how many more records are written
  * @returns what was left out, and why
+ * @throws {RangeError} where there is more than an import reads
  */
 export async function writeBackup(
 	exportedAt: string,
@@ -32,48 +30,60 @@ export async function writeBackup(
 	onchunk: (bytes: Uint8Array) => void,
 	onrecords: (count: number) => void = () => {}
 ): Promise<Problem[]> {
-	const zip = new Zip((error, chunk) => {
-		if (error) throw error;
-		onchunk(chunk);
-	});
-	const json = new ZipDeflate(BACKUP_JSON, { level: LEVEL });
-	zip.add(json);
-	const write = (text: string, last = false) => json.push(strToU8(text), last);
-	const binaries: { id: string; bytes: Uint8Array }[] = [];
+	const zip = new ArchiveWriter(onchunk);
 	const leftOut: Problem[] = [];
 	const ids = new Map<string, Set<string>>();
+	await zip.addText(BACKUP_JSON, textOfAll(exportedAt, pages, { ids, leftOut, onrecords }));
+	// Their bytes are read once more, a few at a time: all of them at once are more than a browser holds.
+	for (const kind of allKinds().filter((k) => k.bytes))
+		for await (const page of pages(kind))
+			for (const record of page)
+				if (ids.get(kind.id)!.has(record.id)) await zip.addBytes(BACKUP_FILES + record.id, bytesOf(kind, record));
+	await zip.close();
+	return leftOut;
+}
+
+interface Written {
+	readonly ids: Map<string, Set<string>>;
+	readonly leftOut: Problem[];
+	readonly onrecords: (count: number) => void;
+}
+/** The JSON of a backup, page by page. */
+async function* textOfAll(
+	exportedAt: string,
+	pages: Pages,
+	{ ids, leftOut, onrecords }: Written
+): AsyncGenerator<string> {
 	const head = { format: BACKUP_FORMAT, version: DATA_VERSION, core: CORE_VERSION, caution: CAUTION_LINE, exportedAt };
-	write(JSON.stringify(head).slice(0, -1));
+	yield JSON.stringify(head).slice(0, -1);
 	for (const kind of allKinds()) {
-		write(`,${JSON.stringify(kind.table)}:[`);
+		yield `,${JSON.stringify(kind.table)}:[`;
 		let first = true;
 		let index = 0;
 		const written = new Set<string>();
 		ids.set(kind.id, written);
 		for await (const all of pages(kind)) {
 			const page = all.filter((record) => {
-				const problem = problemIn(kind, record, index++, ids);
+				const problem = written.size < kind.limit ? problemIn(kind, record, index++, ids) : tooMany(kind, index++);
 				if (problem) leftOut.push(problem);
 				else written.add(record.id);
 				return !problem;
 			});
-			for (const record of page) if (kind.bytes) binaries.push({ id: record.id, bytes: bytesOf(kind, record) });
 			const texts = page.map((record) => textOf(kind, record));
-			if (texts.length) write(`${first ? '' : ','}${texts.join(',')}`);
+			if (texts.length) yield `${first ? '' : ','}${texts.join(',')}`;
 			first = first && !texts.length;
 			onrecords(page.length);
 		}
-		write(']');
+		yield ']';
 	}
-	write('}', true);
-	for (const { id, bytes } of binaries) {
-		const file = new ZipPassThrough(BACKUP_FILES + id);
-		zip.add(file);
-		file.push(bytes, true);
-	}
-	zip.end();
-	return leftOut;
+	yield '}';
 }
+const tooMany = (kind: RecordKind, index: number): Problem =>
+	problemOf(
+		`${kind.table}[${index}]`,
+		`at most ${kind.limit.toLocaleString('en')} ${kind.titles.toLowerCase()} are read`,
+		'Export clients one by one, on their pages.'
+	);
 
 /** Why a record would be refused by an import; null where it would not. What it points to is written before it. */
 function problemIn(kind: RecordKind, record: StoredRecord, index: number, ids: Ids): Problem | null {
