@@ -1,4 +1,6 @@
 // What a practitioner does, over all kinds of records: each action says what it was told to be stored, and how to find it.
+import { addClient, openRecord, sequenceSaved, typeNote } from '../steps.mjs';
+
 const CLIENT = 'demo-odile';
 const DAWN = 'demo-bakers-dawn';
 
@@ -52,11 +54,6 @@ const FIND = {
 	media: (t) => t.media.map((m) => m.item.title),
 	after: (t) => lastSession(t)?.sideEffects
 };
-const saved = (page) =>
-	page
-		.getByText(/^Saved( |$)/)
-		.first()
-		.waitFor();
 const compose = async (page, base) => {
 	await page.goto(`${base}/compose/${DAWN}`);
 	await page.locator('[data-row]').first().waitFor();
@@ -65,21 +62,15 @@ const compose = async (page, base) => {
 /** Each takes a page, the address, the model and a text that was never used before. */
 export const ACTIONS = {
 	async note(page, base, model, text) {
-		await page.goto(`${base}/clients`);
-		await page.getByRole('button', { name: /Odile K\./ }).click();
+		await page.goto(`${base}/clients/${CLIENT}`);
+		await openRecord(page);
 		model.pend('note', text);
-		await page.getByLabel('Note', { exact: true }).fill(text);
-		// What is typed is kept within half a second.
-		await page.waitForTimeout(500);
-		await page.getByText('Saved', { exact: true }).waitFor();
+		await typeNote(page, text);
 		model.ack('note');
 	},
 	async newClient(page, base, model, text) {
-		await page.goto(`${base}/clients`);
-		const field = page.getByPlaceholder('A code or a name is enough');
-		await field.fill(text);
-		await field.press('Enter');
-		await page.getByRole('heading', { name: text }).waitFor();
+		await page.goto(`${base}/clients?new=1`);
+		await addClient(page, text);
 		model.add('clients', text);
 	},
 	async title(page, base, model, text) {
@@ -87,7 +78,7 @@ export const ACTIONS = {
 		model.pend('title', text);
 		await page.getByLabel('Title of the sequence').fill(text);
 		await page.waitForTimeout(500);
-		await saved(page);
+		await sequenceSaved(page);
 		model.ack('title');
 	},
 	async pressure(page, base, model, _text, dice) {
@@ -97,7 +88,7 @@ export const ACTIONS = {
 		model.pend('pressure', level);
 		await page.keyboard.press(String(level));
 		await page.waitForTimeout(200);
-		await saved(page);
+		await sequenceSaved(page);
 		model.ack('pressure');
 	},
 	async keep(page, base, model, text) {

@@ -7,7 +7,11 @@ test('a worker is brought under its policy, and only WebAssembly’s own policy 
 	const plain = workerAnswer('plain', SCRIPT)!;
 	expect(await plain.text()).toBe(`import "${SCRIPT}";\n`);
 	expect(plain.headers.get('content-security-policy')).not.toContain('wasm');
-	expect(workerAnswer('wasm', SCRIPT)!.headers.get('content-security-policy')).toContain('wasm-unsafe-eval');
+	const detector = '/_app/immutable/workers/detector.worker-abc_1.js';
+	expect(workerAnswer('wasm', detector)!.headers.get('content-security-policy')).toContain('wasm-unsafe-eval');
+	// WebAssembly is for the one that needs it, and that one has no other policy.
+	expect(workerAnswer('wasm', SCRIPT)).toBeNull();
+	expect(workerAnswer('plain', detector)).toBeNull();
 	for (const policy of Object.values(WORKER_POLICIES)) expect(policy).toContain("default-src 'none'");
 });
 

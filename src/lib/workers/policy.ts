@@ -10,11 +10,14 @@ export type WorkerPolicy = keyof typeof WORKER_POLICIES;
 
 /** Where the scripts of workers lie in the built application. */
 const SCRIPT = /^\/_app\/immutable\/workers\/[\w.-]+\.js$/;
+/** Scripts that need WebAssembly, and the policy that lets them: nothing else is served under it. */
+const DETECTOR = /^\/_app\/immutable\/workers\/detector\.worker-[\w-]+\.js$/;
+const mayHave = (policy: WorkerPolicy, script: string): boolean => (policy === 'wasm') === DETECTOR.test(script);
 export const isPolicy = (name: string): name is WorkerPolicy => Object.hasOwn(WORKER_POLICIES, name);
 
 /** The answer that brings a worker: its script, under a policy; null for anything that is no script of a worker. */
 export function workerAnswer(policy: string, script: string | null): Response | null {
-	if (!isPolicy(policy) || !script || !SCRIPT.test(script)) return null;
+	if (!isPolicy(policy) || !script || !SCRIPT.test(script) || !mayHave(policy, script)) return null;
 	return new Response(`import ${JSON.stringify(script)};\n`, {
 		headers: {
 			'content-type': 'text/javascript',

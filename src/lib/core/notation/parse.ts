@@ -5,6 +5,7 @@ import type { Step } from '../step/step.schema';
 import type { CheekRoute } from '../atlas/route';
 import type { Technique } from '../technique/technique.schema';
 import { HEAD_LINES, readTitle, type Head } from './headLines';
+import { tooMuch } from './price';
 import { Misread, Reader, readerOf, tokensOf, type Trouble } from './reader';
 import { readStep } from './stepLine';
 
@@ -51,6 +52,9 @@ export interface ParseOptions {
 	readonly amounts?: { readonly dropMl: number; readonly pumpMl: number };
 }
 
+/** What head lines add to, one by one. */
+type Lists = { [K in 'choices' | 'changed' | 'techniques' | 'media']: NonNullable<Partial<Head>[K]> };
+
 /** What may follow the title of a phase: how often, and whether a short version may end there, by its name. */
 const PHASE_TAIL = /(?:,\s*(?<times>\d+)\s*times?\s*)?(?:,\s*(?<exit>may end here)(?:\s+as\s+(?<named>.+?))?\s*)?$/i;
 
@@ -66,8 +70,13 @@ class Parser {
 	#open: { line: number; text: string; from: number; below: Reader[]; comment?: string } | null = null;
 	/** Comment lines: they go with the step or the phase that follows. */
 	#comment: string[] = [];
+	#commentLength = 0;
+	/** What head lines list, in one list each, however many lines there are. */
+	readonly #lists = { choices: [], changed: [], techniques: [], media: [] } as unknown as Lists;
 
-	constructor(private readonly options: ParseOptions) {}
+	constructor(private readonly options: ParseOptions) {
+		this.#media.push(...(options.media ?? []));
+	}
 
 	line(number: number, text: string): void {
 		try {
@@ -91,15 +100,17 @@ class Parser {
 
 	/** @throws {Misread} where the comment grows too long */
 	#note(body: string, from: number): void {
-		this.#comment.push(body.slice(1).replace(/^ /, ''));
-		if (this.#comment.join('\n').length > MAX_TEXT)
+		const said = body.slice(1).replace(/^ /, '');
+		if (this.#commentLength + said.length > MAX_TEXT)
 			throw new Misread(`At most ${MAX_TEXT} characters are allowed in a comment.`, from + 1, from + body.length + 1);
+		this.#comment.push(said);
+		this.#commentLength += said.length + 1;
 	}
 
 	/** The comment that goes with what stands here, if there is one. */
 	#noted(): { comment?: string } {
 		const comment = this.#comment.join('\n');
-		this.#comment = [];
+		[this.#comment, this.#commentLength] = [[], 0];
 		return comment ? { comment } : {};
 	}
 
@@ -116,7 +127,7 @@ class Parser {
 			const step = readStep(tokensOf(open.text, open.from), open.below, {
 				cheekRoute: this.head.school?.cheekRoute ?? this.options.cheekRoute ?? 'either',
 				techniqueOf: this.options.techniqueOf,
-				media: this.#media(),
+				media: this.#media,
 				amounts: this.options.amounts,
 				version: this.#version_,
 				inBlock: block.sides !== 'asSteps'
@@ -156,19 +167,18 @@ class Parser {
 	}
 
 	#version_: number | undefined;
-	readonly #media = (): string[] => [...(this.options.media ?? []), ...(this.head.media ?? []).map((m) => m.id)];
+	/** Media that are known by now: grown as they are named. */
+	readonly #media: string[] = [];
 
 	#headLine(line: (typeof HEAD_LINES)[number], rest: string, from: number): void {
-		const found = line.read(rest, from, this.#media());
-		const { techniques = [], media = [], choices = [], changed = [] } = found;
-		this.head = {
-			...this.head,
-			...found,
-			...(choices.length ? { choices: [...(this.head.choices ?? []), ...choices] } : {}),
-			...(changed.length ? { changed: [...(this.head.changed ?? []), ...changed] } : {}),
-			...(techniques.length ? { techniques: [...(this.head.techniques ?? []), ...techniques] } : {}),
-			...(media.length ? { media: [...(this.head.media ?? []), ...media] } : {})
-		};
+		const found = line.read(rest, from, this.#media);
+		const listed = Object.entries(this.#lists).flatMap(([name, list]) => {
+			const more: readonly unknown[] = found[name as keyof Lists] ?? [];
+			if (more.length) (list as unknown[]).push(...more);
+			if (name === 'media') this.#media.push(...(found.media ?? []).map((m) => m.id));
+			return list.length ? [[name, list]] : [];
+		});
+		this.head = { ...this.head, ...found, ...Object.fromEntries(listed) };
 	}
 	/** @throws {Misread} caught by whoever reads the text: it becomes a trouble of its line */
 	#phase(rest: string, from: number): void {
@@ -243,9 +253,11 @@ class Parser {
 
 /**
  * Reads a text of the notation: a whole sequence, or some lines of one. It reads on after a trouble and names all of them.
- * @param text at most a few megabytes; lines end with a line feed, with or without a carriage return
+ * @param text what is more than `TEXT_LIMITS` is refused before it is read; lines end with a line feed, with or without a carriage return
  */
 export function parse(text: string, options: ParseOptions = {}): Parsed {
+	const refused = tooMuch(text);
+	if (refused) return { head: {}, phases: [], troubles: [refused] };
 	const parser = new Parser(options);
 	const lines = text.split('\n');
 	for (let i = 0; i < lines.length && parser.troubles.length < MAX_TROUBLES; i++)

@@ -35,33 +35,44 @@ export class Misread extends Error {
 
 /** Quotation marks that mail programs put in the place of straight ones, each with what may close it. */
 const QUOTES: Record<string, string> = { '“': '”“', '„': '“”', '«': '»' };
-const WORD = /^\p{L}[\p{L}\d_]*(?:[-:’'][\p{L}\d_]+)*/u;
-const NUMBER = /^\d+(?:\.\d+)?(?:e[+-]?\d+)?/;
+const WORD = /\p{L}[\p{L}\d_]*(?:[-:’'][\p{L}\d_]+)*/uy;
+const NUMBER = /\d+(?:\.\d+)?(?:e[+-]?\d+)?/y;
+const SPACE = /[\s\u200b\ufeff]+/y;
+const STRAIGHT = /"(?:[^"\\]|\\.)*"/y;
+/** What of a pattern stands at a place of a line. It is looked for there only, and the rest of the line is not copied. */
+function standsAt(pattern: RegExp, line: string, at: number): string | undefined {
+	pattern.lastIndex = at;
+	return pattern.exec(line)?.[0];
+}
+
+/** Most tokens of a line: a step of 40 places with all its clauses has about 300. */
+const MAX_TOKENS = 4000;
 
 /**
  * A quoted text from its opening mark: what it says, and its length in the line.
  * @throws {Misread} where the text does not end or is none
  */
-function quoted(rest: string, column: number): { value: string; length: number } {
-	const closers = QUOTES[rest[0]!];
+function quoted(line: string, at: number): { value: string; length: number } {
+	const open = () => new Misread('This text is opened and never closed.', at + 1, line.length + 1, ['a closing "']);
+	const closers = QUOTES[line[at]!];
 	if (closers) {
-		const end = [...rest].findIndex((c, i) => i > 0 && closers.includes(c));
-		if (end < 0)
-			throw new Misread('This text is opened and never closed.', column, column + rest.length, ['a closing "']);
-		return { value: rest.slice(1, end), length: end + 1 };
+		const ends = [...closers].map((c) => line.indexOf(c, at + 1)).filter((end) => end >= 0);
+		if (!ends.length) throw open();
+		const end = Math.min(...ends);
+		return { value: line.slice(at + 1, end), length: end - at + 1 };
 	}
-	const found = /^"(?:[^"\\]|\\.)*"/.exec(rest)?.[0];
-	if (!found) throw new Misread('This text is opened and never closed.', column, column + rest.length, ['a closing "']);
+	const found = standsAt(STRAIGHT, line, at);
+	if (!found) throw open();
 	try {
 		return { value: JSON.parse(found) as string, length: found.length };
 	} catch {
-		throw new Misread('A sign in this text has a backslash that means nothing.', column, column + found.length, [
+		throw new Misread('A sign in this text has a backslash that means nothing.', at + 1, at + 1 + found.length, [
 			'\\" for a quotation mark, \\n for a new line, \\\\ for a backslash'
 		]);
 	}
 }
 
-/** The tokens of a line. @throws {Misread} at a sign that has no meaning, or a text that is never closed */
+/** The tokens of a line. @throws {Misread} at a sign that has no meaning, a text that is never closed, or where there are too many */
 export function tokensOf(line: string, from = 0): Token[] {
 	const tokens: Token[] = [];
 	let at = from;
@@ -70,23 +81,21 @@ export function tokensOf(line: string, from = 0): Token[] {
 		at += length;
 	};
 	while (at < line.length) {
-		const rest = line.slice(at);
-		const word = WORD.exec(rest)?.[0];
-		const number = NUMBER.exec(rest)?.[0];
-		if (/^[\s\u200b\ufeff]/.test(rest)) at += 1;
+		if (tokens.length >= MAX_TOKENS)
+			throw new Misread(`At most ${MAX_TOKENS} words and signs are read in a line.`, at + 1, line.length + 1);
+		const sign = line[at]!;
+		const space = standsAt(SPACE, line, at);
+		const word = space ? undefined : standsAt(WORD, line, at);
+		const number = space || word ? undefined : standsAt(NUMBER, line, at);
+		if (space) at += space.length;
 		else if (word) push('word', word, word.length);
 		else if (number) push('number', number, number.length);
-		else if (rest[0] === '"' || QUOTES[rest[0]!]) {
-			const { value, length } = quoted(rest, at + 1);
+		else if (sign === '"' || QUOTES[sign]) {
+			const { value, length } = quoted(line, at);
 			push('text', value, length);
-		} else if ('>+,()×°→–-'.includes(rest[0]!))
-			push('sign', rest[0] === '→' ? '>' : rest[0] === '–' ? '-' : rest[0]!, 1);
+		} else if ('>+,()×°→–-'.includes(sign)) push('sign', sign === '→' ? '>' : sign === '–' ? '-' : sign, 1);
 		else
-			throw new Misread(`“${rest[0]}” means nothing here.`, at + 1, at + 2, [
-				'a place',
-				'a comma',
-				'a text in "quotes"'
-			]);
+			throw new Misread(`“${sign}” means nothing here.`, at + 1, at + 2, ['a place', 'a comma', 'a text in "quotes"']);
 	}
 	return tokens;
 }

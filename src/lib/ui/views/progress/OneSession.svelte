@@ -203,9 +203,7 @@
 					</dd>{/if}
 				<dt>Card</dt>
 				<dd>
-					<PictureMenu label="Save the card of this session" title="session card" picture={card}
-						><ImageDown size={17} /></PictureMenu
-					>
+					<PictureMenu label="Save the card of this session" title="session card" picture={card}><ImageDown size={17} /></PictureMenu>
 				</dd>
 				<dt>Record</dt>
 				<dd><a class="dotted" href={sessionAt(chosen.id)}>open to complete or correct</a></dd>
