@@ -14,8 +14,8 @@ import { problemOf, refuse, type Mendable, type Parsed, type Problem } from '../
 import { MAX_BACKUP_BYTES, MAX_BACKUP_JSON_BYTES } from '../readJson';
 import { BACKUP_FILES, BACKUP_JSON } from './backupSchema';
 
-// It runs in a worker already.
-configure({ useWebWorkers: false });
+// It runs in a worker already; the browser’s own packing needs no WebAssembly, which the policy of the worker forbids.
+configure({ useWebWorkers: false, useCompressionStream: true });
 
 /** Name of the list of all that a backup holds, with the digest of each. */
 export const BACKUP_MANIFEST = 'manifest.json';
@@ -34,8 +34,6 @@ const MARK = 'sha256:';
 const TAIL_BYTES = MARK.length + 64;
 const ascii = { to: new TextEncoder(), from: new TextDecoder() };
 
-/** Packs texts hard enough: a little more than half as large as the tightest, several times as fast. */
-const LEVEL = 3;
 const AGAIN = 'Export the backup again, or choose another file.';
 
 /** Takes what a zip writes; its last bytes, a comment of the same length, are held back and become its digest. */
@@ -60,6 +58,9 @@ function withDigest(onchunk: (bytes: Uint8Array) => void) {
 		end: () => onchunk(ascii.to.encode(MARK + bytesToHex(whole.digest())))
 	};
 }
+
+/** Bytes that are packed already are stored as they are. */
+const STORED = { compressionMethod: 0 } as const;
 
 /** A backup as it is written: entry by entry, none of them in memory longer than it takes. */
 export class ArchiveWriter {
@@ -90,17 +91,17 @@ export class ArchiveWriter {
 				to.enqueue(piece);
 			}
 		});
-		await this.#zip.add(name, { readable }, { level: LEVEL });
+		await this.#zip.add(name, { readable });
 		this.#listed.push({ name, bytes, sha256: bytesToHex(digest.digest()) });
 	}
 	/** Bytes that are packed already, as pictures are. */
 	async addBytes(name: string, bytes: Uint8Array): Promise<void> {
-		await this.#zip.add(name, new Uint8ArrayReader(bytes), { level: 0 });
+		await this.#zip.add(name, new Uint8ArrayReader(bytes), STORED);
 		this.#listed.push({ name, bytes: bytes.length, sha256: bytesToHex(sha256(bytes)) });
 	}
 	async close(): Promise<void> {
 		const manifest = JSON.stringify({ format: MANIFEST_FORMAT, version: 1, files: this.#listed });
-		await this.#zip.add(BACKUP_MANIFEST, new Uint8ArrayReader(ascii.to.encode(manifest)), { level: LEVEL });
+		await this.#zip.add(BACKUP_MANIFEST, new Uint8ArrayReader(ascii.to.encode(manifest)));
 		await this.#zip.close(new Uint8Array(TAIL_BYTES));
 		this.#out.end();
 	}

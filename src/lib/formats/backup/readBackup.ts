@@ -14,7 +14,7 @@ import {
 } from '../problem';
 import { MAX_BACKUP_JSON_BYTES, readJson, versionOf } from '../readJson';
 import { openArchive, type Archive } from './archive';
-import { BACKUP_FILES, BACKUP_FORMAT, BACKUP_JSON, outlineSchema, type Rows } from './backupSchema';
+import { BACKUP_FILES, BACKUP_FORMAT, outlineSchema, type Rows } from './backupSchema';
 import { crossProblems, withoutFaults } from './crossChecks';
 
 export interface Backup {
