@@ -11,7 +11,7 @@ export default {
 		// It is registered once the page is there (`state/updates.ts`): it fetches the whole application.
 		serviceWorker: { register: false },
 		// Asked in `hooks.server.ts`: there a program that says no origin is served.
-		csrf: { checkOrigin: false },
+		csrf: { trustedOrigins: ['*'] },
 		// Absolute asset paths, so that one cached shell can answer every address offline.
 		paths: { relative: false },
 		csp: {

@@ -5,7 +5,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
 import { agree } from '../steps.mjs';
-import { everything, faultsIn } from './parts.mjs';
+import { chance, everything, faultsIn } from './parts.mjs';
 import { mutated, PLACE } from './requests.mjs';
 
 const mutations = fc.array(
@@ -18,21 +18,37 @@ const mutations = fc.array(
 	{ minLength: 1, maxLength: 3 }
 );
 
+/** Files in each of which one bit is another one. */
+const FLIPS = 60;
+
 export async function tortureByImports({ base, seed, until }) {
 	const faults = [];
 	const browser = await chromium.launch(launchOptions());
-	let [files, refused, mended, taken] = [0, 0, 0, 0];
+	let [files, refused, mended, taken, flips] = [0, 0, 0, 0, 0];
 	try {
 		const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 		await page.goto(`${base}/exchange`);
 		await agree(page);
 		const waiting = page.waitForEvent('download');
 		await page.getByRole('button', { name: 'Export all' }).click();
-		const zip = unzipSync(readFileSync(await (await waiting).path()));
+		const whole = readFileSync(await (await waiting).path());
+		const zip = unzipSync(whole);
 		const text = strFromU8(zip['backup.json']);
 		const preview = page.getByRole('region', { name: 'What the file would do' });
 		const alert = page.getByRole('alert');
 		let before = JSON.stringify(await everything(page));
+		// One bit of the file is another one, anywhere: said, and nothing is written.
+		const dice = chance(seed);
+		for (; flips < FLIPS; flips++) {
+			const buffer = Buffer.from(whole);
+			const bit = dice.below(8 * buffer.length);
+			buffer[bit >> 3] ^= 1 << (bit & 7);
+			await page.locator('input[type=file]').setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer });
+			await preview.or(alert).first().waitFor();
+			if (!(await alert.isVisible()))
+				faults.push(`bit ${bit} of ${8 * buffer.length} is another one, and it is read as good`);
+		}
+		if (JSON.stringify(await everything(page)) !== before) faults.push('a damaged file wrote');
 		for (let batch = 0; Date.now() < until; batch++)
 			for (const list of fc.sample(mutations, { seed: seed + batch, numRuns: 20 })) {
 				if (Date.now() >= until) break;
@@ -49,7 +65,7 @@ export async function tortureByImports({ base, seed, until }) {
 					await preview.waitFor();
 					mended++;
 				}
-				const bring = preview.getByRole('button', { name: 'Import' });
+				const bring = preview.getByRole('button', { name: /^Import\b/ });
 				if (await bring.isVisible()) {
 					await bring.click();
 					await page.getByText(/records? (is|are) in\./).waitFor();
@@ -62,5 +78,5 @@ export async function tortureByImports({ base, seed, until }) {
 	} finally {
 		await browser.close();
 	}
-	return { figures: { files, refused, 'of them mended': mended, 'brought in': taken }, faults };
+	return { figures: { 'bits flipped': flips, files, refused, 'of them mended': mended, 'brought in': taken }, faults };
 }
