@@ -84,6 +84,20 @@ describe('broken off', () => {
 		}
 	});
 
+	test('what another window writes while the records move is taken over too', async () => {
+		await fillDemo();
+		const beside = window().records();
+		const { lock } = window();
+		let written: Promise<unknown> | null = null;
+		await lock.putOn(await lock.prepare(PASS), PASS, 10, {
+			onrows: () => (written ??= beside.repo.addClient({ id: 'late', name: 'Lamp 15' }))
+		});
+		await written;
+		const next = window();
+		await next.lock.open(PASS);
+		expect((await next.records().repo.clients()).map((c) => c.name)).toContain('Lamp 15');
+	});
+
 	test('before what was left is deleted: it is deleted at the next start', async () => {
 		await fillDemo();
 		for (const putOn of [true, false]) {

@@ -67,6 +67,16 @@ describe('what lies on the disk', () => {
 		expect(text).not.toContain('"zone"');
 	});
 
+	test('no two rows are sealed by the same chance: each has a nonce of its own', async () => {
+		await fillDemo();
+		await locked();
+		const nonces = rowsOf(await raw()).map((row) =>
+			(row as unknown as { sealed: { iv: Uint8Array } }).sealed.iv.join()
+		);
+		expect(nonces.length).toBeGreaterThan(100);
+		expect(new Set(nonces).size).toBe(nonces.length);
+	});
+
 	test('a key in the clear is only what a table is searched by', () => {
 		expect(clearPart('clients', { id: 'c', revision: 3, name: 'Lamp', updatedAt: NOW, note: 'n' })).toEqual({
 			id: 'c',
