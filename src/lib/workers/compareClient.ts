@@ -5,7 +5,7 @@ import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { CompareWorker } from './protocol';
 
-const open = () => openWorker(script, 'wasm');
+const open = () => openWorker(script, 'flow');
 
 /** One core is left to the page. */
 const workersHere = (): number => Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1);

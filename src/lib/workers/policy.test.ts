@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { workerAnswer, WORKER_POLICIES } from './policy';
 
-const SCRIPT = '/_app/immutable/workers/tide.worker-abc_1.js';
+const SCRIPT = '/_app/immutable/workers/exchange.worker-abc_1.js';
 
 test('a worker is brought under its policy, and only WebAssembly’s own policy allows it', async () => {
 	const plain = workerAnswer('plain', SCRIPT)!;
@@ -11,6 +11,12 @@ test('a worker is brought under its policy, and only WebAssembly’s own policy 
 	expect(workerAnswer('wasm', detector)!.headers.get('content-security-policy')).toContain('wasm-unsafe-eval');
 	// WebAssembly is for the one that needs it, and that one has no other policy.
 	expect(workerAnswer('wasm', SCRIPT)).toBeNull();
+	for (const name of ['tide', 'compare']) {
+		const flow = `/_app/immutable/workers/${name}.worker-abc_1.js`;
+		expect(workerAnswer('flow', flow)!.headers.get('content-security-policy')).toContain('wasm-unsafe-eval');
+		for (const policy of ['plain', 'wasm']) expect(workerAnswer(policy, flow)).toBeNull();
+	}
+	expect(workerAnswer('flow', detector)).toBeNull();
 	expect(workerAnswer('plain', detector)).toBeNull();
 	for (const policy of Object.values(WORKER_POLICIES)) expect(policy).toContain("default-src 'none'");
 });

@@ -4,15 +4,20 @@
  */
 export const WORKER_POLICIES = {
 	plain: "default-src 'none'; script-src 'self'; connect-src 'self'",
-	wasm: "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'"
+	wasm: "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'",
+	flow: "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'"
 } as const;
 export type WorkerPolicy = keyof typeof WORKER_POLICIES;
 
 /** Where the scripts of workers lie in the built application. */
 const SCRIPT = /^\/_app\/immutable\/workers\/[\w.-]+\.js$/;
-/** Scripts that need WebAssembly, and the policy that lets them: nothing else is served under it. */
-const DETECTOR = /^\/_app\/immutable\/workers\/detector\.worker-[\w-]+\.js$/;
-const mayHave = (policy: WorkerPolicy, script: string): boolean => (policy === 'wasm') === DETECTOR.test(script);
+/** Workers that need WebAssembly, each under the policy that is theirs: nothing else is served under it. */
+const THEIRS: Partial<Record<WorkerPolicy, RegExp>> = {
+	wasm: /\/detector\.worker-[\w-]+\.js$/,
+	flow: /\/(?:tide|compare)\.worker-[\w-]+\.js$/
+};
+const mayHave = (policy: WorkerPolicy, script: string): boolean =>
+	THEIRS[policy]?.test(script) ?? !Object.values(THEIRS).some((theirs) => theirs.test(script));
 export const isPolicy = (name: string): name is WorkerPolicy => Object.hasOwn(WORKER_POLICIES, name);
 
 /** The answer that brings a worker: its script, under a policy; null for anything that is no script of a worker. */

@@ -5,7 +5,7 @@ import { openWorker } from './openWorker';
 import { Lifeline } from './lifeline';
 import type { TideRequest, TideWorker } from './protocol';
 
-const open = () => openWorker(script, 'wasm');
+const open = () => openWorker(script, 'flow');
 
 /** Runs sequences in a worker. While one runs, only the latest of those that come is kept: it is the one that counts. */
 export class TideClient {
