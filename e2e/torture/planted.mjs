@@ -49,11 +49,15 @@ try {
 		const tests = FOUND_BY[name];
 		if (!tests) throw new Error(`nobody says what finds ${name}`);
 		must(git('apply', `${patches}${name}.patch`), `${name} cannot be planted any more`);
-		const { status, stdout, stderr } = spawnSync(join(copy, 'node_modules/.bin/vitest'), ['run', '--bail', '1', ...tests], {
-			cwd: copy,
-			encoding: 'utf8',
-			env: { ...process.env, NO_COLOR: '1' }
-		});
+		const { status, stdout, stderr } = spawnSync(
+			join(copy, 'node_modules/.bin/vitest'),
+			['run', '--bail', '1', ...tests],
+			{
+				cwd: copy,
+				encoding: 'utf8',
+				env: { ...process.env, NO_COLOR: '1' }
+			}
+		);
 		// A test has to fail; that the tests cannot run at all finds nothing.
 		const failed = / FAIL .*? > (.*)/.exec(stdout + stderr)?.[1];
 		if (status === 0 || !failed) missed++;
