@@ -94,7 +94,7 @@ test('WebAssembly runs in a worker whose policy allows it, and in no other; the 
 	page
 }) => {
 	// A script of a worker that tells whether it may compile the smallest module there is.
-	await page.route('**/_app/immutable/workers/probe.js', (route) =>
+	await page.route(/\/_app\/immutable\/workers\/(detector|tide|probe)\.worker-x\.js$/, (route) =>
 		route.fulfill({
 			contentType: 'text/javascript',
 			body: 'WebAssembly.compile(new Uint8Array([0,97,115,109,1,0,0,0])).then(() => postMessage("ran"), (e) => postMessage("refused " + e.name));'
@@ -103,17 +103,18 @@ test('WebAssembly runs in a worker whose policy allows it, and in no other; the 
 	const answer = await page.goto('/');
 	expect(answer!.headers()['permissions-policy']).toContain('camera=(self)');
 	expect(answer!.headers()['content-security-policy']).not.toContain('wasm');
-	const tried = (policy: string) =>
+	const tried = (policy: string, of: string) =>
 		page.evaluate(
-			(name) =>
+			([name, worker_]) =>
 				new Promise((done) => {
-					const script = encodeURIComponent('/_app/immutable/workers/probe.js');
+					const script = encodeURIComponent(`/_app/immutable/workers/${worker_}.worker-x.js`);
 					const worker = new Worker(`/workers/${name}?of=${script}`, { type: 'module' });
 					worker.onmessage = (e) => done(e.data);
 					worker.onerror = (e) => done(`failed ${e.message}`);
 				}),
-			policy
+			[policy, of] as const
 		);
-	expect(await tried('wasm')).toBe('ran');
-	expect(await tried('plain')).toBe('refused CompileError');
+	expect(await tried('wasm', 'detector')).toBe('ran');
+	expect(await tried('flow', 'tide')).toBe('ran');
+	expect(await tried('plain', 'probe')).toBe('refused CompileError');
 });
