@@ -1,4 +1,5 @@
-import { Lock, TooEarly, type Moving, type Prepared } from '../store/lock/lock';
+import { Lock, type Moving, type Prepared } from '../store/lock/lock';
+import { TooEarly } from '../store/lock/refusals';
 import { stillToWait, type LockRow } from '../store/lock/lockRow';
 import { WrongPassphrase } from '../store/lock/sealing';
 import { Tabs, type Said } from '../store/lock/tabs';

@@ -1,4 +1,4 @@
-import { problemOf } from '../store/lock/lock';
+import { problemOf } from '../store/lock/refusals';
 import type { LockRow } from '../store/lock/lockRow';
 import { LockWork } from './lockWork.svelte';
 

@@ -1,4 +1,4 @@
-import { MIN_PASSPHRASE, problemOf } from '../store/lock/lock';
+import { MIN_PASSPHRASE, problemOf } from '../store/lock/refusals';
 import { IDLE_MINUTES } from '../store/lock/lockRow';
 import type { Prepared } from '../store/lock/lock';
 import type { Tried } from '../store/lock/moving';

@@ -7,8 +7,8 @@ import type { SoftTideDb } from './db';
 
 /** Records read at a time. */
 const PAGE = 500;
-/** Pictures read at a time. */
-const PAGE_OF_BYTES = 8;
+/** Records with bytes that are read or written at a time: more are too much for a memory. */
+export const PAGE_OF_BYTES = 8;
 
 /** All records of a database by the page, in the order of their ids. */
 export const pagesFrom = (db: SoftTideDb): Pages =>

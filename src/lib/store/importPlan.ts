@@ -8,6 +8,7 @@ import type { Sequence } from '../core/sequence/sequence.schema';
 import { rowsOf, type SomeRows } from '../formats/backup/backupSchema';
 import type { ImportEffect, ImportPreview } from '../formats/backup/importPreview';
 import type { Problem } from '../formats/problem';
+import { PAGE_OF_BYTES } from './backup';
 import { tableOf, type SoftTideDb } from './db';
 import { secondVersionOf, type Stamp } from './saveRecord';
 
@@ -113,8 +114,9 @@ export async function applyImport(
 	stamp: Stamp,
 	onrecords: (count: number) => void = () => {}
 ): Promise<void> {
-	const brought = await bringBytes(db, plan, onrecords);
+	const brought = new Map<string, string[]>();
 	try {
+		await bringBytes(db, plan, onrecords, brought);
 		await bringRecords(db, plan, stamp, onrecords);
 	} catch (error) {
 		for (const [table, ids] of brought) await (db.table(table) as Table<StoredRecord, string>).bulkDelete(ids);
@@ -122,19 +124,18 @@ export async function applyImport(
 	}
 }
 
-/** Records with bytes that are written at a time. */
-const PAGE_OF_BYTES = 8;
 /**
  * Files come first, a few at a time: all of them at once are more than a browser holds. Nothing speaks of them yet; where the
- * records are then not written, they go again. @returns what was not there, by its table
+ * records are then not written, or not all of the files, they go again.
+ * @param brought takes the ids of those that were not there, by their table
  */
 async function bringBytes(
 	db: SoftTideDb,
 	{ records, bytesOf }: ImportPlan,
-	onrecords: (count: number) => void
-): Promise<Map<string, string[]>> {
-	const brought = new Map<string, string[]>();
-	if (!bytesOf) return brought;
+	onrecords: (count: number) => void,
+	brought: Map<string, string[]>
+): Promise<void> {
+	if (!bytesOf) return;
 	for (const kind of allKinds().filter((k) => k.bytes)) {
 		const table = db.table(kind.table) as Table<StoredRecord, string>;
 		const mine = records.filter((r) => r.kind === kind.id && r.effect !== 'skipped');
@@ -149,7 +150,6 @@ async function bringBytes(
 			onrecords(page.length);
 		}
 	}
-	return brought;
 }
 
 async function bringRecords(

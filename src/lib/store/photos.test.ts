@@ -5,6 +5,7 @@ import { readBackup } from '../formats/backup/readBackup';
 import { backupOf } from '../formats/backup/writeBackup';
 import { everything } from './backup';
 import { makeDb, type SoftTideDb } from './db';
+import { applyImport, planImport } from './importPlan';
 import type { NewPhoto, PictureFile } from './photos';
 import { Repository } from './repository';
 
@@ -83,4 +84,25 @@ test('a backup holds pictures and points, and reads as the same', async () => {
 	const read = await readBackup(await backupOf(NOW, rows));
 	expect(read.ok && read.value.rows.photo).toEqual(rows.photo);
 	expect(read.ok && read.value.rows.binary).toEqual(rows.binary);
+});
+
+test('an import whose files cannot all be read leaves none of them, and nothing else', async () => {
+	const repo = repository();
+	await repo.saveClient(client);
+	for (const n of [1, 2, 3, 4, 5]) await repo.photos.add(taken(), picture(10 + n), picture(20 + n));
+	const read = await readBackup(await backupOf(NOW, await everything(db)), { letGo: true });
+	if (!read.ok) throw new Error(JSON.stringify(read.problems));
+	await db.delete();
+	await db.open();
+	const { rows, bytesOf } = read.value;
+	let asked = 0;
+	// The first page of files is written before the one that cannot be read.
+	const broken = (id: string) => (++asked > 9 ? Promise.reject(new Error('damaged')) : bytesOf(id));
+	const stamp = { now: NOW, newId: () => 'new' };
+	await expect(applyImport(db, await planImport(db, rows, () => {}, broken), stamp)).rejects.toThrow('damaged');
+	expect(asked).toBe(10);
+	for (const table of ['binaries', 'photos', 'clients']) expect(await db.table(table).count(), table).toBe(0);
+	await applyImport(db, await planImport(db, rows, () => {}, bytesOf), stamp);
+	expect((await everything(db)).binary!.every((b) => b.bytes.length > 0)).toBe(true);
+	expect(await db.table('binaries').count()).toBe(10);
 });

@@ -11,7 +11,7 @@ import {
 } from '@zip.js/zip.js';
 import { z } from 'zod';
 import { problemOf, refuse, type Mendable, type Parsed, type Problem } from '../problem';
-import { MAX_BACKUP_BYTES, MAX_BACKUP_JSON_BYTES } from '../readJson';
+import { MAX_BACKUP_BYTES, MAX_BACKUP_JSON_BYTES, readJson } from '../readJson';
 import { BACKUP_FILES, BACKUP_JSON } from './backupSchema';
 
 // It runs in a worker already; the browser’s own packing needs no WebAssembly, which the policy of the worker forbids.
@@ -224,16 +224,10 @@ async function unpacked(file: Blob, fits: boolean): Promise<Parsed<Archive>> {
 }
 
 function manifestIn(bytes: Uint8Array): readonly Listed[] {
-	const read = ManifestSchema.safeParse(parsed(ascii.from.decode(bytes)));
+	const raw = readJson(ascii.from.decode(bytes), 2);
+	const read = ManifestSchema.safeParse(raw.ok ? raw.value : null);
 	if (!read.success) throw new Error(damaged(BACKUP_MANIFEST));
 	return read.data.files;
-}
-function parsed(text: string): unknown {
-	try {
-		return JSON.parse(text);
-	} catch {
-		return null;
-	}
 }
 
 /** What of the archive is not what its list says, or what its digest was made of. */

@@ -1,13 +1,12 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { describe, expect, test, vi } from 'vitest';
-import type { StoredRecord } from '../../core/records/record';
 import { everything } from '../backup';
-import { MIN_PASSPHRASE, problemOf, TooEarly } from './lock';
+import { MIN_PASSPHRASE, problemOf, TooEarly } from './refusals';
 import { copyOf, databases, readLock, stillToWait, waitAfter } from './lockRow';
 import { isSealed } from './sealedRow';
 import { WrongPassphrase } from './sealing';
-import { at, eachOnItsOwn, fillDemo, later, locked, opened, PASS, raw, rowsOf, window } from './testing';
+import { at, eachOnItsOwn, fillDemo, inOrder, later, locked, opened, PASS, raw, rowsOf, window } from './testing';
 import { RowsDamaged } from './vault';
 
 eachOnItsOwn();
@@ -21,14 +20,6 @@ const killedAt = (page: number) => {
 		if (++pages === page) throw new Killed();
 	};
 };
-/** A sealed store has an order of its own for names that are made of content. */
-const inOrder = (rows: object) =>
-	Object.fromEntries(
-		Object.entries(rows).map(([kind, list]) => [
-			kind,
-			(list as StoredRecord[]).toSorted((a, b) => (a.id < b.id ? -1 : 1))
-		])
-	);
 const ended = (work: Promise<unknown>) =>
 	work.then(
 		() => true,

@@ -58,7 +58,8 @@ async function checked(read: () => Promise<unknown>): Promise<LockRow | EarlierL
 		return null;
 	}
 }
-const isEarlier = (row: LockRow | EarlierLock): row is EarlierLock => !('format' in row);
+/** A lock whose rows lie as an earlier version left them. */
+export const isEarlier = (row: LockRow | EarlierLock): row is EarlierLock => !('format' in row);
 
 /** What was found: a lock and the other one of its two copies where they differ; or that sealed records are there and no lock. */
 export interface FoundLock {

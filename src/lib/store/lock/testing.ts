@@ -67,6 +67,14 @@ export async function raw(of?: string): Promise<Record<string, StoredRecord[]>> 
 	db.close();
 	return rows as unknown as Record<string, StoredRecord[]>;
 }
+/** A sealed store has an order of its own for names that are made of content: rows by their ids. */
+export const inOrder = (rows: object): Record<string, StoredRecord[]> =>
+	Object.fromEntries(
+		Object.entries(rows).map(([kind, list]) => [
+			kind,
+			(list as StoredRecord[]).toSorted((a, b) => (a.id < b.id ? -1 : 1))
+		])
+	);
 export const rowsOf = (rows: Record<string, StoredRecord[]>) => Object.values(rows).flat();
 export const stamp = { now: NOW, newId: () => `new-${n++}` };
 export async function fillDemo(of = at.name): Promise<void> {
