@@ -3,6 +3,7 @@
 import { parseArgs } from 'node:util';
 import { serveDemo } from '../../scripts/setup.mjs';
 import { tortureByBytes } from './bytes.mjs';
+import { tortureByDearest } from './dearest.mjs';
 import { tortureByImports } from './imports.mjs';
 import { tortureByKills } from './kills.mjs';
 import { tortureByQuota } from './quota.mjs';
@@ -20,6 +21,7 @@ const PARTS = [
 	['stage', 0.4, tortureStage],
 	['reads', 0.1, tortureReads],
 	['requests', 0.36, (o) => tortureRequests({ ...o, count: 100_000 })],
+	['dearest', 0.12, tortureByDearest],
 	['kills', 0.24, tortureByKills],
 	['tabs', 0.14, tortureByTabs],
 	['quota', 0.18, tortureByQuota],

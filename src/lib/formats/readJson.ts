@@ -17,14 +17,18 @@ const MAX_ENTRIES = 20_000;
  * @param wide how deep the long lists of the file lie: their length is checked elsewhere
  */
 function unwieldy(raw: unknown, wide: number): string | null {
-	const open: [value: object, depth: number][] = typeof raw === 'object' && raw !== null ? [[raw, 1]] : [];
-	for (let next = open.pop(); next; next = open.pop()) {
-		const [value, depth] = next;
+	// A floor at a time, so that no depth has to be remembered beside each value.
+	let floor: object[] = typeof raw === 'object' && raw !== null ? [raw] : [];
+	for (let depth = 1; floor.length; depth++) {
 		if (depth > MAX_DEPTH) return `It is nested more than ${MAX_DEPTH} times`;
-		const inner: unknown[] = Array.isArray(value) ? value : Object.values(value);
-		if (inner.length > MAX_ENTRIES && depth > wide)
-			return `A ${Array.isArray(value) ? 'list' : 'part'} of it has ${inner.length.toLocaleString('en')} entries; at most ${MAX_ENTRIES.toLocaleString('en')} are read`;
-		for (const v of inner) if (typeof v === 'object' && v !== null) open.push([v, depth + 1]);
+		const below: object[] = [];
+		for (const value of floor) {
+			const inner: unknown[] = Array.isArray(value) ? value : Object.values(value);
+			if (inner.length > MAX_ENTRIES && depth > wide)
+				return `A ${Array.isArray(value) ? 'list' : 'part'} of it has ${inner.length.toLocaleString('en')} entries; at most ${MAX_ENTRIES.toLocaleString('en')} are read`;
+			for (const v of inner) if (typeof v === 'object' && v !== null) below.push(v);
+		}
+		floor = below;
 	}
 	return null;
 }

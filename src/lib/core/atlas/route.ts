@@ -32,6 +32,9 @@ function cost(from: PlaceId, to: PlaceId, cheek: CheekRoute): number {
 	return c;
 }
 
+/** Ways that were looked for: the atlas has a few thousand, however often a path asks. */
+const found = new Map<string, readonly PlaceId[]>();
+
 /**
  * The way from one place to another over the graph, both ends included, on one side of the body.
  * It fills the gaps of a path: "chin to below the ear" becomes
@@ -40,7 +43,16 @@ function cost(from: PlaceId, to: PlaceId, cheek: CheekRoute): number {
  * @returns the places in order; one place where both are the same
  * @throws {Error} if no way leads there: never for places of the atlas, whose graph is of one piece
  */
-export function route(from: PlaceId, to: PlaceId, preference: CheekRoute = 'either'): PlaceId[] {
+export function route(from: PlaceId, to: PlaceId, preference: CheekRoute = 'either'): readonly PlaceId[] {
+	const key = `${from}>${to}>${preference}`;
+	const known = found.get(key);
+	if (known) return known;
+	const way = searched(from, to, preference);
+	found.set(key, way);
+	return way;
+}
+
+function searched(from: PlaceId, to: PlaceId, preference: CheekRoute): PlaceId[] {
 	const best = new Map<PlaceId, number>([[from, 0]]);
 	const before = new Map<PlaceId, PlaceId>();
 	const open = new Set<PlaceId>([from]);

@@ -90,8 +90,6 @@ class Skin {
 	}
 }
 
-const allKeys = (zones: readonly ZoneId[], sides: readonly Side[]): Key[] =>
-	zones.flatMap((zone) => sides.map((side) => keyOf(zone, side)));
 const keysByPath = new WeakMap<readonly PlaceRef[], Map<string, readonly Key[]>>();
 
 /** The patches of skin under a path on some sides; face and neck where it names no place. Paths never change, so it is kept. */
@@ -106,7 +104,8 @@ function keysOf(
 	const name = sides.length === 2 ? 'both' : sides[0]!;
 	const known = bySides.get(name);
 	if (known) return known;
-	const keys = zonesUnder(path).flatMap(({ zone, own }) => allKeys([zone], own ? [own] : sides));
+	const keys: Key[] = [];
+	for (const { zone, own } of zonesUnder(path)) for (const side of own ? [own] : sides) keys.push(keyOf(zone, side));
 	bySides.set(name, keys);
 	return keys;
 }

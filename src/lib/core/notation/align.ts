@@ -33,22 +33,27 @@ export function alignLines(before: readonly string[], after: readonly string[], 
 		from[j] = i;
 		taken.add(i);
 	};
+	/** The lines that have no partner yet, by a name. */
+	const linesBy = (nameOf: (line: string) => string): Map<string, number[]> => {
+		const found = new Map<string, number[]>();
+		for (const [i, line] of before.entries()) {
+			if (taken.has(i)) continue;
+			const same = found.get(nameOf(line));
+			if (same) same.push(i);
+			else found.set(nameOf(line), [i]);
+		}
+		return found;
+	};
 	const kept = commonRun(before, after);
 	for (const [i, j] of kept) pair(i, j);
-	const free = new Map<string, number[]>();
-	before.forEach((line, i) => {
-		if (!taken.has(i)) free.set(line, [...(free.get(line) ?? []), i]);
-	});
+	const free = linesBy((line) => line);
 	after.forEach((line, j) => {
 		const i = from[j] === -1 ? free.get(line)?.shift() : undefined;
 		if (i !== undefined) pair(i, j);
 	});
 	// The same move on the same way, told otherwise.
 	const headOf = (line: string) => line.split(',', 1)[0]!;
-	const alike = new Map<string, number[]>();
-	before.forEach((line, i) => {
-		if (!taken.has(i)) alike.set(headOf(line), [...(alike.get(headOf(line)) ?? []), i]);
-	});
+	const alike = linesBy(headOf);
 	after.forEach((line, j) => {
 		const i = from[j] === -1 ? alike.get(headOf(line))?.shift() : undefined;
 		if (i !== undefined) pair(i, j);

@@ -16,7 +16,12 @@ export interface CheckAnswer {
 		readonly body: string;
 		readonly fix: string | null;
 	})[];
+	/** How many there are in all: more than are told where a sequence has more than `MOST_TOLD`. */
+	readonly findingsInAll: number;
 }
+
+/** Most findings that are told of one sequence, the gravest first (working value): nobody reads more, and each costs its words. */
+export const MOST_TOLD = 500;
 
 /** Timing, balance and findings of a sequence as plain data: the server's answer and, in the browser, the same. */
 export function checkAnswer(sequence: Sequence, context: JudgeInput): CheckAnswer {
@@ -32,10 +37,11 @@ export function checkAnswer(sequence: Sequence, context: JudgeInput): CheckAnswe
 			phases: Object.fromEntries(timing.phases)
 		},
 		balance: { overall: balance.overall, zones: Object.fromEntries(balance.zones) },
-		findings: findings.map((finding) => ({
+		findings: findings.slice(0, MOST_TOLD).map((finding) => ({
 			...finding,
 			...sentenceOf(finding),
 			fix: finding.fixable ? fixLabel(finding.ruleId) : null
-		}))
+		})),
+		findingsInAll: findings.length
 	};
 }

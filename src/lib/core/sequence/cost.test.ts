@@ -127,7 +127,7 @@ test('two thousand steps of ordinary doses are well within', () => {
 		step(
 			`s${i}`,
 			['chin', 'jawline', 'preauricular'],
-			i % 8 ? { ...ordinary, stations: undefined, lanes: 1 } : ordinary
+			i % 16 ? { ...ordinary, stations: undefined, lanes: 1 } : ordinary
 		)
 	);
 	expect(overLimits(sequenceOf(steps))).toEqual([]);

@@ -9,8 +9,8 @@ import {
 } from '../step/stepCost';
 import type { Step } from '../step/step.schema';
 
-/** Most of a whole sequence (working values): two thousand steps of ordinary doses stay below. */
-export const SEQUENCE_LIMITS: Cost = { stretches: 40_000, visits: 120_000, repetitions: 200_000, seconds: 48 * 3600 };
+/** Most of a whole sequence (working values): two thousand steps of ordinary doses stay below, and reckoning with them costs at most fifty ordinary sequences. */
+export const SEQUENCE_LIMITS: Cost = { stretches: 30_000, visits: 70_000, repetitions: 80_000, seconds: 48 * 3600 };
 
 /** What is asked of a sequence here: its steps. */
 interface Phases {

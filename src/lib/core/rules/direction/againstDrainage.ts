@@ -55,7 +55,7 @@ function waysBetween(from: PlaceId, to: PlaceId): readonly string[] {
 }
 
 /** Other paths for the stroke, the nearest to what was meant first. */
-function candidates(step: Step, context: JudgeContext): PlaceRef[][] {
+function candidates(step: Step, context: JudgeContext): (readonly PlaceRef[])[] {
 	const start = placeOf(step.places[0]!);
 	const end = placeOf(step.places.at(-1)!);
 	const receiver = mainReceiver(start);
@@ -88,7 +88,7 @@ export const againstDrainage: Rule = {
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
-		const good = candidates(step, context).find((places) => !badPair({ ...step, places, reverse: false }));
-		return good ? withPath(context, step, good, `Turn step ${finding.params.number} the way the fluid runs`) : null;
+		const good = candidates(step, context).find((places) => !badPair({ ...step, places: [...places], reverse: false }));
+		return good ? withPath(context, step, [...good], `Turn step ${finding.params.number} the way the fluid runs`) : null;
 	}
 };

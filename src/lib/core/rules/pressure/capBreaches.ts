@@ -29,7 +29,9 @@ function breachesOf(context: JudgeContext): Breaches {
 					seen.push(reason);
 					const params = { number, given, cap: level };
 					const finding = { stepIds: [step.id], place, params, severity, floor: severity };
-					found.set(reason, [...(found.get(reason) ?? []), finding]);
+					const alike = found.get(reason);
+					if (alike) alike.push(finding);
+					else found.set(reason, [finding]);
 				}
 			});
 		}
