@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { openNewestSession } from './steps.mjs';
 import { begin, beginDemo, DEMO_DB, demoURL, offer, recordsIn, saved } from './support';
 
 const DAWN = '/compose/demo-bakers-dawn';
@@ -25,7 +26,7 @@ test('what is removed in another window asks here: a sequence may go on as a new
 	await expect(other.getByLabel('Title of the sequence')).toHaveValue(/Baker/);
 	// A session that is open while its client is removed.
 	await page.goto(`${demoURL}/progress?client=demo-odile`);
-	await page.getByRole('link', { name: 'open to complete or correct' }).click();
+	await openNewestSession(page);
 	await page.getByLabel('Note for next time').waitFor();
 	await other.goto(`${demoURL}/clients/demo-odile`);
 	await other.getByRole('button', { name: 'Archive, export, remove' }).click();

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { sequenceOf, step } from '../src/lib/core/testing';
 import { writeSequenceFile } from '../src/lib/formats/sequenceFile';
+import { closeSession, openNewestSession } from './steps.mjs';
 import { begin, beginDemo, DEMO_DB, demoURL, offer, saved, tamper } from './support';
 
 const DAWN = '/compose/demo-bakers-dawn';
@@ -59,16 +60,16 @@ test('a session that cannot be closed for want of room stays, says why, keeps th
 		};
 	});
 	await beginDemo(page, '/progress?client=demo-odile');
-	await page.getByRole('link', { name: 'open to complete or correct' }).click();
+	await openNewestSession(page);
 	const note = page.getByLabel('Note for next time');
 	await note.waitFor();
 	await page.evaluate(() => ((window as { full?: boolean }).full = true));
 	await note.fill('Less oil next time');
-	await page.getByRole('button', { name: 'Close session' }).click();
+	await closeSession(page);
 	await expect(page.getByRole('alert')).toContainText(/full.*Export a backup/);
 	await expect(note).toHaveValue('Less oil next time');
 	await page.evaluate(() => ((window as { full?: boolean }).full = false));
-	await page.getByRole('button', { name: 'Close session' }).click();
+	await closeSession(page);
 	await expect(page).toHaveURL(/progress/);
 	await expect(page.getByRole('alert')).toHaveCount(0);
 	await expect(page.getByText('Less oil next time')).toBeVisible();

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { closeSession } from './steps.mjs';
 import { beginDemo, drag, place, saved, startSession } from './support';
 
 test('the first five minutes, as the README tells them', async ({ page }) => {
@@ -68,7 +69,7 @@ test('the first five minutes, as the README tells them', async ({ page }) => {
 	await page.getByRole('button', { name: /^Pause space/ }).click();
 	await page.getByRole('button', { name: /^End here/ }).click();
 	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
-	await page.getByRole('button', { name: 'Close session' }).click();
+	await closeSession(page);
 	await expect(page.getByRole('heading', { name: /Odile K\./ }).first()).toBeVisible();
 	// 7
 	await nav.getByRole('link', { name: 'Library' }).click();

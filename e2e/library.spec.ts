@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { newMedium } from './steps.mjs';
 import { beginDemo, demoURL, place, saved } from './support';
 
 test('a move is found by words, area, aim and goal, seen whole, and added to a sequence', async ({ page }) => {
@@ -102,8 +103,7 @@ test('a rule shows what breaks it and what mends it; a medium of her own is offe
 	await expect(page.getByRole('heading', { name: /^Lead outwards/ })).toBeVisible();
 
 	await page.goto(`${demoURL}/library/media`);
-	await page.getByRole('button', { name: 'A medium of mine' }).click();
-	const form = page.getByRole('form', { name: 'Your medium' });
+	const form = await newMedium(page);
 	await form.getByLabel('Name').fill('Plum oil');
 	await form.getByLabel('Half absorbed after, minutes').fill('500');
 	await form.getByRole('button', { name: 'Save' }).click();

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { keepVersion } from './steps.mjs';
 import { beginDemo, demoURL, expectAccessible, saved } from './support';
 
 test('several at once: changed, grouped, mirrored, moved; where a step cannot go a sentence says so', async ({
@@ -36,9 +37,7 @@ test('versions are kept, compared in words and gone back to; the history leads t
 	page
 }) => {
 	await beginDemo(page, '/compose/demo-three-minutes');
-	await page.getByRole('tab', { name: 'Sequence' }).click();
-	await page.getByLabel('Name of the version').fill('As it was');
-	await page.getByRole('button', { name: 'Save this version' }).click();
+	await keepVersion(page, 'As it was');
 	await page.locator('[data-row="s3"] [data-step-button]').click();
 	await page.keyboard.press('+');
 	await page.keyboard.press('d');

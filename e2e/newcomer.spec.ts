@@ -1,6 +1,7 @@
 import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { closeSession } from './steps.mjs';
 import { begin, choose, drag, place, saved, mend, startSession, skipUntil } from './support';
 
 test('from an empty start to a session, what changed, and all of it back from a file', async ({ page }) => {
@@ -99,7 +100,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 				/Graded: the left apple of the cheek from marked to slight; one pair of grades is not judged alone/
 			)
 		).toBeVisible();
-		await page.getByRole('button', { name: 'Close session' }).click();
+		await closeSession(page);
 		await expect(page.getByRole('heading', { name: 'Quay 3' })).toBeVisible();
 		const tape = page.getByRole('table', { name: /Tape distances/ });
 		await expect(tape).toContainText('104.0 to 99.0');

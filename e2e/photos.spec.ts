@@ -1,8 +1,16 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { beginDemo, demoURL, expectAccessible, recordsIn } from './support';
 
 const photosOf = (page: Parameters<typeof recordsIn>[0]) => recordsIn(page, 'soft-tide-demo', 'photos');
+
+/** The demo practice, in which points on photographs are suggested: until somebody turns it on, nothing of it is fetched. */
+async function withSuggestions(page: Page): Promise<void> {
+	await beginDemo(page, '/settings');
+	await expect(page.getByText(/cannot be read from the package that brings them/)).toBeVisible();
+	await page.getByRole('radio', { name: 'Suggest points' }).click();
+	await expect(page.getByRole('radio', { name: 'Suggest points' })).toBeChecked();
+}
 
 test('two photographs are compared: what it is about is said first, and only what is clear of the error is called changed', async ({
 	page
@@ -59,7 +67,8 @@ test('two photographs are compared: what it is about is said first, and only wha
 test('a photograph comes from a file without what the file says of place; its points are placed by keys alone', async ({
 	page
 }) => {
-	await beginDemo(page, '/progress/photos?client=demo-odile');
+	await withSuggestions(page);
+	await page.goto(`${demoURL}/progress/photos?client=demo-odile`);
 	await expect(page.getByText('No photograph yet.')).toBeVisible();
 	const files = page.locator('input[type=file]');
 	// What is no picture says so, and nothing is stored.
@@ -135,7 +144,8 @@ test('a photograph comes from a file without what the file says of place; its po
 });
 
 test('the simulated camera takes a face whose truth is known, after a countdown', async ({ page }) => {
-	await beginDemo(page, '/progress/photos?client=demo-odile');
+	await withSuggestions(page);
+	await page.goto(`${demoURL}/progress/photos?client=demo-odile`);
 	await page.getByRole('link', { name: 'Simulated camera' }).click();
 	await expect(page.getByRole('heading', { name: /Simulated camera: Odile K\., front/ })).toBeVisible();
 	await page.getByRole('slider', { name: 'Full under the eyes' }).fill('3');

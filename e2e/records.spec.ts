@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { closeSession, setMostSlides } from './steps.mjs';
 import { begin, beginDemo, demoURL, endSession } from './support';
 
 const fixture = (version: number) =>
@@ -52,9 +53,7 @@ test('a working value is set, judged by, told in words, kept over a reload and p
 	await firm.fill('3');
 	await firm.blur();
 	await expect(values.getByRole('alert')).toContainText('carotid sinus');
-	const rubbed = values.getByLabel('Sliding strokes over one place, times');
-	await rubbed.fill('10');
-	await rubbed.blur();
+	await setMostSlides(page, 10);
 	await expect(values.getByRole('button', { name: 'All as shipped (1 changed)' })).toBeVisible();
 	await page.goto(`${demoURL}/library/rules?rule=skin-rubbed`);
 	await expect(page.getByText('From 10 sliding strokes on')).toBeVisible();
@@ -84,7 +83,7 @@ test('tension is compared as puffiness is, in its own words, and the day is told
 	await expect(
 		page.getByRole('status').filter({ hasText: 'the tension of the left chewing muscle from hard to slight' })
 	).toBeVisible();
-	await page.getByRole('button', { name: 'Close session' }).click();
+	await closeSession(page);
 	await expect(page.getByRole('heading', { name: 'By tape' })).toBeVisible();
 	await page.getByRole('radio', { name: 'Tension' }).click();
 	await expect(page.getByRole('table', { name: /^Tension, from and to/ })).toContainText('4 to 1');

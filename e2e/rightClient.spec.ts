@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { closeSession } from './steps.mjs';
 import { beginDemo, DEMO_DB, demoURL, recordsIn, tamper } from './support';
 
 /** Reads of some tables fail from now on, as on a broken disk; of none: they are well again. */
@@ -275,7 +276,7 @@ test('on the stage: what is held acts once, all of it is taken back, a frozen pa
 	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
 	await page.getByRole('button', { name: 'Client’s wish' }).click();
 	await page.getByLabel('Note for next time').fill('warmer hands');
-	await page.getByRole('button', { name: 'Close session' }).click();
+	await closeSession(page);
 	await expect(page).toHaveURL(/progress/);
 	// What was learnt stands in Progress, and before the next session.
 	await expect(page.getByText('Ended early: client’s wish')).toBeVisible();

@@ -60,3 +60,39 @@ export async function changePassphrase(page, from, to) {
 	await page.getByLabel('New passphrase again').fill(to);
 	await page.getByRole('button', { name: 'Change it' }).click();
 }
+
+/** Keeps a version of the sequence that is open. @param {import('@playwright/test').Page} page @param {string} name */
+export async function keepVersion(page, name) {
+	await page.getByRole('tab', { name: 'Sequence' }).click();
+	await page.getByLabel('Name of the version').fill(name);
+	await page.getByRole('button', { name: 'Save this version' }).click();
+}
+
+/** How often a place may be rubbed before it is said, on the page of the settings. @param {import('@playwright/test').Page} page @param {number} most */
+export async function setMostSlides(page, most) {
+	const values = page.locator('#working-values');
+	const field = values.getByLabel('Sliding strokes over one place, times');
+	if (!(await field.isVisible())) await values.getByRole('button', { name: 'Limits of repeats and pace' }).click();
+	await field.fill(String(most));
+	await field.blur();
+}
+
+/** The newest session of the client whose Progress is open. @param {import('@playwright/test').Page} page */
+export const openNewestSession = (page) => page.getByRole('link', { name: 'open to complete or correct' }).click();
+
+/** Closes the session that is open. @param {import('@playwright/test').Page} page */
+export const closeSession = (page) => page.getByRole('button', { name: 'Close session' }).click();
+
+/** The form of a medium of one's own, on the page of the media. @param {import('@playwright/test').Page} page */
+export async function newMedium(page) {
+	await page.getByRole('button', { name: 'A medium of mine' }).click();
+	return page.getByRole('form', { name: 'Your medium' });
+}
+
+/** Writes at the end of the text beside the steps, in which a sequence that is open is written. @param {import('@playwright/test').Page} page @param {string} line */
+export async function writeLine(page, line) {
+	await page.getByRole('textbox', { name: 'The sequence as text' }).click();
+	await page.keyboard.press('Control+End');
+	await page.keyboard.type(line, { delay: 5 });
+	await page.keyboard.press('Escape');
+}

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { writeLine } from './steps.mjs';
 import { beginDemo, demoURL, expectAccessible, saved } from './support';
 
 test('a sequence as text beside the steps: both ways live, troubles by line and column, one undo', async ({ page }) => {
@@ -8,10 +9,7 @@ test('a sequence as text beside the steps: both ways live, troubles by line and 
 	await expect(text).toContainText('soft-tide notation 2');
 	await expect(page.getByText('In step with the list: 12 steps.')).toBeVisible();
 
-	await text.click();
-	await page.keyboard.press('Control+End');
-	await page.keyboard.type('drain chin > n:submandibular, index hook, 8 each side', { delay: 5 });
-	await page.keyboard.press('Escape');
+	await writeLine(page, 'drain chin > n:submandibular, index hook, 8 each side');
 	await expect(page.getByText('In step with the list: 13 steps.')).toBeVisible();
 	await expect(page.locator('[data-row]').last()).toContainText('index hook');
 

@@ -129,7 +129,10 @@ export const serverEnv = (port, demo) => ({
 });
 
 /** Builds the application and serves the demo practice for a script that drives a browser. Ends the process where it cannot. */
-export async function serveDemo() {
+export const serveDemo = () => serve(true);
+
+/** The same with the demo practice, or without. */
+export async function serve(demo) {
 	installPackages();
 	if (!ensureChromium()) process.exit(1);
 	if (!builtAlready() && run(bin('vite'), ['build', '--logLevel', 'error']) !== 0) process.exit(1);
@@ -137,7 +140,7 @@ export async function serveDemo() {
 	const server = spawn(process.execPath, [`${root}scripts/server.mjs`], {
 		cwd: root,
 		stdio: 'ignore',
-		env: { ...process.env, ...serverEnv(port, true) }
+		env: { ...process.env, ...serverEnv(port, demo) }
 	});
 	const base = `http://127.0.0.1:${port}`;
 	for (let i = 0; i < 50 && !(await fetch(`${base}/healthz`).catch(() => null))?.ok; i++)

@@ -79,6 +79,9 @@ const build = check('types', bin('svelte-check'), [
 const [built] = await Promise.all([build, lint]);
 unit();
 journeys(built);
+// The torture, short and the same each time: it would notice a part of it that does nothing any more.
+if (browser && built) await check('torture', process.execPath, ['e2e/torture/run.mjs', '--short']);
+else count(0, 1);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,5 +1,18 @@
 // What a practitioner does, over all kinds of records: each action says what it was told to be stored, and how to find it.
-import { addClient, openRecord, sequenceSaved, typeNote } from '../steps.mjs';
+import { readFileSync } from 'node:fs';
+import {
+	addClient,
+	closeSession,
+	keepVersion,
+	newMedium,
+	openNewestSession,
+	openRecord,
+	sequenceSaved,
+	setMostSlides,
+	typeNote,
+	writeLine
+} from '../steps.mjs';
+import { everything } from './parts.mjs';
 
 const CLIENT = 'demo-odile';
 const DAWN = 'demo-bakers-dawn';
@@ -43,7 +56,15 @@ const lastSession = (t) =>
 		.filter((s) => s.clientId === CLIENT && s.after)
 		.toSorted((a, b) => a.order - b.order)
 		.at(-1);
+const PICTURE = readFileSync(new URL('../../src/lib/demo/pictures/demo-svea-front-1.jpg', import.meta.url));
+/** Each photograph with the digests of its two files. */
+const picturesIn = (t) => {
+	const files = new Map(t.binaries.map((b) => [b.id, b.bytes]));
+	return t.photos.map((p) => `${p.id}: ${files.get(p.fileId)}, ${files.get(p.thumbId)}`);
+};
 const FIND = {
+	lines: (t) => steps(t).map((s) => s.note),
+	pictures: picturesIn,
 	note: (t) => t.clients.find((c) => c.id === CLIENT)?.note,
 	title: (t) => sequence(t)?.title,
 	pressure: (t) => steps(t)[4]?.pressure,
@@ -91,18 +112,43 @@ export const ACTIONS = {
 		await sequenceSaved(page);
 		model.ack('pressure');
 	},
+	async line(page, base, model, text) {
+		await compose(page, base);
+		await page.getByRole('tab', { name: 'Text' }).click();
+		const rows = await page.locator('[data-row]').count();
+		await writeLine(page, `\ndrain chin > n:submandibular, index hook, 8 each side, note "${text}"`);
+		await page.getByText(`In step with the list: ${rows + 1} steps.`).waitFor();
+		await page.waitForTimeout(500);
+		await sequenceSaved(page);
+		model.add('lines', text);
+	},
+	async picture(page, base, model) {
+		await page.goto(`${base}/progress/photos?client=${CLIENT}`);
+		await page.locator('input[type=file]').setInputFiles({ name: 'p.jpg', mimeType: 'image/jpeg', buffer: PICTURE });
+		const keep = page.getByRole('button', { name: 'Keep it all the same' });
+		const placed = page.getByRole('link', { name: /^Points on: Front/ });
+		const before = await placed.count();
+		await page.waitForFunction(
+			([n]) =>
+				[...document.querySelectorAll('a')].filter((a) =>
+					/^Points on: Front/.test(a.getAttribute('aria-label') ?? a.textContent)
+				).length > n ||
+				[...document.querySelectorAll('button')].some((b) => b.textContent.includes('Keep it all the same')),
+			[before]
+		);
+		if (await keep.isVisible()) await keep.click();
+		await placed.nth(before).waitFor();
+		for (const one of picturesIn(await everything(page))) model.add('pictures', one);
+	},
 	async keep(page, base, model, text) {
 		await compose(page, base);
-		await page.getByRole('tab', { name: 'Sequence' }).click();
-		await page.getByLabel('Name of the version').fill(text);
-		await page.getByRole('button', { name: 'Keep this' }).click();
+		await keepVersion(page, text);
 		await page.getByRole('region', { name: 'Versions' }).getByText(text).waitFor();
 		model.add('kept', text);
 	},
 	async medium(page, base, model, text) {
 		await page.goto(`${base}/library/media`);
-		await page.getByRole('button', { name: 'A medium of mine' }).click();
-		await page.getByRole('form', { name: 'Your medium' }).getByLabel('Name').fill(text);
+		await (await newMedium(page)).getByLabel('Name').fill(text);
 		await page.getByRole('button', { name: 'Save' }).click();
 		await page.getByRole('rowheader', { name: text }).waitFor();
 		model.add('media', text);
@@ -120,24 +166,23 @@ export const ACTIONS = {
 	},
 	async working(page, base, model, _text, dice) {
 		await page.goto(`${base}/settings`);
-		const values = page.locator('#working-values');
-		await values.getByRole('button', { name: 'Limits of dose and pace' }).click();
-		const field = values.getByLabel('Sliding strokes over one place, times');
 		const most = 20 + dice.below(60);
 		model.pend('slides', most);
-		await field.fill(String(most));
-		await field.blur();
-		await values.getByRole('button', { name: /^All as shipped/ }).waitFor();
+		await setMostSlides(page, most);
+		await page
+			.locator('#working-values')
+			.getByRole('button', { name: /^All as shipped/ })
+			.waitFor();
 		model.ack('slides');
 	},
 	async afterSession(page, base, model, text) {
 		await page.goto(`${base}/progress?client=${CLIENT}`);
-		await page.getByRole('link', { name: 'open to complete or correct' }).click();
+		await openNewestSession(page);
 		const field = page.getByLabel('Side effects, if any');
 		model.pend('after', text);
 		await field.fill(text);
 		await page.waitForTimeout(500);
-		await page.getByRole('button', { name: 'Close session' }).click();
+		await closeSession(page);
 		await page.waitForURL(/progress/);
 		model.ack('after');
 	}

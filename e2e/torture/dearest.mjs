@@ -57,7 +57,11 @@ function climbing(sequence, die, pool, places) {
 		tool: () =>
 			Object.assign(step, {
 				contact: 'tool',
-				tool: { ...(step.tool ?? {}), id: 'stone-plate', edge: die.of(['long-concave', 'long-convex', 'corner', 'notch', 'comb']) }
+				tool: {
+					...(step.tool ?? {}),
+					id: 'stone-plate',
+					edge: die.of(['long-concave', 'long-convex', 'corner', 'notch', 'comb'])
+				}
 			}),
 		like: () => Object.assign(step, structuredClone({ ...die.of(pool), id: step.id })),
 		passes: () => (die.of(die.below(2) ? sequence.phases : blocksOf(sequence)).passes = 1 + die.below(9)),

@@ -49,9 +49,9 @@ export async function tortureByImports({ base, seed, until }) {
 				faults.push(`bit ${bit} of ${8 * buffer.length} is another one, and it is read as good`);
 		}
 		if (JSON.stringify(await everything(page)) !== before) faults.push('a damaged file wrote');
-		for (let batch = 0; Date.now() < until; batch++)
+		for (let batch = 0; Date.now() < until || files < 5; batch++)
 			for (const list of fc.sample(mutations, { seed: seed + batch, numRuns: 20 })) {
-				if (Date.now() >= until) break;
+				if (Date.now() >= until && files >= 5) break;
 				const buffer = Buffer.from(mutated(text, list));
 				await page.locator('input[type=file]').setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer });
 				await preview.or(alert).first().waitFor();

@@ -1,12 +1,12 @@
 // The browser is killed while it writes, again and again: what was told to be stored is there, and the store is whole.
 import { ACTIONS, Model } from './actions.mjs';
 import { agree } from '../steps.mjs';
-import { browserWithPast, chance, everything, exportAndRead, faultsIn } from './parts.mjs';
+import { browserWithPast, chance, everything, faultsIn, restoreElsewhere } from './parts.mjs';
 
 /** Most that a stage may be behind after a kill, seconds: its place is noted every two, and at each repetition. */
 const STAGE_BEHIND_SECONDS = 2.6;
 
-export async function tortureByKills({ base, seed, until }) {
+export async function tortureByKills({ base, empty, seed, until }) {
 	const dice = chance(seed);
 	const past = await browserWithPast();
 	const model = new Model();
@@ -18,7 +18,7 @@ export async function tortureByKills({ base, seed, until }) {
 		await page.goto(base);
 		await agree(page);
 		await context.close();
-		while (Date.now() < until) {
+		while (Date.now() < until || kills < 2) {
 			({ context, page } = await past.open());
 			await page.goto(base);
 			await page.getByRole('heading', { level: 1 }).first().waitFor();
@@ -46,8 +46,8 @@ export async function tortureByKills({ base, seed, until }) {
 			if (kills % 4 === 0) behind = Math.max(behind, await stageKilled(past, base, dice, faults));
 		}
 		({ context, page } = await past.open());
-		wrong = await exportAndRead(page, base);
-		if (wrong) faults.push(`export: ${wrong}`);
+		wrong = await restoreElsewhere(page, base, empty);
+		if (wrong) faults.push(`restored elsewhere: ${wrong}`);
 		await context.close();
 	} finally {
 		past.forget();
@@ -57,7 +57,7 @@ export async function tortureByKills({ base, seed, until }) {
 			kills,
 			'actions told to be stored': model.count,
 			'stage behind at most, s': behind.toFixed(1),
-			'export read again': wrong || 'the same'
+			'restored elsewhere': wrong || 'the same, digest by digest'
 		},
 		faults
 	};

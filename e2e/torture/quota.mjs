@@ -8,6 +8,9 @@ import { chance, everything, faultsIn } from './parts.mjs';
 /** What is done while one write fails; without leaving the page by address, so that the counter lives. */
 const SCENARIO = ['note', 'title', 'keep', 'medium', 'working', 'afterSession'];
 
+/** How long an action may take before it counts as one that could not be stored, ms. */
+const PATIENCE_MS = 7000;
+
 /** Counts writes over all pages of a window, and lets one of them fail. */
 function failing(n) {
 	// What is said may be well again a moment later: it is noted when it is there.
@@ -37,7 +40,7 @@ async function round(browser, base, n, faults) {
 	await page.evaluate(() => sessionStorage.setItem('armed', '1'));
 	const model = new Model();
 	for (const [i, name] of SCENARIO.entries()) {
-		page.setDefaultTimeout(2500);
+		page.setDefaultTimeout(PATIENCE_MS);
 		const went = await ACTIONS[name](page, base, model, `q${n}-${i}`, chance(n)).then(
 			() => true,
 			() => false
@@ -64,7 +67,8 @@ export async function tortureByQuota({ base, until }) {
 	const tried = { total: 0, failed: 0 };
 	try {
 		tried.total = (await round(browser, base, 0, faults)).writes;
-		while (tried.failed < tried.total && Date.now() < until) await round(browser, base, ++tried.failed, faults);
+		while (tried.failed < tried.total && (Date.now() < until || !tried.failed))
+			await round(browser, base, ++tried.failed, faults);
 	} finally {
 		await browser.close();
 	}

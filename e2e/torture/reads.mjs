@@ -66,7 +66,7 @@ export async function tortureReads({ base, seed, until }) {
 		const ids = Object.keys(CLIENTS);
 		let id = dice.of(ids);
 		await page.goto(base + dice.of(PAGES)(id));
-		while (Date.now() < until) {
+		while (Date.now() < until || looks < 60) {
 			await page.evaluate((share) => sessionStorage.setItem('faulty-reads', share), String(dice.of([0, 0.3, 0.7, 1])));
 			const next = dice.of(ids);
 			const chooser = page.getByRole('main').getByLabel('Client', { exact: true });

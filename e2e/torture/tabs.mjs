@@ -53,7 +53,7 @@ export async function tortureByTabs({ base, seed, until }) {
 	let [moves, rounds, told] = [0, 0, 0];
 	const browser = await chromium.launch(launchOptions());
 	try {
-		while (Date.now() < until) {
+		while (Date.now() < until || !rounds) {
 			const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 			const pages = [await context.newPage()];
 			await pages[0].goto(base);
@@ -62,7 +62,7 @@ export async function tortureByTabs({ base, seed, until }) {
 			for (const page of pages) await page.goto(`${base}/compose/${DAWN}`);
 			/** By window: who types on in a field replaces her own words, and nobody else’s. */
 			const texts = new Map();
-			for (let i = 0; i < 6 && Date.now() < until; i++) {
+			for (let i = 0; i < 6; i++) {
 				const asked = pages.map(async (page, w) => {
 					const name = dice.of(Object.keys(MOVES));
 					moves++;

@@ -20,7 +20,7 @@ import fc from 'fast-check';
 /** Files that earlier versions of the application wrote, as they are. */
 const bytesOf = (name: string) => readFileSync(new URL(`./fixtures/${name}`, import.meta.url));
 const fixture = (name: string) => bytesOf(name).toString('utf8');
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15];
 const backups = new Map<number, Backup>();
 for (const version of VERSIONS) {
 	const read = await readBackup(new Uint8Array(bytesOf(`backup-${version}.json`)));
@@ -204,6 +204,7 @@ describe('what version 4 kept in other words', () => {
 				voiceRate: 1,
 				waits: 'signs',
 				gradesBlind: false,
+				findsFaces: false,
 				place: null,
 				listens: false
 			}

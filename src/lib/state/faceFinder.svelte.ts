@@ -5,12 +5,21 @@ export type { SeenFace } from '../workers/protocol';
 export type FaceSource = Pick<DetectorClient, 'look' | 'close'>;
 export type Look = SeenFace | { readonly doubt: string };
 
-/** Finds the face on a picture. Where that does not run nothing is found, and all else works as without it. */
+/** Finds the face on a picture. Where that is not wished, or does not run, nothing is found, and all else works as without it. */
 export class FaceFinder {
 	/** It does not run here: nobody is asked again. */
-	off = $state(false);
-
-	constructor(private readonly source: FaceSource = new DetectorClient()) {}
+	#failed = $state(false);
+	/** @param wished whether the practice has chosen it: nothing of it is fetched before */
+	constructor(
+		private readonly wished: () => boolean = () => false,
+		private readonly source: FaceSource = new DetectorClient()
+	) {}
+	get off(): boolean {
+		return this.#failed || this.unwished;
+	}
+	get unwished(): boolean {
+		return !this.wished();
+	}
 
 	/** @returns null where it does not run, or the picture cannot be opened */
 	async look(picture: ImageBitmapSource, fine: boolean): Promise<Look | null> {
@@ -24,7 +33,7 @@ export class FaceFinder {
 		try {
 			return await this.source.look(bitmap, fine);
 		} catch {
-			this.off = true;
+			this.#failed = true;
 			return null;
 		}
 	}

@@ -18,7 +18,7 @@ const stance = { yaw: 0, pitch: 0, roll: 0, size: 0.15, light: null };
 const bitmap = { close: () => {} } as ImageBitmap;
 beforeEach(() => void vi.stubGlobal('createImageBitmap', () => Promise.resolve(bitmap)));
 
-function book(look: () => Promise<Look>) {
+function book(look: () => Promise<Look>, wished = () => true) {
 	const kept: NewPhoto[] = [];
 	const photos = {
 		add: (photo: NewPhoto) => Promise.resolve((kept.push(photo), { ...photo, id: 'p' } as unknown as Photo)),
@@ -28,8 +28,8 @@ function book(look: () => Promise<Look>) {
 		read: () => Promise.resolve({ ok: true, taken: { picture, thumb: picture, widthPx: 600, heightPx: 800 } }),
 		close: () => {}
 	} as unknown as PhotoSource;
-	const finder = new FaceFinder({ look, close: () => {} } as FaceSource);
-	return { kept, finder, book: new PhotoBook(photos, source, finder) };
+	const finder = new FaceFinder(wished, { look, close: () => {} } as FaceSource);
+	return { kept, finder, book: new PhotoBook(photos, finder, source) };
 }
 
 describe('a picture on its way in', () => {
@@ -50,6 +50,13 @@ describe('a picture on its way in', () => {
 		expect(blind.finder.off).toBe(true);
 		expect(await blind.book.suggest({ fileId: 'f' } as Photo)).toMatch(/Place them by hand/);
 	});
+	test('nothing is looked for, or fetched, where it was not turned on', async () => {
+		const look = vi.fn(() => Promise.resolve({ doubt: 'No face.' }));
+		const { kept, book: b } = book(look, () => false);
+		expect(await b.addFile(new Blob([bytes]), TAKING)).not.toBeNull();
+		expect(await b.suggest({ fileId: 'f' } as Photo)).toMatch(/Settings, Photographs/);
+		expect([kept.length, look.mock.calls.length]).toEqual([1, 0]);
+	});
 	test('points are suggested, or it is said why not', async () => {
 		const seen = book(() => Promise.resolve({ points: { prn: [3, 4] }, stance }));
 		expect(await seen.book.suggest({ fileId: 'f' } as Photo)).toEqual({ prn: [3, 4] });
@@ -67,7 +74,10 @@ describe('hints while someone sits', () => {
 		vi.useFakeTimers();
 		let pitch = 0;
 		const hints = new LiveHints(
-			new FaceFinder({ look: () => Promise.resolve({ points: {}, stance: { ...stance, pitch } }), close: () => {} })
+			new FaceFinder(() => true, {
+				look: () => Promise.resolve({ points: {}, stance: { ...stance, pitch } }),
+				close: () => {}
+			})
 		);
 		void hints.follow(() => bitmap);
 		await vi.advanceTimersByTimeAsync(10);

@@ -1,6 +1,7 @@
 import type { FrontPoint, Points } from '../core/measure/landmarks';
 import type { Light } from '../core/measure/light';
 import type { Photo } from '../core/records/photo';
+import type { Settings } from '../core/records/settings';
 import type { NewPhoto, Photos } from '../store/photos';
 import { FaceFinder } from './faceFinder.svelte';
 import { nearlyFull, storageTrouble } from '../store/plainWords';
@@ -11,6 +12,10 @@ export type { Simulation } from '../workers/protocol';
 export type PhotoSource = Pick<PhotoClient, 'read' | 'light' | 'simulate' | 'preview' | 'compare' | 'close'>;
 /** Of whom, when and from which side. */
 export type Taking = Pick<NewPhoto, 'clientId' | 'sessionId' | 'when' | 'view' | 'takenAt'>;
+
+/** Where a face is not looked for, and where that is changed. */
+const NOT_WISHED =
+	'Points are suggested only where it is turned on: Settings, Photographs. Place them by hand, or turn it on first.';
 
 /** Photographs on their way in, and those that are looked at. */
 export class PhotoBook {
@@ -29,8 +34,8 @@ export class PhotoBook {
 
 	constructor(
 		private readonly photos: Photos,
-		private readonly source: PhotoSource = new PhotoClient(),
-		readonly finder: FaceFinder = new FaceFinder()
+		readonly finder: FaceFinder = new FaceFinder(),
+		private readonly source: PhotoSource = new PhotoClient()
 	) {}
 
 	async #run<T>(doing: string, work: () => Promise<T | null>): Promise<T | null> {
@@ -114,6 +119,7 @@ export class PhotoBook {
 	async suggest(photo: Photo): Promise<Points<FrontPoint> | string> {
 		const blob = await this.blobOf(photo.fileId);
 		const look = blob ? await this.finder.look(blob, true) : null;
+		if (!look && this.finder.unwished) return NOT_WISHED;
 		if (!look) return 'Points cannot be suggested in this browser. Place them by hand: all else works.';
 		return 'doubt' in look ? look.doubt : look.points;
 	}
@@ -134,3 +140,9 @@ export class PhotoBook {
 		this.#urls.clear();
 	}
 }
+
+/** The photographs of a practice; a face is looked for where its settings say so. */
+export const photoBookOf = (app: {
+	readonly repo: { readonly photos: Photos };
+	readonly settings: Settings | null;
+}): PhotoBook => new PhotoBook(app.repo.photos, new FaceFinder(() => app.settings?.findsFaces ?? false));

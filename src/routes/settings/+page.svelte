@@ -78,6 +78,22 @@
 							onchange={(units) => app.save({ units })}
 						/>
 					</dd>
+					<dt class="text-ink2 self-start pt-1">Photographs</dt>
+					<dd class="space-y-2">
+						<Segmented
+							label="Suggest points on photographs"
+							value={settings.findsFaces ? 'on' : 'off'}
+							options={[
+								{ value: 'off', label: 'Place points by hand' },
+								{ value: 'on', label: 'Suggest points' }
+							]}
+							onchange={(chosen) => app.save({ findsFaces: chosen === 'on' })}
+						/>
+						<p class="text-ink2 leading-[18px]">
+							Suggesting fetches a face detector (5 MB, once, from where this page came from). Nothing is sent. Under which licence its
+							weights were first given away cannot be read from the package that brings them, so it stays off until you turn it on.
+						</p>
+					</dd>
 					<dt class="text-ink2">Guidance</dt>
 					<dd><a class="dotted" href="/settings/guidance">What the stage says and sounds, pedals</a></dd>
 					<dt class="text-ink2">Local codes</dt>

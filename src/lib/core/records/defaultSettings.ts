@@ -10,6 +10,7 @@ export const DEFAULT_SETTINGS = {
 	waits: 'signs' as const,
 	listens: false,
 	gradesBlind: false,
+	findsFaces: false,
 	cautionSeenAt: null,
 	keepAskedAt: null,
 	exportedAt: null,

@@ -33,6 +33,8 @@ export const SettingsSchema = z.strictObject({
 	listens: z.boolean().default(DEFAULT_SETTINGS.listens),
 	/** Grades after a session are given without seeing those before. */
 	gradesBlind: z.boolean().default(DEFAULT_SETTINGS.gradesBlind),
+	/** A face is looked for on photographs; its library and weights are fetched then. */
+	findsFaces: z.boolean().default(DEFAULT_SETTINGS.findsFaces),
 	cautionSeenAt: z.iso.datetime().nullable().default(DEFAULT_SETTINGS.cautionSeenAt),
 	/** When the user was last asked whether the browser shall keep the records for good. */
 	keepAskedAt: z.iso.datetime().nullable().default(DEFAULT_SETTINGS.keepAskedAt),

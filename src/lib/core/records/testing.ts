@@ -269,6 +269,7 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					voiceRate: 1.2,
 					waits: 'always' as const,
 					gradesBlind: true,
+					findsFaces: true,
 					place: { latitude: 54, longitude: 10 },
 					listens: false,
 					licence: [{ id: 'inside' as const, covers: 'no' as const, on: '2025-11-03', note: '' }],

@@ -4,7 +4,7 @@
 	import { page } from '$app/state';
 	import { PHOTO_VIEWS, VIEW_LABELS } from '$lib/core/records/photoViews';
 	import { useApp } from '$lib/state/app.svelte';
-	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { photoBookOf } from '$lib/state/photoBook.svelte';
 	import { usePhotosOf } from '$lib/state/read.svelte';
 	import { photoAt, photosOf } from '$lib/ui/parts/shell/addresses';
 	import Awaited from '$lib/ui/parts/shell/Awaited.svelte';
@@ -18,7 +18,7 @@
 	const when = $derived(asked.get('when') === 'after' ? 'after' : 'before');
 	const simulated = $derived(asked.get('of') === 'simulated');
 	const photos = usePhotosOf(() => clientId);
-	const book = new PhotoBook(app.repo.photos);
+	const book = photoBookOf(app);
 	onMount(() => () => book.close());
 </script>
 

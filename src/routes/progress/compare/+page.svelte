@@ -7,7 +7,7 @@
 	import type { Client } from '$lib/core/records/client';
 	import { useApp } from '$lib/state/app.svelte';
 	import { ClientEdits } from '$lib/state/clientEdits.svelte';
-	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { photoBookOf } from '$lib/state/photoBook.svelte';
 	import { PhotoPair } from '$lib/state/photoPair.svelte';
 	import { clientFileName } from '$lib/formats/download';
 	import { pairCsv } from '$lib/formats/pairCsv';
@@ -21,7 +21,7 @@
 
 	const app = useApp();
 	const edits = new ClientEdits(app);
-	const book = new PhotoBook(app.repo.photos);
+	const book = photoBookOf(app);
 	onMount(() => () => book.close());
 	const ids = $derived([page.url.searchParams.get('a') ?? '', page.url.searchParams.get('b') ?? ''] as const);
 	/** Declared for her; null: it was not said yet what it is about. */

@@ -36,5 +36,18 @@
 				a lock.
 			</p>
 		{/if}
+		<section class="border-hair mt-8 border-t pt-3" aria-labelledby="beyond">
+			<h2 id="beyond" class="text-[15px] font-semibold">What no lock in a browser can prevent</h2>
+			<ul class="text-ink2 list-disc space-y-1 py-2 pl-5 text-[13.5px] leading-5">
+				<li>Somebody who watches an open window, or a program on this computer that reads along.</li>
+				<li>Copies of the disk that were made before the lock was set, and what a disk keeps of places that were overwritten.</li>
+				<li>Files that were exported: a backup is readable by whoever has it.</li>
+				<li>A passphrase that is forgotten: nobody can open the records then. Keep a backup in a safe place.</li>
+			</ul>
+			<p class="max-w-[68ch] text-[13.5px] leading-5">
+				What really helps: encrypt the disk of this computer, use a user account of your own that locks by itself, and keep the browser up
+				to date.
+			</p>
+		</section>
 	</div>
 </div>

@@ -4,7 +4,7 @@
 	import type { Session } from '$lib/core/records/session';
 	import type { Photo } from '$lib/core/records/photo';
 	import { useApp } from '$lib/state/app.svelte';
-	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { photoBookOf } from '$lib/state/photoBook.svelte';
 	import { pairOf } from '$lib/ui/parts/shell/addresses';
 	import { longDay } from '$lib/ui/parts/dates';
 	import Question from '$lib/ui/parts/shell/Question.svelte';
@@ -20,7 +20,7 @@
 	}
 	let { client, photos, sessions, sessionId }: Props = $props();
 	const app = useApp();
-	const book = new PhotoBook(app.repo.photos);
+	const book = photoBookOf(app);
 	onMount(() => () => book.close());
 
 	/** The latest day first; within it as they were taken. */

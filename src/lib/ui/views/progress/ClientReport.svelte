@@ -9,7 +9,7 @@
 	import { observationsCsv } from '$lib/formats/observationsCsv';
 	import { seriesFile } from '$lib/formats/seriesFile';
 	import { useApp } from '$lib/state/app.svelte';
-	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { photoBookOf } from '$lib/state/photoBook.svelte';
 	import { saveFile } from '$lib/ui/parts/controls/saveFile';
 	import { progressOf } from '$lib/ui/parts/shell/addresses';
 	import { dayOfYear } from '$lib/ui/parts/dates';
@@ -25,7 +25,7 @@
 	}
 	let { client, sessions, photos }: Props = $props();
 	const app = useApp();
-	const book = new PhotoBook(app.repo.photos);
+	const book = photoBookOf(app);
 	onMount(() => () => book.close());
 	const unit = $derived(app.settings?.units ?? 'mm');
 	const report = $derived(reportOf(sessions, unit));

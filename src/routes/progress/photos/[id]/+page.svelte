@@ -4,7 +4,7 @@
 	import type { Photo } from '$lib/core/records/photo';
 	import { VIEW_LABELS } from '$lib/core/records/photoViews';
 	import { useApp } from '$lib/state/app.svelte';
-	import { PhotoBook } from '$lib/state/photoBook.svelte';
+	import { photoBookOf } from '$lib/state/photoBook.svelte';
 	import { PhotoPoints } from '$lib/state/photoPoints.svelte';
 	import { idIn, photosOf } from '$lib/ui/parts/shell/addresses';
 	import { dayAndHour } from '$lib/ui/parts/dates';
@@ -15,7 +15,7 @@
 
 	const app = useApp();
 	const id = $derived(idIn(page.params.id));
-	const book = new PhotoBook(app.repo.photos);
+	const book = photoBookOf(app);
 	onMount(() => () => book.close());
 	let opened = $state.raw<PhotoPoints | null>(null);
 	let at = $state<'opening' | 'open' | 'missing' | 'failed'>('opening');
