@@ -84,10 +84,16 @@ export function mutated(body, mutations) {
 		const places = placesIn(value);
 		const [holder, key] = places[Math.floor(at * (places.length - 1))] ?? [];
 		if (!holder) continue;
-		if (kind === 'replace') holder[key] = given;
+		// A copy: what is put into two places would hold itself after the next change.
+		if (kind === 'replace') holder[key] = structuredClone(given);
 		else if (kind === 'remove') delete holder[key];
 		else if (kind === 'rename') holder[`${key}-`] = holder[key];
-		else if (kind === 'repeat' && Array.isArray(holder)) holder.push(...Array(times).fill(holder[key]));
+		else if (kind === 'repeat' && Array.isArray(holder))
+			holder.push(
+				...Array(times)
+					.fill(null)
+					.map(() => structuredClone(holder[key]))
+			);
 		else if (kind === 'widen' && !Array.isArray(holder)) for (let i = 0; i < times; i++) holder[`k${i}`] = i;
 	}
 	let text = JSON.stringify(value);

@@ -93,14 +93,14 @@ export class Performing {
 		const { events, context } = this.judgement;
 		return {
 			events,
-			cues: cuesOf(events, context.byId, this.#options.given.working, this.sequence.performer),
+			cues: cuesOf(events, context.byId, this.#options.given.working, this.sequence),
 			signSeconds: signSecondsOf(events, context.byId)
 		};
 	}
 	/** What the step at hand waits for, in words; empty where it waits for nothing. */
 	get signWords(): string {
 		const until = this.judgement.context.byId.get(this.#stepId ?? '')?.step.until;
-		return until ? `Until it is ${signsText(until)}` : '';
+		return until ? `Until ${signsText(until)}` : '';
 	}
 
 	get moment(): Moment {

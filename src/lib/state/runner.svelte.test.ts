@@ -426,3 +426,24 @@ describe('the stage clock', () => {
 		expect(again.workedSeconds).toBe(20);
 	});
 });
+
+test('at no start of a step of a ready sequence is an instruction of an earlier step said', () => {
+	for (const ready of TEMPLATES) {
+		const plan = expand(ready, CONTEXT);
+		const r = new Runner({
+			events: plan,
+			cues: cuesOf(plan, new Map(stepsOf(ready).map((s) => [s.step.id, s])), CONTEXT.working, ready),
+			clock: () => ms,
+			now: () => ms
+		});
+		let steps = 0;
+		for (; !r.position.done; steps++) {
+			const { stepId } = r.position.event!;
+			expect(r.said('doing').length).toBe(1);
+			for (const kind of ['mind', 'doing', 'next', 'place'] as const)
+				for (const cue of r.said(kind)) expect(cue.stepId, `${ready.title}: ${cue.words}`).toBe(stepId);
+			r.skip();
+		}
+		expect(steps).toBeGreaterThan(3);
+	}
+});

@@ -108,12 +108,14 @@ export class Runner {
 		return this.#plan.events.at(-1)?.endSeconds ?? 0;
 	}
 
-	/** The last cues of a kind at this moment: those that were given together. */
+	/** The last cues of a kind at this moment: those that were given together. What belongs to a step goes with it. */
 	said(kind: CueKind): readonly Cue[] {
 		const cues = this.#byKind.get(kind) ?? this.#plan.cues.filter((c) => c.kind === kind);
 		this.#byKind.set(kind, cues);
 		const index = lastCueIndex(cues, this.seconds);
 		const last = cues[index];
+		const here = this.position.event?.stepId;
+		if (here !== undefined && last?.stepId !== here) return [];
 		return last ? cues.filter((c, i) => i <= index && c.atSeconds === last.atSeconds && c.stepId === last.stepId) : [];
 	}
 

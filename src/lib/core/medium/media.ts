@@ -47,5 +47,6 @@ export function amountText(ml: number, { dropMl, pumpMl }: Pick<Working, 'dropMl
 		const drops = Math.max(1, Math.round(ml / dropMl));
 		return `${drops} ${drops === 1 ? 'drop' : 'drops'}`;
 	}
-	return `${Math.round(ml / pumpMl)} pumps`;
+	const pumps = Math.max(1, Math.round(ml / pumpMl));
+	return `${pumps} ${pumps === 1 ? 'pump' : 'pumps'}`;
 }

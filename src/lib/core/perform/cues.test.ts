@@ -52,8 +52,10 @@ describe('cues', () => {
 		expect(of('mind').map(([, words]) => words)).toEqual([
 			'Head turned',
 			'Lips parted',
-			'Until it is softer, 60 s at most',
+			'Until softer, 60 s at most',
 			'slower near the scar',
+			'Head straight again',
+			'Mouth closed again',
 			'Out while pressing'
 		]);
 		expect(
@@ -120,4 +122,51 @@ test('a log that breaks off is taken as far as it goes; half a stroke is none, a
 		{ from: 4, to: 6, startMs: 74_000 }
 	]);
 	expect(replay([])).toEqual(NOT_BEGUN);
+});
+
+describe('what is told belongs to its step', () => {
+	const told = (steps: Parameters<typeof sequenceOf>[0], kind: CueKind, id: string) =>
+		cuesIn(sequenceOf(steps))
+			.cues.filter((c) => c.kind === kind && c.stepId === id)
+			.map((c) => c.words);
+	test('posture, mouth and eyes are said to end, once, by what they were', () => {
+		const steps = [
+			step('a', ['chin'], { posture: 'chin-up', mouth: 'jaw-forward', eyes: 'open' }),
+			step('b', ['malar']),
+			step('c', ['temple'])
+		];
+		expect(told(steps, 'mind', 'b')).toEqual(['Head straight again', 'Jaw back in place', 'Eyes closed again']);
+		expect(told(steps, 'mind', 'c')).toEqual([]);
+		expect(told(steps.slice(0, 1), 'end', 'a')).toEqual([
+			'Head straight again. Jaw back in place. Eyes closed again. All is done.'
+		]);
+	});
+	test('what is washed or prepared is told with what, how much and where', () => {
+		const off = {
+			contact: 'none' as const,
+			motion: 'none' as const,
+			dose: { kind: 'seconds' as const, min: 20, target: 20, max: 20 }
+		};
+		const doing = (one: ReturnType<typeof step>) => told([one], 'doing', one.id).at(-1);
+		expect(doing(step('w', [], { ...off, aim: 'cleanse', target: 'hands' }))).toMatch(/^Wash your hands/);
+		expect(
+			doing(
+				step('s', ['chin', 'malar'], { ...off, aim: 'cleanse', target: 'skin', contact: 'tool', tool: { id: 'cloth' } })
+			)
+		).toMatch(/^Cleanse chin and apple of the cheek, with .*cloth/);
+		expect(
+			doing(step('p', [], { ...off, aim: 'prepare', contact: 'flat-hand', medium: { id: 'light-oil', ml: 0.5 } }))
+		).toBe('Spread 10 drops of light oil over face and neck');
+	});
+	test('each of several places is told as it comes, and the one after it as the next', () => {
+		const steps = [
+			pump('o', 'terminus', { places: ['n:terminus', 'n:tonsillar', 'n:submandibular'] }),
+			step('z', ['chin'])
+		];
+		expect(told(steps, 'place', 'o')).toEqual(
+			['Collarbone', 'Below the ear', 'Under the jaw'].map((w) => expect.stringContaining(w))
+		);
+		expect(told(steps, 'next', 'o').at(-1)).toBe('Next Chin');
+		expect(told(steps, 'next', 'o')[0]).toMatch(/^Next Below the ear/);
+	});
 });

@@ -1,4 +1,4 @@
-import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
+import { BREATHS, MOTIONS, MOUTH_ENDS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
 import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -8,14 +8,16 @@ import { signsText, stepTitle } from '../step/describe';
 import { LEVEL_NAMES } from '../step/levels';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
-import { readyFor } from './ready';
+import { placeIndexOf, placeName } from './placeAtHand';
+import { readyFor, STRAIGHT_AGAIN } from './ready';
+import { actWords, suppliesOf, type Supplies } from './supplies';
 
 /**
- * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `doing`
- * names what the hands do; `mind` is what to ask of the client or of oneself; `breath` goes in and out; `next` is what
+ * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `place` names
+ * the one of several that the hands come to; `doing` names what the hands do; `mind` is what to ask of the client or of oneself; `breath` goes in and out; `next` is what
  * comes after the step.
  */
-export const CUE_KINDS = ['step', 'side', 'stroke', 'doing', 'mind', 'breath', 'next', 'end'] as const;
+export const CUE_KINDS = ['step', 'side', 'stroke', 'place', 'doing', 'mind', 'breath', 'next', 'end'] as const;
 export type CueKind = (typeof CUE_KINDS)[number];
 export interface Cue {
 	/** Second of the plan. */
@@ -29,14 +31,16 @@ export const BEATS: readonly CueKind[] = ['step', 'side', 'stroke'];
 type ById = ReadonlyMap<string, PlacedStep>;
 
 /** What is done before hands are laid on; else over to the other side. */
-function readyWords(step: Step, before: Step | null): string {
-	const words = readyFor(step, before).map((r) => r.words);
+function readyWords(step: Step, before: Step | null, supplies: Supplies): string {
+	const words = readyFor(step, before, supplies).map((r) => r.words);
 	return words.length ? words.join(', ') : before?.id === step.id ? 'Over to the other side' : 'Get ready';
 }
 
 /** What the hands do in a stretch of time. */
-function doingWords(event: TimedEvent, step: Step, before: Step | null): string {
-	if (event.kind === 'transition') return readyWords(step, before);
+function doingWords(event: TimedEvent, step: Step, before: Step | null, supplies: Supplies): string {
+	if (event.kind === 'transition') return readyWords(step, before, supplies);
+	const act = actWords(step, supplies);
+	if (act) return act;
 	if (event.kind === 'station') return step.aim === 'exercise' ? 'Hold it' : 'Press and wait';
 	// Whose hands are off has no rest from them.
 	if (event.kind === 'rest') return step.contact === 'none' ? '' : 'Rest';
@@ -46,15 +50,26 @@ function doingWords(event: TimedEvent, step: Step, before: Step | null): string 
 	return MOTIONS[event.part ? step.parts![event.part - 1]!.motion : step.motion];
 }
 
-/** What to ask for when a step begins: posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
-function mindWords(step: Step, performer: Performer): string[] {
+/** What no longer holds of the step before: it is said once. @param step null: nothing comes after it */
+function endedWords(step: Step | null, before: Step | null): string[] {
+	if (!before) return [];
+	return [
+		before.posture !== 'neutral' && (step?.posture ?? 'neutral') === 'neutral' ? STRAIGHT_AGAIN : '',
+		before.mouth !== 'closed' && (step?.mouth ?? 'closed') === 'closed' ? MOUTH_ENDS[before.mouth] : '',
+		before.eyes === 'open' && step?.eyes !== 'open' ? 'Eyes closed again' : ''
+	].filter(Boolean);
+}
+
+/** What to ask for when a step begins: what ends of the one before, posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
+function mindWords(step: Step, before: Step | null, performer: Performer): string[] {
 	const head = performer === 'self' ? 'Your head' : 'Her head';
 	return [
+		...endedWords(step, before),
 		step.posture === 'neutral' ? '' : POSTURES[step.posture],
 		step.mouth === 'closed' ? '' : MOUTHS[step.mouth],
 		step.eyes === 'closed' ? '' : 'Eyes open',
 		step.breath === 'free' ? '' : BREATHS[step.breath],
-		step.until ? `Until it is ${signsText(step.until)}, ${step.until.capSeconds} s at most` : '',
+		step.until ? `Until ${signsText(step.until)}, ${step.until.capSeconds} s at most` : '',
 		step.around ? `Around ${step.around}` : '',
 		step.risesTo === undefined ? '' : `Rising to ${LEVEL_NAMES[step.risesTo].toLowerCase()}`,
 		step.support?.head === 'resists' ? `${head} resists` : step.support?.head === 'pushed' ? `${head} is pushed` : '',
@@ -109,14 +124,32 @@ function nextStep(events: readonly TimedEvent[], index: number, byId: ById): Ste
 	return events[at] ? byId.get(events[at]!.stepId)!.step : null;
 }
 
+/** The place to which the hands go from the one at hand, within the step; null where the step ends there. */
+function placeAfter(events: readonly TimedEvent[], index: number, step: Step): string | null {
+	const here = placeIndexOf(events[index]!, step);
+	for (let i = index + 1; events[i]?.stepId === step.id; i++) {
+		const other = placeIndexOf(events[i]!, step);
+		if (other !== null && (other !== here || events[i]!.side !== events[index]!.side))
+			return placeName(step.places[other]!);
+	}
+	return null;
+}
+const nextWords = (name: string | null): string => (name === null ? 'Then it is done' : `Next ${name}`);
+
+/** What of a sequence the words hang on. */
+export type Led = Pick<Sequence, 'performer' | 'media' | 'medium'>;
+const LED: Led = { performer: 'client', media: [], medium: null };
+
 /** All cues of a sequence in the order of their time: beats, captions, what to mind, breath, what comes next. */
 export function cuesOf(
 	events: readonly TimedEvent[],
 	byId: ById,
-	working: Pick<Working, 'cueBreathHalfSeconds'>,
-	performer: Performer = 'client'
+	working: Working,
+	{ performer, ...made }: Led = LED
 ): Cue[] {
+	const supplies = suppliesOf(made, working);
 	let stepId = '';
+	let place: number | null = null;
 	let before: Step | null = null;
 	const cues = events.flatMap((event, i): Cue[] => {
 		const { step } = byId.get(event.stepId)!;
@@ -125,23 +158,40 @@ export function cuesOf(
 		stepId = event.stepId;
 		const prior = before;
 		before = step;
-		const next = begins ? nextStep(events, i, byId) : null;
+		const index = placeIndexOf(event, step);
+		const comes = index !== null && (begins || index !== place || events[i - 1]?.side !== event.side);
+		place = begins || index !== null ? index : place;
+		const there = comes ? placeAfter(events, i, step) : null;
+		const next = nextStep(events, i, byId);
+		const after = there ?? (next ? stepTitle(next) : null);
 		const opening: Cue[] = begins
 			? [
-					...mindWords(step, performer).map((words) => ({ ...at, kind: 'mind' as const, words })),
-					{ ...at, kind: 'next', words: next ? `Next ${stepTitle(next)}` : 'Then it is done' }
+					...mindWords(step, prior, performer).map((words) => ({ ...at, kind: 'mind' as const, words })),
+					...(comes ? [] : [{ ...at, kind: 'next' as const, words: nextWords(after) }])
 				]
 			: [];
+		if (comes)
+			opening.push(
+				{ ...at, kind: 'place', words: placeName(step.places[index]!) },
+				{ ...at, kind: 'next', words: nextWords(after) }
+			);
 		return [
 			...opening,
-			{ ...at, kind: 'doing', words: doingWords(event, step, prior) },
+			{ ...at, kind: 'doing', words: doingWords(event, step, prior, supplies) },
 			...beatsOf(event, i === 0, performer),
 			...breathsOf(event, step, working.cueBreathHalfSeconds)
 		];
 	});
 	const last = events.at(-1);
 	const end: Cue[] = last
-		? [{ atSeconds: last.endSeconds, kind: 'end', words: 'All is done.', stepId: last.stepId }]
+		? [
+				{
+					atSeconds: last.endSeconds,
+					kind: 'end',
+					words: [...endedWords(null, before), 'All is done.'].join('. '),
+					stepId: last.stepId
+				}
+			]
 		: [];
 	return [...cues, ...end].sort((a, b) => a.atSeconds - b.atSeconds);
 }

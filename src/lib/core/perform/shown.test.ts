@@ -6,13 +6,17 @@ import { CONTEXT, sequenceOf, step } from '../testing';
 import { placesLookedAt } from './lookedAt';
 import { positionAt } from './position';
 import { shownAt } from './shown';
+import { suppliesOf } from './supplies';
+
+const SUPPLIES = suppliesOf({ media: [], medium: null }, CONTEXT.working);
 
 /** What is shown of the only step at a second of it. */
 function at(only: Step, seconds: number) {
 	const { numeral, beside, unit, hands } = shownAt(
 		positionAt(expand(sequenceOf([only]), CONTEXT), seconds),
 		only,
-		only
+		only,
+		SUPPLIES
 	);
 	return [numeral, beside, unit, hands];
 }
@@ -66,15 +70,15 @@ test('what is taken stands in place of the numeral, with the seconds that it tak
 		contact: 'tool',
 		tool: { id: 'stone-plate', edge: 'long-concave' }
 	});
-	const oiled = step('c', ['chin', 'jawline'], { medium: { id: 'light-oil', ml: 1 } });
+	const oiled = step('c', ['chin', 'jawline'], { medium: { id: 'light-oil', ml: 0.4 } });
 	const sequence = sequenceOf([first, scraped, oiled]);
 	const shown = (seconds: number, now: Step, before: Step) => {
-		const { numeral, beside, taking } = shownAt(positionAt(expand(sequence, CONTEXT), seconds), now, before);
+		const { numeral, beside, taking } = shownAt(positionAt(expand(sequence, CONTEXT), seconds), now, before, SUPPLIES);
 		return [numeral, beside, taking?.kind, taking?.words];
 	};
 	expect(shown(11, scraped, first)).toEqual(['5', 's', 'contact', 'Take the stone plate']);
 	expect(shown(17, scraped, scraped)).toEqual(['1', 'of 5', undefined, undefined]);
-	expect(shown(27, oiled, scraped)).toEqual(['19', 's', 'medium', 'Top up']);
+	expect(shown(27, oiled, scraped)).toEqual(['19', 's', 'medium', 'Light oil: 8 drops']);
 });
 
 test('asked for are the zones that are worked with an aim that is looked at, at most seven', () => {

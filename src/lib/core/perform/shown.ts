@@ -2,6 +2,7 @@ import { turnsOf } from '../sequence/workedSide';
 import type { Step } from '../step/step.schema';
 import type { Position } from './position';
 import { readyFor, type Ready } from './ready';
+import type { Supplies } from './supplies';
 
 /** What stands large on the stage at a moment. */
 export interface Shown {
@@ -31,12 +32,12 @@ const secondsLeft = (seconds: number): Pick<Shown, 'numeral' | 'beside'> => ({
  * hands are laid on what is taken, or the side that comes.
  * @param before the step that was at work before this stretch
  */
-export function shownAt(position: Position, step: Step, before: Step | null): Shown {
+export function shownAt(position: Position, step: Step, before: Step | null, supplies: Supplies): Shown {
 	const { event, side, rep, reps, eventLeftSeconds, stepLeftSeconds, done } = position;
 	const plain = { hands: handsOf(step), beside: '', unit: '', taking: null };
 	if (done || !event) return { ...plain, numeral: '✓' };
 	if (event.kind === 'transition') {
-		const taking = readyFor(step, before).find(({ kind }) => kind !== 'posture') ?? null;
+		const taking = readyFor(step, before, supplies).find(({ kind }) => kind !== 'posture') ?? null;
 		if (taking) return { ...plain, ...secondsLeft(eventLeftSeconds), taking };
 		return side === 'left' || side === 'right'
 			? { ...plain, numeral: side }

@@ -5,7 +5,7 @@ import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { VOICES } from '../records/voices';
-import { soundtrackOf, type SoundOptions } from './sounds';
+import { soundtrackOf, spokenTime, type SoundOptions } from './sounds';
 import { placedBefore, spokenSeconds } from './speech';
 
 const heard = (sequence: Sequence, options: Partial<SoundOptions> = {}) => {
@@ -132,4 +132,42 @@ test('over random sequences: no beat is lost or doubled, nothing is said late, a
 		),
 		{ numRuns: 25 }
 	);
+});
+
+describe('what is said first', () => {
+	test('each of several places by its name, as it comes', () => {
+		const opening = pump('o', 'terminus', {
+			places: ['n:terminus', 'n:tonsillar', 'n:submandibular'],
+			paceSeconds: 1.5
+		});
+		const words = heard(sequenceOf([opening]), { voice: 'places' }).spoken.map((s) => s.words);
+		expect(words.indexOf('Below the ear')).toBeGreaterThan(0);
+		expect(words.indexOf('Under the jaw')).toBeGreaterThan(words.indexOf('Below the ear'));
+	});
+	test('the side, where a block goes over to the other one', () => {
+		const both = sequenceOf([
+			step('a', ['chin', 'jawline'], { side: undefined }),
+			step('b', ['malar', 'zygoma'], { side: undefined })
+		]);
+		const inBlock = {
+			...both,
+			phases: both.phases.map((p) => ({
+				...p,
+				blocks: p.blocks.map((b) => ({ ...b, sides: { first: 'left' as const } }))
+			}))
+		} as Sequence;
+		const words = heard(inBlock, { voice: 'places' }).spoken.map((s) => s.words);
+		const over = words.indexOf('client’s right');
+		expect(over).toBeGreaterThan(0);
+		expect(words[over + 1]).toBe('Chin to jawline');
+	});
+	test('times as people say them', () => {
+		expect([1, 40, 60, 90, 300].map(spokenTime)).toEqual([
+			'1 second',
+			'40 seconds',
+			'1 minute',
+			'1 minute 30',
+			'5 minutes'
+		]);
+	});
 });

@@ -1,12 +1,17 @@
-import { contactText, stepTitle } from '../step/describe';
+import { contactText } from '../step/describe';
+import { doseAtOf } from '../step/doseAt';
+import { LEVEL_NAMES } from '../step/levels';
+import { peakLevel } from '../step/levelsOf';
 import type { Step } from '../step/step.schema';
 import type { TimedEvent } from '../sequence/expand';
 import type { PlacedStep } from '../sequence/walk';
-import { sideOfRep, type WorkedSide } from '../sequence/workedSide';
+import { sideOfRep } from '../sequence/workedSide';
 import type { Voice } from '../records/voices';
 import type { Working } from '../working/working.schema';
-import { BEATS, cuesOf, sideCall, type Cue, type Performer } from './cues';
+import { BEATS, cuesOf, sideCall, type Cue, type Led, type Performer } from './cues';
+import { placeIndexOf, placeName, titleAt } from './placeAtHand';
 import { positionAt } from './position';
+import { actWords, suppliesOf, type Supplies } from './supplies';
 import { placedBefore, spokenSeconds, type Chunk, type Spoken } from './speech';
 
 export interface Tone {
@@ -29,8 +34,8 @@ export interface SoundOptions {
 	readonly tones: boolean;
 	/** Said once before the first touch: her alert, and what today leaves out. */
 	readonly alerts?: readonly string[];
-	/** On whom one works: the sides are named after it. */
-	readonly performer?: Performer;
+	/** On whom one works, and with what. */
+	readonly led?: Led;
 }
 
 /** Length of a beat’s tone, and of one that marks a change. Working values. */
@@ -60,36 +65,91 @@ function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSecond
 }
 
 const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
-function countWords({ dose }: Step): string {
-	if (dose.kind === 'seconds') return `${Math.round(dose.target)} seconds`;
-	return plural(dose.target, dose.kind === 'breaths' ? 'breath' : 'time');
+/** A time as people say it: “40 seconds”, “5 minutes”, “1 minute 30”. */
+export function spokenTime(seconds: number): string {
+	const whole = Math.round(seconds);
+	const [minutes, rest] = [Math.floor(whole / 60), whole % 60];
+	if (!minutes) return plural(whole, 'second');
+	return rest ? `${plural(minutes, 'minute')} ${rest}` : plural(minutes, 'minute');
+}
+function countWords(step: Step): string {
+	const { dose } = step;
+	const each = doseAtOf(step) === 'each-place' ? ' at each place' : '';
+	if (dose.kind === 'seconds') return spokenTime(dose.target) + each;
+	return plural(dose.target, dose.kind === 'breaths' ? 'breath' : 'time') + each;
 }
 
-/** What is said of a step before it begins: place and direction, contact, count, side. The first is never left out. */
-function announced(step: Step, side: WorkedSide, voice: Voice, performer: Performer): Chunk[] {
-	const where: Chunk = { words: stepTitle(step), drop: 0 };
-	if (voice === 'changes') return [where];
+interface Announced {
+	readonly step: Step;
+	/** The step before it; null: it is the first. */
+	readonly before: Step | null;
+	readonly event: TimedEvent;
+	/** The hands go over to the other side within a block: nothing matters as much. */
+	readonly crosses: boolean;
+	readonly voice: Voice;
+	readonly performer: Performer;
+	readonly supplies: Supplies;
+}
+
+/**
+ * What is said of a step before it begins: the side first where it has just changed, place and direction or what is done,
+ * contact, another level, count, side. What the hands cannot do without is never left out.
+ */
+function announced({ step, before, event, crosses, voice, performer, supplies }: Announced): Chunk[] {
+	const side = sideCall(sideOfRep(event.side, 0), performer);
+	const act = actWords(step, supplies);
+	const where: Chunk = { words: act || titleAt(event, step), drop: 0 };
+	const first: Chunk[] = crosses ? [{ words: side, drop: 0 }, where] : [where];
+	if (voice === 'changes') return first;
+	// What is washed or prepared has neither side nor level that anybody asks for.
+	if (act) return [...first, { words: countWords(step), drop: 3 }];
+	const level = peakLevel(step);
+	const deeper = before && peakLevel(before) !== level && step.contact !== 'none';
 	return [
-		where,
+		...first,
 		...(step.contact === 'none' ? [] : [{ words: contactText(step), drop: 2 }]),
+		...(deeper ? [{ words: LEVEL_NAMES[level].toLowerCase(), drop: 2 }] : []),
 		{ words: countWords(step), drop: 3 },
-		{ words: sideCall(side, performer), drop: 1 }
+		...(crosses ? [] : [{ words: side, drop: 1 }])
 	];
 }
 
-/** Starts of stretches that are announced: of a step, and of its other side. */
-function stretches(events: readonly TimedEvent[]) {
+/** Starts of stretches that are announced: of a step, of its other side, and of each of several places. */
+function stretches(events: readonly TimedEvent[], byId: ById) {
 	let prior: TimedEvent | null = null;
-	return events.flatMap((event, i) => {
+	return events.flatMap((event, i): Stretch[] => {
 		const before = events[i - 1];
 		if (event.kind === 'transition') return [];
 		// The hands need it before they change over: it is said before the change.
 		const at = before?.kind === 'transition' ? before.startSeconds : event.startSeconds;
 		const last = prior;
 		prior = event;
-		if (last?.stepId !== event.stepId) return [{ event, at, begins: true }];
-		return last.side !== event.side && event.kind === 'work' ? [{ event, at, begins: false }] : [];
+		const { step, block } = byId.get(event.stepId)!;
+		const [begins, place] = [last?.stepId !== event.stepId, placeIndexOf(event, step)];
+		const side = last !== null && last.side !== event.side;
+		const stretch = { event, at, before: last ? byId.get(last.stepId)!.step : null };
+		if (begins)
+			return [
+				{
+					...stretch,
+					begins,
+					crosses: side && block.sides !== 'asSteps' && last?.blockId === event.blockId,
+					place: null
+				}
+			];
+		if (event.kind !== 'work') return [];
+		const moved = place !== null && (side || place !== placeIndexOf(last!, step));
+		return side || moved ? [{ ...stretch, begins, crosses: side, place: moved ? place : null }] : [];
 	});
+}
+interface Stretch {
+	readonly event: TimedEvent;
+	readonly at: number;
+	readonly before: Step | null;
+	readonly begins: boolean;
+	readonly crosses: boolean;
+	/** The place to which the hands come within a step; null where it is none of several. */
+	readonly place: number | null;
 }
 
 /**
@@ -101,21 +161,28 @@ function stretches(events: readonly TimedEvent[]) {
 export function soundtrackOf(
 	events: readonly TimedEvent[],
 	byId: ById,
-	working: Pick<Working, 'cueBreathHalfSeconds'>,
-	{ voice, rate, tones, alerts = [], performer = 'client' }: SoundOptions
+	working: Working,
+	{ voice, rate, tones, alerts = [], led }: SoundOptions
 ): Soundtrack {
-	const cues = cuesOf(events, byId, working, performer);
+	const performer = led?.performer ?? 'client';
+	const supplies = suppliesOf(led ?? { media: [], medium: null }, working);
+	const cues = cuesOf(events, byId, working, led);
 	const marks = tonesOf(events, cues, working.cueBreathHalfSeconds);
 	// Swells of the breath are soft: one speaks over them.
 	const beats = marks.filter(({ tone }) => tone !== 'in' && tone !== 'out');
 	const spoken: Spoken[] = [];
 	if (voice !== 'none')
-		for (const { event, at, begins } of stretches(events)) {
+		for (const { event, at, begins, before, crosses, place } of stretches(events, byId)) {
 			const { step } = byId.get(event.stepId)!;
-			const side = sideOfRep(event.side, 0);
 			const chunks = begins
-				? [...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []), ...announced(step, side, voice, performer)]
-				: [{ words: sideCall(side, performer), drop: 0 }];
+				? [
+						...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []),
+						...announced({ step, before, event, crosses, voice, performer, supplies })
+					]
+				: [
+						...(crosses ? [{ words: sideCall(sideOfRep(event.side, 0), performer), drop: 0 }] : []),
+						...(place === null ? [] : [{ words: placeName(step.places[place]!), drop: 0 }])
+					];
 			const after = spoken.at(-1);
 			spoken.push(...placedBefore(at, chunks, beats, after ? after.atSeconds + after.seconds : -Infinity, rate));
 		}

@@ -42,6 +42,17 @@ export const MOUTHS = {
 	'tongue-up': 'Tongue to the palate',
 	'lips-in': 'Lips drawn in'
 } as const;
+/** What is said once where a position of the mouth ends, and it is closed again. */
+export const MOUTH_ENDS: Record<keyof typeof MOUTHS, string> = {
+	closed: '',
+	parted: 'Mouth closed again',
+	'lips-over-teeth': 'Lips loose again',
+	o: 'Mouth loose again',
+	puffed: 'Cheeks loose again',
+	'jaw-forward': 'Jaw back in place',
+	'tongue-up': 'Tongue down again',
+	'lips-in': 'Lips loose again'
+};
 export const BREATHS = {
 	free: 'Breath free',
 	'out-while-pressing': 'Out while pressing',

@@ -10,24 +10,21 @@
 		/** Worked now, or the side that comes next. */
 		now: boolean;
 		small: boolean;
-		/** Index of the place that is worked, where it is one of several; -1: all of them. */
-		active?: number;
 		/** Part of the present repetition that is over, 0..1; null at rest. */
 		beat: number | null;
 		/** The right side of the front view: the motion turns the other way. */
 		mirrored: boolean;
 	}
-	let { points, step, now, small, active = -1, beat, mirrored }: Props = $props();
+	let { points, step, now, small, beat, mirrored }: Props = $props();
 	const level = $derived(peakLevel(step));
 	const drawing = $derived(motionDrawing(step.motion, { lanes: 1, reverse: step.reverse }));
 	/** Presses with the beat: inwards, and let go. */
-	const pressAt = (i: number) => (beat === null || (active >= 0 && active !== i) ? 0 : Math.sin(Math.PI * beat));
+	const press = $derived(beat === null ? 0 : Math.sin(Math.PI * beat));
 	const colour = $derived(now ? 'var(--brush)' : 'var(--route)');
 	const R = $derived(small ? 20 : 13);
 </script>
 
 {#each points as [x, y], i (i)}
-	{@const press = pressAt(i)}
 	<circle cx={x} cy={y} r={R} fill="var(--sheet)" fill-opacity={now ? 0.88 : 0.45} />
 	<!-- One ring a level of pressure, counted from the inside out; none at all is a dotted one. -->
 	{#each { length: Math.max(1, level) } as _, ring (ring)}

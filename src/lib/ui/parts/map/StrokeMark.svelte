@@ -6,7 +6,10 @@
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import { isStationary } from '$lib/core/vocabulary/vocabulary';
 	import type { Finger } from './finger';
+	import { doseAtOf } from '$lib/core/step/doseAt';
 	import HandMark from './HandMark.svelte';
+	import { placeMarks } from './placeMarks';
+	import PlaceMarks from './PlaceMarks.svelte';
 	import SpotMark from './SpotMark.svelte';
 	import { brush, endAngle, offset, partOf, pathPoints, pointAlong, polyline, smooth } from './strokeShape';
 
@@ -26,7 +29,10 @@
 	let { view, step, side, now, finger = null, faint = false, small = false }: Props = $props();
 
 	const points = $derived(pathPoints(view, step.places, side));
+	const several = $derived(doseAtOf(step) === 'each-place');
 	const spot = $derived(points.length === 1 || (points.length > 0 && isStationary(step.motion)));
+	/** Held together, each is a mark of its own all the same. */
+	const spots = $derived(spot ? placeMarks(view, step.places, side).map((m) => m.at) : []);
 	const line = $derived(smooth(points));
 	const gap = $derived(small ? 20 : 13);
 	const lanes = $derived(Array.from({ length: step.lanes }, (_, i) => offset(line, (i - (step.lanes - 1) / 2) * gap)));
@@ -71,13 +77,14 @@
 		{@render head(link, small ? 3 : 1.8, 'var(--route)')}
 	{/if}
 	{#if support}<HandMark x={support[0]} y={support[1]} stays={step.support?.stays ?? false} />{/if}
-	{#if spot}
+	{#if several && !small}
+		<PlaceMarks {view} {step} {side} {now} atHand={finger?.place ?? null} beat={finger?.kind === 'work' ? finger.beat : null} />
+	{:else if spot}
 		<SpotMark
-			{points}
+			points={spots}
 			{step}
 			{now}
 			{small}
-			active={finger?.place ? step.places.indexOf(finger.place) : -1}
 			beat={finger?.kind === 'work' ? finger.beat : null}
 			mirrored={side === 'right' && view === 'front'}
 		/>

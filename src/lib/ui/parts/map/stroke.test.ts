@@ -39,20 +39,16 @@ describe('a way on the figure', () => {
 });
 
 describe('the hand', () => {
-	const events = expand(
-		sequenceOf([
-			step('a', ['malar', 'zygoma'], { side: { each: true, first: 'left' }, paceSeconds: 2, reverse: true })
-		]),
-		CONTEXT
-	);
+	const sweep = step('a', ['malar', 'zygoma'], { side: { each: true, first: 'left' }, paceSeconds: 2, reverse: true });
+	const events = expand(sequenceOf([sweep]), CONTEXT);
 	test('runs along the way in a repetition, back on the way back, and rests while sides change', () => {
-		expect(fingerAt(positionAt(events, 0.01))).toMatchObject({ side: 'left', kind: 'work' });
-		expect(fingerAt(positionAt(events, 1.56))!.along).toBeCloseTo(1, 2);
+		expect(fingerAt(positionAt(events, 0.01), sweep)).toMatchObject({ side: 'left', kind: 'work' });
+		expect(fingerAt(positionAt(events, 1.56), sweep)!.along).toBeCloseTo(1, 2);
 		const back = events.find((e) => e.direction === 'back')!;
-		expect(fingerAt(positionAt(events, back.startSeconds + 0.01))!.along).toBeGreaterThan(0.9);
+		expect(fingerAt(positionAt(events, back.startSeconds + 0.01), sweep)!.along).toBeGreaterThan(0.9);
 		const change = events.find((e) => e.kind === 'transition')!;
-		expect(fingerAt(positionAt(events, change.startSeconds))).toBeNull();
-		expect(fingerAt(positionAt(events, 1e6))).toBeNull();
+		expect(fingerAt(positionAt(events, change.startSeconds), sweep)).toBeNull();
+		expect(fingerAt(positionAt(events, 1e6), sweep)).toBeNull();
 	});
 	test('is told in words', () => {
 		expect(captionOf(positionAt(events, 2.5))).toBe('left, stroke 2 of 5');

@@ -103,7 +103,11 @@
 	const filled = $derived(nodes ? new Map([...nodes].map(([k, n]) => [k, n.fill])) : undefined);
 	const position = $derived(draft.position);
 	const onStep = $derived(position.event?.stepId === draft.selectedId);
-	const finger = $derived(onStep && (playing || position.event!.startSeconds < draft.cursorSeconds) ? fingerAt(position) : null);
+	const finger = $derived(
+		onStep && (playing || position.event!.startSeconds < draft.cursorSeconds)
+			? fingerAt(position, draft.steps.find((s) => s.step.id === draft.selectedId)!.step)
+			: null
+	);
 	const event = $derived(
 		judgement.events.find((e) => e.stepId === draft.selectedId && e.kind === 'work' && e.endSeconds > draft.cursorSeconds)
 	);

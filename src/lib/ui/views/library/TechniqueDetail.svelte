@@ -110,7 +110,7 @@
 			{step}
 			focus={frame}
 			showNodes={step.places.some((p) => p.startsWith('n:'))}
-			finger={player.running ? fingerAt(position) : null}
+			finger={player.running ? fingerAt(position, step) : null}
 			now={player.running ? handSide : null}
 			label="{technique.title} on the face"
 		>

@@ -1,15 +1,15 @@
 <script lang="ts">
-	import { stepTitle } from '$lib/core/step/describe';
+	import { askedWords, type Supplies } from '$lib/core/perform/supplies';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { AIMS } from '$lib/core/vocabulary/vocabulary';
 
 	interface Props {
 		placed: PlacedStep;
+		supplies: Supplies;
 	}
-	let { placed }: Props = $props();
+	let { placed, supplies }: Props = $props();
 	const { step, number } = $derived(placed);
 </script>
 
 <!-- The condition of a step, and what is done if it is met. -->
 <b class="font-semibold">If {step.onlyIf}:</b>
-<span class="text-ink2">{number}, {AIMS[step.aim].toLowerCase()} {stepTitle(step).toLowerCase()}</span>
+<span class="text-ink2">{askedWords(step, supplies)} (step {number})</span>

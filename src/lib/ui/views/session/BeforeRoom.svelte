@@ -195,6 +195,7 @@
 					</p>{/if}
 				{#if planned}<div class="mt-3">
 						<TodayAsks
+							working={app.working}
 							sequence={asTaken(planned, wishes.taken)}
 							met={wishes.met}
 							taken={wishes.taken}

@@ -91,7 +91,7 @@
 			rate: app.settings?.voiceRate ?? 1,
 			tones: app.settings?.tone ?? true,
 			alerts,
-			performer: performing.sequence.performer
+			led: performing.sequence
 		})
 	);
 	$effect(() => {

@@ -1,12 +1,14 @@
 <script lang="ts">
 	import type { PlacedStep } from '$lib/core/sequence/walk';
+	import type { Supplies } from '$lib/core/perform/supplies';
 	import AskedStep from './AskedStep.svelte';
 
 	interface Props {
 		asks: readonly PlacedStep[];
+		supplies: Supplies;
 		onmet: (stepId: string) => void;
 	}
-	let { asks, onmet }: Props = $props();
+	let { asks, supplies, onmet }: Props = $props();
 </script>
 
 <!-- What is done next only if it is so: one touch, no answer needed where it is not. -->
@@ -21,7 +23,7 @@
 					onclick={() => onmet(placed.step.id)}
 					>It is so{#if i === 0}<kbd class="text-ink2 pl-2 text-[14px]">Y</kbd>{/if}</button
 				>
-				<span class="min-w-0"><AskedStep {placed} /></span>
+				<span class="min-w-0"><AskedStep {placed} {supplies} /></span>
 			</li>
 		{/each}
 	</ul>

@@ -51,7 +51,7 @@
 		{step}
 		now={side ?? 'both'}
 		{focus}
-		finger={moving ? fingerAt(position) : null}
+		finger={moving ? fingerAt(position, step) : null}
 		label="Where the hands are: {stepTitle(step)}"
 	>
 		{#snippet over()}{#if limits.length}<LimitMarks {view} {limits} wide quiet />{/if}{/snippet}

@@ -22,10 +22,12 @@
 		then: Side | null;
 		midline: boolean;
 		working: Working;
+		/** What is washed or prepared, in words; empty where neither is done. */
+		act: string;
 		/** On whom one works. */
 		performer: Performer;
 	}
-	let { step, hands, side, then, midline, working, performer }: Props = $props();
+	let { step, hands, side, then, midline, working, act, performer }: Props = $props();
 	const words = $derived(sideWords(side, then, midline, performer));
 	const level = $derived(peakLevel(step));
 	const kPa = $derived(levelRangeKPa(level, working));
@@ -34,7 +36,7 @@
 
 <!-- What the hands need to know: side, contact, pressure; readable from two metres. -->
 <ul class="min-w-0 space-y-[0.5em]">
-	{#if hands !== 'none'}<li class="flex items-center gap-3">
+	{#if hands !== 'none' && !act}<li class="flex items-center gap-3">
 			<svg width="62" height="34" viewBox="0 0 62 34" fill="none" aria-hidden="true"
 				><path d="M1 17H61" stroke="var(--ink2)" stroke-width="1.6" />
 				<path
@@ -59,7 +61,8 @@
 				</span>
 			</div>
 		</li>{/if}
-	{#if hands === 'none' || (hands === 'client' && performer === 'client')}
+	{#if act}<li class="font-semibold">{act}</li>
+	{:else if hands === 'none' || (hands === 'client' && performer === 'client')}
 		<li class="font-semibold">{hands === 'client' ? 'She does it herself' : 'Hands off the face'}</li>
 	{/if}
 	{#if step.contact !== 'none'}

@@ -5,7 +5,9 @@
 	import type { Judgement } from '$lib/core/rules/judge';
 	import type { TimedEvent } from '$lib/core/sequence/expand';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
-	import { clock, stepTitle } from '$lib/core/step/describe';
+	import { placeIndexOf, titleAt } from '$lib/core/perform/placeAtHand';
+	import { actWords, suppliesOf } from '$lib/core/perform/supplies';
+	import { clock } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
@@ -40,10 +42,13 @@
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
 	const step = $derived(placed.step);
+	const supplies = $derived(suppliesOf(context.sequence, working));
+	/** The place at hand, where it is one of several. */
+	const place = $derived(p.event ? placeIndexOf(p.event, step) : null);
 	const before = $derived(context.byId.get(judgement.events[p.index - 1]?.stepId ?? '')?.step ?? null);
 	/** Past the plan, until the sign comes, the seconds of the longest time run down. */
 	const shown = $derived({
-		...shownAt(p, step, before),
+		...shownAt(p, step, before, supplies),
 		...(runner.untilSign === null ? {} : { numeral: String(Math.ceil(runner.untilSign)), beside: 's', unit: '' })
 	});
 	/** Captions, what comes next and what to mind are cues; voice will read the same ones. */
@@ -65,7 +70,9 @@
 	</p>
 	<h1>
 		<AimGlyph aim={step.aim} size={30} /><span
-			><span class="text-ink2 font-normal">{placed.number} of {context.steps.length}</span> {stepTitle(step)}</span
+			><span class="text-ink2 font-normal">{placed.number} of {context.steps.length}</span>
+			{titleAt(p.event, step)}{#if place !== null}{' '}<span class="text-ink2 font-normal">place {place + 1} of {step.places.length}</span
+				>{/if}</span
 		>
 	</h1>
 	<div class="big">
@@ -82,7 +89,16 @@
 					>{shown.beside}{#if shown.unit}<br />{shown.unit}{/if}</span
 				>
 			</p>{/if}
-		<StageFacts {step} hands={shown.hands} {side} {then} {midline} {working} performer={context.sequence.performer} />
+		<StageFacts
+			{step}
+			hands={shown.hands}
+			{side}
+			{then}
+			{midline}
+			{working}
+			act={actWords(step, supplies)}
+			performer={context.sequence.performer}
+		/>
 	</div>
 	<p class="line">
 		<span class="min-w-0 truncate"
@@ -105,7 +121,7 @@
 		>
 	</p>
 	{#if asks.length}<div class="bg-paper border-hair absolute inset-x-4 bottom-1 rounded-xl border p-2">
-			<StageAsks {asks} {onmet} />
+			<StageAsks {asks} {supplies} {onmet} />
 		</div>{/if}
 </section>
 

@@ -1,11 +1,14 @@
 <script lang="ts">
 	import { choiceGroups, conditionalSteps } from '$lib/core/sequence/chosen';
+	import { suppliesOf } from '$lib/core/perform/supplies';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import type { Working } from '$lib/core/working/working.schema';
 	import Segmented from '../../parts/controls/Segmented.svelte';
 	import AskedStep from './AskedStep.svelte';
 
 	interface Props {
 		sequence: Sequence;
+		working: Working;
 		/** Steps whose condition is met today. */
 		met: ReadonlySet<string>;
 		/** The option taken of each group that is chosen otherwise than the sequence has it. */
@@ -13,7 +16,7 @@
 		onmet: (met: ReadonlySet<string>) => void;
 		ontake: (group: string, option: string) => void;
 	}
-	let { sequence, met, taken, onmet, ontake }: Props = $props();
+	let { sequence, working, met, taken, onmet, ontake }: Props = $props();
 	const asked = $derived(conditionalSteps(sequence));
 	const groups = $derived(choiceGroups(sequence).filter((g) => g.options.length > 1));
 	function answer(id: string, yes: boolean) {
@@ -42,7 +45,7 @@
 		{/each}
 		{#each asked as placed (placed.step.id)}
 			<div class="flex flex-wrap items-center gap-2">
-				<span class="min-w-0 flex-1"><AskedStep {placed} /></span>
+				<span class="min-w-0 flex-1"><AskedStep {placed} supplies={suppliesOf(sequence, working)} /></span>
 				<Segmented
 					large
 					label="Is it so: {placed.step.onlyIf}"
