@@ -40,6 +40,8 @@ test('the stage marks and names the place at hand of several, says what a wash i
 		await expect(page.locator('[data-place]')).toHaveCount(12);
 	}
 	await page.keyboard.press('Space');
+	// It stays so while it stands still.
+	await expect(page.getByText(/^Paused for/)).toBeVisible();
+	await expect(atHand).toHaveCount(2);
 	await expectAccessible(page);
-	if (process.env.SOFT_TIDE_SHOT) await page.screenshot({ path: process.env.SOFT_TIDE_SHOT });
 });

@@ -5,6 +5,7 @@
 	import type { Position } from '$lib/core/perform/position';
 	import type { Limit } from '$lib/core/screening/limit.schema';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
+	import { doseAtOf } from '$lib/core/step/doseAt';
 	import { stepTitle } from '$lib/core/step/describe';
 	import type { Step } from '$lib/core/step/step.schema';
 	import FaceMap from '../../parts/map/FaceMap.svelte';
@@ -25,6 +26,8 @@
 	}
 	let { step, position, orientation, open, limits, moving }: Props = $props();
 	let [width, height] = $state([700, 520]);
+	/** Of several places the one at hand stays marked while it stands still. */
+	const stays = $derived(doseAtOf(step) === 'each-place');
 	const side = $derived(position.side === 'left' || position.side === 'right' ? position.side : null);
 	const view = $derived(step.places.every((r) => pathPoints('front', [r], 'left').length) ? 'front' : 'profile');
 	/** Mouth and chin: with them in sight a neck is a neck. */
@@ -51,7 +54,7 @@
 		{step}
 		now={side ?? 'both'}
 		{focus}
-		finger={moving ? fingerAt(position, step) : null}
+		finger={moving || stays ? fingerAt(position, step) : null}
 		label="Where the hands are: {stepTitle(step)}"
 	>
 		{#snippet over()}{#if limits.length}<LimitMarks {view} {limits} wide quiet />{/if}{/snippet}
