@@ -46,10 +46,11 @@ async function round(browser, base, n, faults) {
 			() => false
 		);
 		// What could not be stored is said, and done once more it goes through.
-		if (!went)
-			await ACTIONS[name](page, base, model, `q${n}-${i}-again`, chance(n)).catch((e) =>
-				faults.push(`write ${n}, ${name}: ${String(e).split('\n')[0]}`)
-			);
+		if (went) continue;
+		page.setDefaultTimeout(4 * PATIENCE_MS);
+		await ACTIONS[name](page, base, model, `q${n}-${i}-again`, chance(n)).catch((e) =>
+			faults.push(`write ${n}, ${name}: ${String(e).split('\n')[0]}`)
+		);
 	}
 	const said = await page.evaluate(() => sessionStorage.getItem('said') === '1');
 	const tables = await everything(page);
