@@ -5,7 +5,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { chromium } from '@playwright/test';
 import { launchOptions } from '../../scripts/setup.mjs';
 import { agree } from '../steps.mjs';
-import { chance, everything, faultsIn } from './parts.mjs';
+import { chance, everything, exportAll, faultsIn } from './parts.mjs';
 import { mutated, PLACE } from './requests.mjs';
 
 const mutations = fc.array(
@@ -29,9 +29,7 @@ export async function tortureByImports({ base, seed, until }) {
 		const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 		await page.goto(`${base}/exchange`);
 		await agree(page);
-		const waiting = page.waitForEvent('download');
-		await page.getByRole('button', { name: 'Export all' }).click();
-		const whole = readFileSync(await (await waiting).path());
+		const whole = readFileSync(await exportAll(page, base));
 		const zip = unzipSync(whole);
 		const text = strFromU8(zip['backup.json']);
 		const preview = page.getByRole('region', { name: 'What the file would do' });

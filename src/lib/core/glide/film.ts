@@ -111,7 +111,11 @@ function keysOf(
 }
 
 /** What a step puts on: its own medium, or that of the sequence where it prepares the skin. */
-function mediumOf(step: Step, sequence: Sequence, working: Working): { id: string; ml: number } | null {
+export function mediumOf(
+	step: Step,
+	sequence: Pick<Sequence, 'medium'>,
+	working: Working
+): { id: string; ml: number } | null {
 	if (step.medium) return step.medium;
 	return step.aim === 'prepare' && step.contact !== 'tool'
 		? (sequence.medium ?? { id: 'light-oil', ml: mlFor(step, working) })

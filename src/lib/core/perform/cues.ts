@@ -13,9 +13,9 @@ import { readyFor, STRAIGHT_AGAIN } from './ready';
 import { actWords, suppliesOf, type Supplies } from './supplies';
 
 /**
- * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `place` names
- * the one of several that the hands come to; `doing` names what the hands do; `mind` is what to ask of the client or of oneself; `breath` goes in and out; `next` is what
- * comes after the step.
+ * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `place`
+ * names the one of several that the hands come to; `doing` names what the hands do; `mind` is what to ask of the client
+ * or of oneself; `breath` goes in and out; `next` is what comes after the step.
  */
 export const CUE_KINDS = ['step', 'side', 'stroke', 'place', 'doing', 'mind', 'breath', 'next', 'end'] as const;
 export type CueKind = (typeof CUE_KINDS)[number];
@@ -134,7 +134,13 @@ function placeAfter(events: readonly TimedEvent[], index: number, step: Step): s
 	}
 	return null;
 }
-const nextWords = (name: string | null): string => (name === null ? 'Then it is done' : `Next ${name}`);
+/** What comes after a stretch: another place of the step, where it goes over several, or the step after it. */
+function nextWords(events: readonly TimedEvent[], index: number, byId: ById, several: boolean): string {
+	const place = several ? placeAfter(events, index, byId.get(events[index]!.stepId)!.step) : null;
+	if (place) return `Next ${place}`;
+	const next = nextStep(events, index, byId);
+	return next ? `Next ${stepTitle(next)}` : 'Then it is done';
+}
 
 /** What of a sequence the words hang on. */
 export type Led = Pick<Sequence, 'performer' | 'media' | 'medium'>;
@@ -161,20 +167,11 @@ export function cuesOf(
 		const index = placeIndexOf(event, step);
 		const comes = index !== null && (begins || index !== place || events[i - 1]?.side !== event.side);
 		place = begins || index !== null ? index : place;
-		const there = comes ? placeAfter(events, i, step) : null;
-		const next = nextStep(events, i, byId);
-		const after = there ?? (next ? stepTitle(next) : null);
-		const opening: Cue[] = begins
-			? [
-					...mindWords(step, prior, performer).map((words) => ({ ...at, kind: 'mind' as const, words })),
-					...(comes ? [] : [{ ...at, kind: 'next' as const, words: nextWords(after) }])
-				]
-			: [];
-		if (comes)
-			opening.push(
-				{ ...at, kind: 'place', words: placeName(step.places[index]!) },
-				{ ...at, kind: 'next', words: nextWords(after) }
-			);
+		const opening: Cue[] = [];
+		if (begins)
+			opening.push(...mindWords(step, prior, performer).map((words) => ({ ...at, kind: 'mind' as const, words })));
+		if (comes) opening.push({ ...at, kind: 'place', words: placeName(step.places[index]!) });
+		if (begins || comes) opening.push({ ...at, kind: 'next', words: nextWords(events, i, byId, comes) });
 		return [
 			...opening,
 			{ ...at, kind: 'doing', words: doingWords(event, step, prior, supplies) },

@@ -1,6 +1,6 @@
 import { placeOf, whereOf } from '../atlas/places';
 import { listWords } from '../listWords';
-import { mlFor } from '../glide/film';
+import { mediumOf } from '../glide/film';
 import { amountText, MEDIA, mediumById } from '../medium/media';
 import type { Medium } from '../medium/medium.schema';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -59,9 +59,10 @@ export function actWords(step: Step, supplies: Supplies): string {
 		return `Cleanse ${whereText(step)}${by}`;
 	}
 	if (step.aim !== 'prepare') return '';
-	if (step.contact === 'tool' && step.tool && !step.medium) return `${contactText(step)} on ${whereText(step)}`;
-	const medium = step.medium ?? supplies.medium ?? { id: 'light-oil', ml: mlFor(step, supplies.working) };
-	return `Spread ${mediumWords(medium, supplies)} over ${whereText(step)}`;
+	const medium = mediumOf(step, supplies, supplies.working);
+	return medium
+		? `Spread ${mediumWords(medium, supplies)} over ${whereText(step)}`
+		: `${contactText(step)} on ${whereText(step)}`;
 }
 
 /** What is done where a condition is met: an amount of something, or the move by its aim and place. */
