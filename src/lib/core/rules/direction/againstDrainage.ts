@@ -89,6 +89,8 @@ export const againstDrainage: Rule = {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
 		const good = candidates(step, context).find((places) => !badPair({ ...step, places: [...places], reverse: false }));
-		return good ? withPath(context, step, [...good], `Turn step ${finding.params.number} the way the fluid runs`) : null;
+		return good
+			? withPath(context, step, [...good], `Turn step ${finding.params.number} the way the fluid runs`)
+			: null;
 	}
 };

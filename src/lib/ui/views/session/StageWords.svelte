@@ -43,6 +43,8 @@
 	const p = $derived(runner.position);
 	const step = $derived(placed.step);
 	const supplies = $derived(suppliesOf(context.sequence, working));
+	/** What is washed or prepared: it stands beside the numeral, and once. */
+	const act = $derived(actWords(step, supplies));
 	/** The place at hand, where it is one of several. */
 	const place = $derived(p.event ? placeIndexOf(p.event, step) : null);
 	const before = $derived(context.byId.get(judgement.events[p.index - 1]?.stepId ?? '')?.step ?? null);
@@ -89,20 +91,11 @@
 					>{shown.beside}{#if shown.unit}<br />{shown.unit}{/if}</span
 				>
 			</p>{/if}
-		<StageFacts
-			{step}
-			hands={shown.hands}
-			{side}
-			{then}
-			{midline}
-			{working}
-			act={actWords(step, supplies)}
-			performer={context.sequence.performer}
-		/>
+		<StageFacts {step} hands={shown.hands} {side} {then} {midline} {working} {act} performer={context.sequence.performer} />
 	</div>
 	<p class="line">
 		<span class="min-w-0 truncate"
-			>{doing === shown.taking?.words ? '' : doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
+			>{doing === shown.taking?.words || doing === act ? '' : doing}{#if onTo}<span class="text-ink2">: {onTo}</span>{/if}</span
 		><span class="whitespace-nowrap"><b>{clock(p.stepLeftSeconds)}</b> <span class="text-ink2">to go in this step</span></span>
 	</p>
 	<p class="line mind">
