@@ -49,7 +49,9 @@ test('lines typed before what reads them is there are kept: added in their order
 	await page.keyboard.press('/');
 	const line = page.getByRole('textbox', { name: 'Type a step' });
 	await expect(line).toBeFocused();
-	await page.keyboard.type('open collarbone, 7\nrub chin\ndrain chin > under the jaw, 8 each\nclose coll');
+	await page.keyboard.type('open collarbone, 7\n');
+	await expect(page.getByText('One line waits until the moves are here.')).toBeVisible();
+	await page.keyboard.type('rub chin\ndrain chin > under the jaw, 8 each\nclose coll');
 	await expect(page.getByText('3 lines wait until the moves are here.')).toBeVisible();
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('/');

@@ -5,6 +5,8 @@ import { ask } from './requests.mjs';
 
 /** How many ordinary questions one may cost (working value). */
 const MOST = 50;
+/** How often the dearest and the ordinary ones are held against one another in the end. */
+const ROUNDS = 9;
 /** A question that is not let in. */
 const REFUSED = -1;
 
@@ -102,12 +104,7 @@ export async function tortureByDearest({ base, seed, until }) {
 	const kinds = Object.entries(QUESTIONS);
 	for (const [k, [kind, bodyOf]] of kinds.entries()) {
 		const path = `/api/v1/${kind}`;
-		const ordinary = async () => {
-			const times = [];
-			for (const s of ready) times.push(await msOf(base, path, bodyOf(s)));
-			return times.sort((a, b) => a - b)[ready.length >> 1];
-		};
-		await ordinary();
+		for (const s of ready) await msOf(base, path, bodyOf(s));
 		const ends = from + ((until - from) * (k + 1)) / kinds.length;
 		let best = { ms: 0, sequence: null };
 		let [now, nowMs, tried, refused, stuck] = [structuredClone(die.of(ready)), 0, 0, 0, 0];
@@ -125,12 +122,19 @@ export async function tortureByDearest({ base, seed, until }) {
 				nowMs = again;
 			}
 		}
-		// After the climb, when the server is as warm as it gets: the harder bar.
-		const usual = await ordinary();
-		const times = best.ms / usual;
+		// After the climb, when the server is as warm as it gets: the harder bar. In turn, and the least of each: what else
+		// runs on the machine makes one look longer, and none shorter.
+		const least = { best: Infinity, ready: ready.map(() => Infinity) };
+		for (let round = 0; round < ROUNDS && best.sequence; round++) {
+			least.best = Math.min(least.best, await msOf(base, path, bodyOf(best.sequence), 1));
+			for (const [i, s] of ready.entries())
+				least.ready[i] = Math.min(least.ready[i], await msOf(base, path, bodyOf(s), 1));
+		}
+		const usual = least.ready.sort((a, b) => a - b)[ready.length >> 1];
+		const times = least.best / usual;
 		const size = best.sequence ? bodyOf(best.sequence).length : 0;
 		figures[kind] =
-			`${tried} tried, ${refused} refused, ordinary ${usual.toFixed(1)} ms, dearest ${best.ms.toFixed(0)} ms with ${Math.round(size / 1000)} kB and ${best.sequence ? stepsOf(best.sequence).length : 0} steps: ${times.toFixed(0)} times`;
+			`${tried} tried, ${refused} refused, ordinary ${usual.toFixed(1)} ms, dearest ${least.best.toFixed(0)} ms with ${Math.round(size / 1000)} kB and ${best.sequence ? stepsOf(best.sequence).length : 0} steps: ${times.toFixed(0)} times`;
 		if (times > MOST) faults.push(`${kind}: ${times.toFixed(0)} ordinary questions: ${describe(best.sequence)}`);
 	}
 	return { figures, faults };

@@ -48,21 +48,7 @@ describe('cues', () => {
 			'29 stroke'
 		]);
 	});
-	test('say what to mind, what the hands do, how to breathe, what comes next, and the end', () => {
-		expect(of('mind').map(([, words]) => words)).toEqual([
-			'Head turned',
-			'Lips parted',
-			'Until softer, 60 s at most',
-			'slower near the scar',
-			'Head straight again',
-			'Mouth closed again',
-			'Out while pressing'
-		]);
-		expect(
-			of('doing')
-				.map(([, words]) => words)
-				.slice(0, 4)
-		).toEqual(['Pump', 'Head turned', 'Stroke, let go', 'Over to the other side']);
+	test('say how to breathe, what comes next, and the end', () => {
 		expect(of('breath')).toEqual([
 			[19, 'in'],
 			[24, 'out'],
@@ -72,18 +58,18 @@ describe('cues', () => {
 		expect(of('next').map(([, words]) => words)).toEqual([
 			'Next Chin to jawline',
 			'Next Apple of the cheek',
-			'Then it is done'
+			'Then finished'
 		]);
-		expect(of('end')).toEqual([[39, 'All is done.']]);
+		expect(of('end')).toEqual([[39, 'Finished.']]);
 	});
 	test('what waits for a condition, or for another sitting, does not come next', () => {
 		const words = (change: object) =>
 			cuesIn(sequenceOf([pump('o', 'terminus'), step('a', ['chin', 'jawline'], change), step('b', ['malar'])]))
 				.cues.filter((c) => c.kind === 'next')
 				.map((c) => c.words);
-		expect(words({})).toEqual(['Next Chin to jawline', 'Next Apple of the cheek', 'Then it is done']);
+		expect(words({})).toEqual(['Next Chin to jawline', 'Next Apple of the cheek', 'Then finished']);
 		for (const change of [{ onlyIf: 'it is loose' }, { later: true }])
-			expect(words(change)).toEqual(['Next Apple of the cheek', 'Then it is done']);
+			expect(words(change)).toEqual(['Next Apple of the cheek', 'Then finished']);
 	});
 	test('on any sequence they ascend, and there is a beat for each repetition that the position counts', () => {
 		fc.assert(
@@ -124,49 +110,18 @@ test('a log that breaks off is taken as far as it goes; half a stroke is none, a
 	expect(replay([])).toEqual(NOT_BEGUN);
 });
 
-describe('what is told belongs to its step', () => {
-	const told = (steps: Parameters<typeof sequenceOf>[0], kind: CueKind, id: string) =>
+test('the end says what no longer holds; each of several places is the next one in turn', () => {
+	const words = (steps: Parameters<typeof sequenceOf>[0], kind: CueKind) =>
 		cuesIn(sequenceOf(steps))
-			.cues.filter((c) => c.kind === kind && c.stepId === id)
+			.cues.filter((c) => c.kind === kind)
 			.map((c) => c.words);
-	test('posture, mouth and eyes are said to end, once, by what they were', () => {
-		const steps = [
-			step('a', ['chin'], { posture: 'chin-up', mouth: 'jaw-forward', eyes: 'open' }),
-			step('b', ['malar']),
-			step('c', ['temple'])
-		];
-		expect(told(steps, 'mind', 'b')).toEqual(['Head straight again', 'Jaw back in place', 'Eyes closed again']);
-		expect(told(steps, 'mind', 'c')).toEqual([]);
-		expect(told(steps.slice(0, 1), 'end', 'a')).toEqual([
-			'Head straight again. Jaw back in place. Eyes closed again. All is done.'
-		]);
-	});
-	test('what is washed or prepared is told with what, how much and where', () => {
-		const off = {
-			contact: 'none' as const,
-			motion: 'none' as const,
-			dose: { kind: 'seconds' as const, min: 20, target: 20, max: 20 }
-		};
-		const doing = (one: ReturnType<typeof step>) => told([one], 'doing', one.id).at(-1);
-		expect(doing(step('w', [], { ...off, aim: 'cleanse', target: 'hands' }))).toMatch(/^Wash your hands/);
-		expect(
-			doing(
-				step('s', ['chin', 'malar'], { ...off, aim: 'cleanse', target: 'skin', contact: 'tool', tool: { id: 'cloth' } })
-			)
-		).toMatch(/^Cleanse chin and apple of the cheek, with .*cloth/);
-		expect(
-			doing(step('p', [], { ...off, aim: 'prepare', contact: 'flat-hand', medium: { id: 'light-oil', ml: 0.5 } }))
-		).toBe('Spread 10 drops of light oil over face and neck');
-	});
-	test('each of several places is told as it comes, and the one after it as the next', () => {
-		const steps = [
-			pump('o', 'terminus', { places: ['n:terminus', 'n:tonsillar', 'n:submandibular'] }),
-			step('z', ['chin'])
-		];
-		expect(told(steps, 'place', 'o')).toEqual(
-			['Collarbone', 'Below the ear', 'Under the jaw'].map((w) => expect.stringContaining(w))
-		);
-		expect(told(steps, 'next', 'o').at(-1)).toBe('Next Chin');
-		expect(told(steps, 'next', 'o')[0]).toMatch(/^Next Below the ear/);
-	});
+	const last = step('a', ['chin'], { posture: 'chin-up', mouth: 'jaw-forward', eyes: 'open' });
+	expect(words([last], 'end')).toEqual(['Head straight again. Jaw back in place. Eyes closed again. Finished.']);
+	const opening = pump('o', 'terminus', { places: ['n:terminus', 'n:tonsillar', 'n:submandibular'] });
+	expect(words([opening, step('z', ['chin'])], 'next')).toEqual([
+		'Next Below the ear',
+		'Next Under the jaw',
+		'Next Chin',
+		'Then finished'
+	]);
 });

@@ -1,23 +1,18 @@
-import { BREATHS, MOTIONS, MOUTH_ENDS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
-import { labelOf, placeOf } from '../atlas/places';
 import type { TimedEvent } from '../sequence/expand';
-import type { Sequence } from '../sequence/sequence.schema';
-import { sideOfRep, turnsOf, type WorkedSide } from '../sequence/workedSide';
+import { sideOfRep, turnsOf } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
-import { signsText, stepTitle } from '../step/describe';
-import { LEVEL_NAMES } from '../step/levels';
 import type { Step } from '../step/step.schema';
 import type { Working } from '../working/working.schema';
-import { placeIndexOf, placeName } from './placeAtHand';
-import { readyFor, STRAIGHT_AGAIN } from './ready';
-import { actWords, suppliesOf, type Supplies } from './supplies';
+import { endedWords } from './ended';
+import type { Led, Performer } from './instruction/moment';
+import { sideCall } from './instruction/words';
+import { placeIndexOf, placeName, stepName } from './placeAtHand';
 
 /**
- * What is said or sounded while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `place`
- * names the one of several that the hands come to; `doing` names what the hands do; `mind` is what to ask of the client
- * or of oneself; `breath` goes in and out; `next` is what comes after the step.
+ * What is marked while a sequence is performed. `step`, `side` and `stroke` are beats, one at a time; `breath` goes in and
+ * out; `next` is what comes after the place or the step at hand.
  */
-export const CUE_KINDS = ['step', 'side', 'stroke', 'place', 'doing', 'mind', 'breath', 'next', 'end'] as const;
+export const CUE_KINDS = ['step', 'side', 'stroke', 'breath', 'next', 'end'] as const;
 export type CueKind = (typeof CUE_KINDS)[number];
 export interface Cue {
 	/** Second of the plan. */
@@ -29,62 +24,6 @@ export interface Cue {
 export const BEATS: readonly CueKind[] = ['step', 'side', 'stroke'];
 
 type ById = ReadonlyMap<string, PlacedStep>;
-
-/** What is done before hands are laid on; else over to the other side. */
-function readyWords(step: Step, before: Step | null, supplies: Supplies): string {
-	const words = readyFor(step, before, supplies).map((r) => r.words);
-	return words.length ? words.join(', ') : before?.id === step.id ? 'Over to the other side' : 'Get ready';
-}
-
-/** What the hands do in a stretch of time. */
-function doingWords(event: TimedEvent, step: Step, before: Step | null, supplies: Supplies): string {
-	if (event.kind === 'transition') return readyWords(step, before, supplies);
-	const act = actWords(step, supplies);
-	if (act) return act;
-	if (event.kind === 'station') return step.aim === 'exercise' ? 'Hold it' : 'Press and wait';
-	// Whose hands are off has no rest from them.
-	if (event.kind === 'rest') return step.contact === 'none' ? '' : 'Rest';
-	if (event.kind === 'link')
-		return `Drain to the outlet: ${event.places.map((r) => labelOf(placeOf(r)).toLowerCase()).join(', ')}`;
-	if (step.aim === 'fix') return 'Lay it without a pull';
-	return MOTIONS[event.part ? step.parts![event.part - 1]!.motion : step.motion];
-}
-
-/** What no longer holds of the step before: it is said once. @param step null: nothing comes after it */
-function endedWords(step: Step | null, before: Step | null): string[] {
-	if (!before) return [];
-	return [
-		before.posture !== 'neutral' && (step?.posture ?? 'neutral') === 'neutral' ? STRAIGHT_AGAIN : '',
-		before.mouth !== 'closed' && (step?.mouth ?? 'closed') === 'closed' ? MOUTH_ENDS[before.mouth] : '',
-		before.eyes === 'open' && step?.eyes !== 'open' ? 'Eyes closed again' : ''
-	].filter(Boolean);
-}
-
-/** What to ask for when a step begins: what ends of the one before, posture, mouth, eyes, breath, the sign that ends it, and one's own note. */
-function mindWords(step: Step, before: Step | null, performer: Performer): string[] {
-	const head = performer === 'self' ? 'Your head' : 'Her head';
-	return [
-		...endedWords(step, before),
-		step.posture === 'neutral' ? '' : POSTURES[step.posture],
-		step.mouth === 'closed' ? '' : MOUTHS[step.mouth],
-		step.eyes === 'closed' ? '' : 'Eyes open',
-		step.breath === 'free' ? '' : BREATHS[step.breath],
-		step.until ? `Until ${signsText(step.until)}, ${step.until.capSeconds} s at most` : '',
-		step.around ? `Around ${step.around}` : '',
-		step.risesTo === undefined ? '' : `Rising to ${LEVEL_NAMES[step.risesTo].toLowerCase()}`,
-		step.support?.head === 'resists' ? `${head} resists` : step.support?.head === 'pushed' ? `${head} is pushed` : '',
-		step.note
-	].filter(Boolean);
-}
-
-/** On whom one works: a client, or oneself before a mirror. */
-export type Performer = Sequence['performer'];
-/** Whose sides are named. */
-export const whose = (performer: Performer): string => (performer === 'self' ? 'your' : 'client’s');
-
-/** Side of a stretch as it is called out. */
-export const sideCall = (side: WorkedSide, performer: Performer = 'client'): string =>
-	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `${whose(performer)} ${side}`;
 
 function beatsOf(event: TimedEvent, first: boolean, performer: Performer): Cue[] {
 	const { stepId, startSeconds, endSeconds } = event;
@@ -139,58 +78,38 @@ function nextWords(events: readonly TimedEvent[], index: number, byId: ById, sev
 	const place = several ? placeAfter(events, index, byId.get(events[index]!.stepId)!.step) : null;
 	if (place) return `Next ${place}`;
 	const next = nextStep(events, index, byId);
-	return next ? `Next ${stepTitle(next)}` : 'Then it is done';
+	return next ? `Next ${stepName(next)}` : 'Then finished';
 }
 
-/** What of a sequence the words hang on. */
-export type Led = Pick<Sequence, 'performer' | 'media' | 'medium'>;
-const LED: Led = { performer: 'client', media: [], medium: null };
-
-/** All cues of a sequence in the order of their time: beats, captions, what to mind, breath, what comes next. */
+/** All cues of a sequence in the order of their time: beats, breath, what comes next. */
 export function cuesOf(
 	events: readonly TimedEvent[],
 	byId: ById,
 	working: Working,
-	{ performer, ...made }: Led = LED
+	{ performer }: Pick<Led, 'performer'> = { performer: 'client' }
 ): Cue[] {
-	const supplies = suppliesOf(made, working);
 	let stepId = '';
 	let place: number | null = null;
-	let before: Step | null = null;
 	const cues = events.flatMap((event, i): Cue[] => {
 		const { step } = byId.get(event.stepId)!;
 		const at = { atSeconds: event.startSeconds, stepId: step.id };
 		const begins = event.stepId !== stepId;
 		stepId = event.stepId;
-		const prior = before;
-		before = step;
 		const index = placeIndexOf(event, step);
 		const comes = index !== null && (begins || index !== place || events[i - 1]?.side !== event.side);
 		place = begins || index !== null ? index : place;
-		const opening: Cue[] = [];
-		if (begins)
-			opening.push(...mindWords(step, prior, performer).map((words) => ({ ...at, kind: 'mind' as const, words })));
-		if (comes) opening.push({ ...at, kind: 'place', words: placeName(step.places[index]!) });
-		if (begins || comes) opening.push({ ...at, kind: 'next', words: nextWords(events, i, byId, comes) });
 		return [
-			...opening,
-			{ ...at, kind: 'doing', words: doingWords(event, step, prior, supplies) },
+			...(begins || comes ? [{ ...at, kind: 'next' as const, words: nextWords(events, i, byId, comes) }] : []),
 			...beatsOf(event, i === 0, performer),
 			...breathsOf(event, step, working.cueBreathHalfSeconds)
 		];
 	});
 	const last = events.at(-1);
-	const end: Cue[] = last
-		? [
-				{
-					atSeconds: last.endSeconds,
-					kind: 'end',
-					words: [...endedWords(null, before), 'All is done.'].join('. '),
-					stepId: last.stepId
-				}
-			]
-		: [];
-	return [...cues, ...end].sort((a, b) => a.atSeconds - b.atSeconds);
+	if (!last) return cues;
+	const words = [...endedWords(null, byId.get(last.stepId)!.step), 'Finished.'].join('. ');
+	return [...cues, { atSeconds: last.endSeconds, kind: 'end' as const, words, stepId: last.stepId }].sort(
+		(a, b) => a.atSeconds - b.atSeconds
+	);
 }
 
 /** Index of the last cue at or before a moment, or -1 (binary search). */

@@ -1,9 +1,11 @@
-import { placeOf, whereOf, type PlaceRef } from '../atlas/places';
+import type { PlaceRef } from '../atlas/places';
+import { pointByCode } from '../point/points';
 import { waysOf } from '../sequence/beats';
 import type { TimedEvent } from '../sequence/expand';
 import { doseAtOf } from '../step/doseAt';
 import { stepTitle } from '../step/describe';
 import type { Step } from '../step/step.schema';
+import { capital, refWords } from './instruction/words';
 
 type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction'>;
 
@@ -13,6 +15,8 @@ type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction'>;
  */
 export function placeIndexOf(event: Stretch, step: Step): number | null {
 	if (event.kind === 'transition' || event.kind === 'link' || doseAtOf(step) === 'over-all') return null;
+	// A lane with a way of its own follows it.
+	if (event.places.length > 1) return null;
 	const ways = waysOf(step);
 	const at = ways.findIndex(
 		(w) => w.places === event.places && w.lane === event.lane && w.direction === event.direction
@@ -20,13 +24,9 @@ export function placeIndexOf(event: Stretch, step: Step): number | null {
 	return at < 0 ? null : Math.floor(at / (step.reverse ? 2 : 1)) % step.places.length;
 }
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
 /** A place as it is called out when the hands come to it: “Below the ear”. */
-export const placeName = (ref: PlaceRef): string => capital(whereOf(placeOf(ref)));
+export const placeName = (ref: PlaceRef): string => capital(refWords(ref));
 
-/** What a step is called at a moment of it: the place at hand where there are several, else the step’s own short name. */
-export function titleAt(event: Stretch | null, step: Step): string {
-	const index = event ? placeIndexOf(event, step) : null;
-	return index === null ? stepTitle(step) : placeName(step.places[index]!);
-}
+/** What a step is called before it begins: the point that it presses, else its first and last place. */
+export const stepName = (step: Step): string =>
+	step.point && step.places.length === 1 ? capital(pointByCode(step.point).spot) : stepTitle(step);

@@ -5,7 +5,8 @@ import { stepsOf } from '../sequence/walk';
 import type { Sequence } from '../sequence/sequence.schema';
 import { anySequence, CONTEXT, pump, sequenceOf, step } from '../testing';
 import { VOICES } from '../records/voices';
-import { soundtrackOf, spokenTime, type SoundOptions } from './sounds';
+import { spokenTime } from './instruction/words';
+import { soundtrackOf, type SoundOptions } from './sounds';
 import { placedBefore, spokenSeconds } from './speech';
 
 const heard = (sequence: Sequence, options: Partial<SoundOptions> = {}) => {
@@ -43,10 +44,10 @@ describe('tones, by hand', () => {
 });
 
 describe('words', () => {
-	test('place and direction, contact, count, side, in this order; alerts before the first touch', () => {
+	test('place, move, count, hand, level, side, in this order; alerts before the first touch', () => {
 		const { spoken } = heard(sequence, { voice: 'places', alerts: ['No nut oils'] });
 		const before = spoken.filter((s) => s.atSeconds < 0).map((s) => s.words);
-		expect(before).toEqual(['No nut oils', 'Collarbone nodes', 'Three fingers', '3 times', 'both sides']);
+		expect(before).toEqual(['No nut oils', 'Collarbone', 'Pump', '3 in all', 'Three fingers', 'light', 'both sides']);
 		// The last of them ends before the first touch.
 		const lead = spoken.filter((s) => s.atSeconds < 0).at(-1)!;
 		expect(lead.atSeconds + lead.seconds).toBeLessThanOrEqual(0);
@@ -58,18 +59,18 @@ describe('words', () => {
 		const right = spoken.find((s) => s.words === 'client’s right')!;
 		expect(right.atSeconds).toBeGreaterThan(6.16);
 		expect(right.atSeconds + right.seconds).toBeLessThanOrEqual(9);
-		expect(spoken.at(-1)).toMatchObject({ words: 'That was all', atSeconds: 27 });
+		expect(spoken.at(-1)).toMatchObject({ words: 'Session finished', atSeconds: 27 });
 	});
 
 	test('as much as is wanted', () => {
 		const words = (voice: (typeof VOICES)[number]) => heard(sequence, { voice }).spoken.map((s) => s.words);
 		expect(words('none')).toEqual([]);
 		expect(words('changes')).toEqual([
-			'Collarbone nodes',
+			'Collarbone',
 			'Chin to jawline',
 			'client’s right',
 			'Apple of the cheek',
-			'That was all'
+			'Session finished'
 		]);
 		expect(words('everything')).toContain('2');
 		expect(words('places')).not.toContain('2');
@@ -93,7 +94,7 @@ describe('words', () => {
 		];
 		expect(placedBefore(3, chunks, beats, 0, 1).map((s) => s.words)).toEqual(['where it is', 'which side']);
 		const quick = Array.from({ length: 12 }, (_, i) => ({ atSeconds: i * 0.25, seconds: 0.2 }));
-		expect(placedBefore(3, chunks, quick, 0, 1).map((s) => s.words)).toEqual(['where it is']);
+		expect(placedBefore(3, chunks, quick, 0, 1).map((s) => s.words)).toEqual(['where it is', 'which side']);
 	});
 });
 

@@ -1,18 +1,13 @@
-import { contactText } from '../step/describe';
-import { doseAtOf } from '../step/doseAt';
-import { LEVEL_NAMES } from '../step/levels';
-import { peakLevel } from '../step/levelsOf';
-import type { Step } from '../step/step.schema';
 import type { TimedEvent } from '../sequence/expand';
 import type { PlacedStep } from '../sequence/walk';
-import { sideOfRep } from '../sequence/workedSide';
 import type { Voice } from '../records/voices';
 import type { Working } from '../working/working.schema';
-import { BEATS, cuesOf, sideCall, type Cue, type Led, type Performer } from './cues';
-import { placeIndexOf, placeName, titleAt } from './placeAtHand';
+import { BEATS, cuesOf, type Cue } from './cues';
+import { instructionAt, type Told } from './instruction/instruction';
+import { planOf, type Led, type Plan } from './instruction/moment';
+import { spokenParts } from './instruction/spokenParts';
 import { positionAt } from './position';
-import { actWords, suppliesOf, type Supplies } from './supplies';
-import { placedBefore, spokenSeconds, type Chunk, type Spoken } from './speech';
+import { firstFrom, placedAfter, placedBefore, spokenSeconds, type Spoken } from './speech';
 
 export interface Tone {
 	/** Second of the plan. */
@@ -64,92 +59,47 @@ function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSecond
 	});
 }
 
-const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
-/** A time as people say it: “40 seconds”, “5 minutes”, “1 minute 30”. */
-export function spokenTime(seconds: number): string {
-	const whole = Math.round(seconds);
-	const [minutes, rest] = [Math.floor(whole / 60), whole % 60];
-	if (!minutes) return plural(whole, 'second');
-	return rest ? `${plural(minutes, 'minute')} ${rest}` : plural(minutes, 'minute');
-}
-function countWords(step: Step): string {
-	const { dose } = step;
-	const each = doseAtOf(step) === 'each-place' ? ' at each place' : '';
-	if (dose.kind === 'seconds') return spokenTime(dose.target) + each;
-	return plural(dose.target, dose.kind === 'breaths' ? 'breath' : 'time') + each;
-}
+/** A part of a repetition, or a stop on its way, is announced where it lasts so long. Working value. */
+const PART_SAID_SECONDS = 6;
 
-interface Announced {
-	readonly step: Step;
-	/** The step before it; null: it is the first. */
-	readonly before: Step | null;
-	readonly event: TimedEvent;
-	/** The hands go over to the other side within a block: nothing matters as much. */
-	readonly crosses: boolean;
-	readonly voice: Voice;
-	readonly performer: Performer;
-	readonly supplies: Supplies;
-}
-
-/**
- * What is said of a step before it begins: the side first where it has just changed, place and direction or what is done,
- * contact, another level, count, side. What the hands cannot do without is never left out.
- */
-function announced({ step, before, event, crosses, voice, performer, supplies }: Announced): Chunk[] {
-	const side = sideCall(sideOfRep(event.side, 0), performer);
-	const act = actWords(step, supplies);
-	const where: Chunk = { words: act || titleAt(event, step), drop: 0 };
-	const first: Chunk[] = crosses ? [{ words: side, drop: 0 }, where] : [where];
-	if (voice === 'changes') return first;
-	// What is washed or prepared has neither side nor level that anybody asks for.
-	if (act) return [...first, { words: countWords(step), drop: 3 }];
-	const level = peakLevel(step);
-	const deeper = before && peakLevel(before) !== level && step.contact !== 'none';
-	return [
-		...first,
-		...(step.contact === 'none' ? [] : [{ words: contactText(step), drop: 2 }]),
-		...(deeper ? [{ words: LEVEL_NAMES[level].toLowerCase(), drop: 2 }] : []),
-		{ words: countWords(step), drop: 3 },
-		...(crosses ? [] : [{ words: side, drop: 1 }])
-	];
-}
-
-/** Starts of stretches that are announced: of a step, of its other side, and of each of several places. */
-function stretches(events: readonly TimedEvent[], byId: ById) {
-	let prior: TimedEvent | null = null;
-	return events.flatMap((event, i): Stretch[] => {
-		const before = events[i - 1];
-		if (event.kind === 'transition') return [];
-		// The hands need it before they change over: it is said before the change.
-		const at = before?.kind === 'transition' ? before.startSeconds : event.startSeconds;
-		const last = prior;
-		prior = event;
-		const { step, block } = byId.get(event.stepId)!;
-		const [begins, place] = [last?.stepId !== event.stepId, placeIndexOf(event, step)];
-		const side = last !== null && last.side !== event.side;
-		const stretch = { event, at, before: last ? byId.get(last.stepId)!.step : null };
-		if (begins)
-			return [
-				{
-					...stretch,
-					begins,
-					crosses: side && block.sides !== 'asSteps' && last?.blockId === event.blockId,
-					place: null
-				}
-			];
-		if (event.kind !== 'work') return [];
-		const moved = place !== null && (side || place !== placeIndexOf(last!, step));
-		return side || moved ? [{ ...stretch, begins, crosses: side, place: moved ? place : null }] : [];
-	});
-}
-interface Stretch {
-	readonly event: TimedEvent;
+/** A moment of which something is said. */
+interface Said {
+	/** Index of its stretch. */
+	readonly index: number;
+	/** By when. */
 	readonly at: number;
-	readonly before: Step | null;
+	/** Until when what could not be said before may still be said. */
+	readonly until: number;
 	readonly begins: boolean;
 	readonly crosses: boolean;
-	/** The place to which the hands come within a step; null where it is none of several. */
-	readonly place: number | null;
+}
+
+/** Whether something other than time goes on from one stretch of a step to another. */
+const differs = (a: TimedEvent, b: TimedEvent): boolean =>
+	a.side !== b.side || a.lane !== b.lane || a.direction !== b.direction || a.places !== b.places;
+
+/** Starts of stretches of which something is said: of a step, its other side, each of several places, a lane, the way back, a long part. */
+function saidAt(events: readonly TimedEvent[], byId: ById): Said[] {
+	let prior: TimedEvent | null = null;
+	/** The stretch of the step at hand that was last announced. */
+	let last: TimedEvent | null = null;
+	return events.flatMap((event, index): Said[] => {
+		const before = events[index - 1];
+		if (event.kind === 'transition') return [];
+		const came = prior;
+		prior = event;
+		// The hands need it before they change over: it is said before the change.
+		const at = before?.kind === 'transition' ? before.startSeconds : event.startSeconds;
+		const begins = came?.stepId !== event.stepId;
+		const long = event.endSeconds - event.startSeconds >= PART_SAID_SECONDS;
+		const own = event.kind === 'work' && event.part === 0;
+		const again = own && last !== null && differs(last, event);
+		if (!begins && !again && !(long && !own) && event.kind !== 'link') return [];
+		const over = came !== null && came.side !== event.side;
+		const inBlock = byId.get(event.stepId)!.block.sides !== 'asSteps' && came?.blockId === event.blockId;
+		if (own || begins) last = event;
+		return [{ index, at, until: (at + event.endSeconds) / 2, begins, crosses: over && (!begins || inBlock) }];
+	});
 }
 
 /**
@@ -164,40 +114,54 @@ export function soundtrackOf(
 	working: Working,
 	{ voice, rate, tones, alerts = [], led }: SoundOptions
 ): Soundtrack {
-	const performer = led?.performer ?? 'client';
-	const supplies = suppliesOf(led ?? { media: [], medium: null }, working);
 	const cues = cuesOf(events, byId, working, led);
 	const marks = tonesOf(events, cues, working.cueBreathHalfSeconds);
 	// Swells of the breath are soft: one speaks over them.
 	const beats = marks.filter(({ tone }) => tone !== 'in' && tone !== 'out');
 	const spoken: Spoken[] = [];
-	if (voice !== 'none')
-		for (const { event, at, begins, before, crosses, place } of stretches(events, byId)) {
-			const { step } = byId.get(event.stepId)!;
-			const chunks = begins
-				? [
-						...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []),
-						...announced({ step, before, event, crosses, voice, performer, supplies })
-					]
-				: [
-						...(crosses ? [{ words: sideCall(sideOfRep(event.side, 0), performer), drop: 0 }] : []),
-						...(place === null ? [] : [{ words: placeName(step.places[place]!), drop: 0 }])
-					];
-			const after = spoken.at(-1);
-			spoken.push(...placedBefore(at, chunks, beats, after ? after.atSeconds + after.seconds : -Infinity, rate));
-		}
+	if (voice !== 'none') spoken.push(...announcements(planOf(events, byId, working, led), beats, { voice, rate, alerts }));
 	const end = events.at(-1);
 	if (voice !== 'none' && end) {
-		const words = 'That was all';
+		const words = 'Session finished';
 		spoken.push({ atSeconds: end.endSeconds, seconds: spokenSeconds(words, rate), words });
 	}
 	if (voice === 'everything') spoken.push(...counted(cues, beats, spoken, rate));
-	const hidden = (t: Tone) =>
-		spoken.some((s) => t.atSeconds < s.atSeconds + s.seconds && s.atSeconds < t.atSeconds + t.seconds);
+	spoken.sort((a, b) => a.atSeconds - b.atSeconds);
+	const hidden = (t: Tone) => {
+		const next = firstFrom(spoken, t.atSeconds + t.seconds);
+		// Words follow one another: only the last one that has begun can sound on.
+		const s = spoken[next - 1];
+		return s !== undefined && t.atSeconds < s.atSeconds + s.seconds;
+	};
 	return {
 		tones: tones ? marks.filter((t) => t.tone === 'in' || t.tone === 'out' || !hidden(t)) : [],
-		spoken: spoken.sort((a, b) => a.atSeconds - b.atSeconds)
+		spoken
 	};
+}
+
+/** All that is said of a plan: before each moment, and what found no room there in the pauses after it. */
+function announcements(
+	plan: Plan,
+	beats: readonly Tone[],
+	{ voice, rate, alerts }: Required<Pick<SoundOptions, 'voice' | 'rate' | 'alerts'>>
+): Spoken[] {
+	const spoken: Spoken[] = [];
+	let before: readonly Told[] = [];
+	for (const { index, at, until, begins, crosses } of saidAt(plan.events, plan.byId)) {
+		const told = instructionAt(plan, index);
+		const chunks = [
+			...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []),
+			...spokenParts(told, { before, begins, crosses, voice })
+		];
+		before = told;
+		const after = spoken.at(-1);
+		const free = after ? after.atSeconds + after.seconds : -Infinity;
+		const said = placedBefore(at, chunks, beats, free, rate);
+		const missing = chunks.filter(({ words }) => !said.some((s) => s.words === words));
+		const sounding = plan.events[index]!.startSeconds;
+		spoken.push(...said, ...placedAfter(sounding, until, missing, beats, rate));
+	}
+	return spoken;
 }
 
 /** Numbers as they are counted aloud: the first three and the last three of a stretch, where there is time between two tones. */

@@ -31,11 +31,25 @@ const STILL_SECONDS = 0.08;
 export const spokenSeconds = (words: string, rate: number): number =>
 	BEGIN_SECONDS + words.length / SIGNS_A_SECOND / rate;
 
+/** No tone that counts sounds for longer. */
+const LONGEST_SECONDS = 1;
+/** Index of the first that begins at a moment or after it (binary search). */
+export function firstFrom(sounding: readonly Pick<Sounding, 'atSeconds'>[], moment: number): number {
+	let [low, high] = [0, sounding.length];
+	while (low < high) {
+		const mid = (low + high) >> 1;
+		if (sounding[mid]!.atSeconds < moment) low = mid + 1;
+		else high = mid;
+	}
+	return low;
+}
+
 /** Stretches between two moments in which nothing sounds. */
 function pauses(from: number, to: number, sounding: readonly Sounding[]): { from: number; to: number }[] {
 	const free: { from: number; to: number }[] = [];
 	let at = from;
-	for (const { atSeconds, seconds } of sounding) {
+	for (let i = firstFrom(sounding, from - LONGEST_SECONDS); i < sounding.length; i++) {
+		const { atSeconds, seconds } = sounding[i]!;
 		if (atSeconds + seconds + STILL_SECONDS <= from) continue;
 		if (atSeconds - STILL_SECONDS >= to) break;
 		if (atSeconds - STILL_SECONDS > at) free.push({ from: at, to: atSeconds - STILL_SECONDS });
@@ -66,10 +80,15 @@ function fitted(
 	return said;
 }
 
+/** Up to this rank it is said before the moment, if need be in place of tones. */
+const NEEDED = 2;
+/** Tones give way to words for so long at most, but for what is never left out. Working value. */
+const OVER_TONES_SECONDS = 5;
+
 /**
  * Lays an announcement before a moment, into the pauses between what sounds. What does not fit is left out, the least
- * needed first; what is never left out is said right before the moment, whatever sounds then. Where there is no time even
- * for that, nothing is said: late words are worse than none.
+ * needed first; what the hands cannot do without is said right before the moment, whatever sounds then. Where there is no
+ * time even for the first of it, nothing is said: late words are worse than none.
  * @param after nothing is said before this moment: another announcement ends there
  * @param sounding in the order of time
  */
@@ -80,25 +99,44 @@ export function placedBefore(
 	after: number,
 	rate: number
 ): Spoken[] {
-	const needed = chunks.filter(({ drop }) => drop === 0);
+	const upTo = (most: number) => chunks.filter(({ drop }) => drop <= most);
 	const length = (list: readonly Chunk[]) => list.reduce((sum, { words }) => sum + spokenSeconds(words, rate), 0);
 	// Before it begins there is all the time that is needed.
 	const earliest = moment === 0 ? -length(chunks) - STILL_SECONDS : Math.max(after, moment - EARLIEST_SECONDS);
 	const free = pauses(earliest, moment - STILL_SECONDS, sounding);
-	for (let most = Math.max(0, ...chunks.map(({ drop }) => drop)); most >= 0; most--) {
-		const said = fitted(
-			moment,
-			chunks.filter(({ drop }) => drop <= most),
-			free,
-			rate
-		);
+	for (let most = Math.max(NEEDED, ...chunks.map(({ drop }) => drop)); most >= NEEDED; most--) {
+		const said = fitted(moment, upTo(most), free, rate);
 		if (said) return said;
 	}
-	let at = moment - STILL_SECONDS - length(needed);
-	if (at < after) return [];
-	return needed.map(({ words }) => {
-		const said = { atSeconds: at, seconds: spokenSeconds(words, rate), words, before: moment };
-		at += said.seconds;
-		return said;
-	});
+	for (let most = NEEDED; most >= 0; most--) {
+		const list = upTo(most);
+		let at = moment - STILL_SECONDS - length(list);
+		if (at < after || (most > 0 && length(list) > OVER_TONES_SECONDS)) continue;
+		return list.map(({ words }) => {
+			const said = { atSeconds: at, seconds: spokenSeconds(words, rate), words, before: moment };
+			at += said.seconds;
+			return said;
+		});
+	}
+	return [];
+}
+
+/** What found no room before a moment, in the pauses after it, in its order, as far as there are any. */
+export function placedAfter(
+	moment: number,
+	until: number,
+	chunks: readonly Chunk[],
+	sounding: readonly Sounding[],
+	rate: number
+): Spoken[] {
+	const said: Spoken[] = [];
+	let at = moment;
+	for (const { words } of chunks) {
+		const seconds = spokenSeconds(words, rate);
+		const room = pauses(at, until, sounding).find(({ from, to }) => to - from >= seconds);
+		if (!room) continue;
+		said.push({ atSeconds: room.from, seconds, words });
+		at = room.from + seconds;
+	}
+	return said;
 }

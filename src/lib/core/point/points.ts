@@ -7,6 +7,8 @@ export interface PointInfo {
 	readonly code: PointCode;
 	/** Its standard name. */
 	readonly name: string;
+	/** Where it is, in a few words: as it is called out. */
+	readonly spot: string;
 	/** Where it is, as one would show it to somebody. */
 	readonly find: string;
 	/** What tradition holds it for. */
@@ -139,11 +141,44 @@ const NAMES: Record<PointCode, string> = {
 	GB21: 'Jianjing'
 };
 
+/** Where each lies, in a few words: two that are pressed one after the other are told apart by it. */
+const SPOTS: Record<PointCode, string> = {
+	GV24: 'middle of the hairline',
+	'EX-HN3': 'between the brows',
+	GB14: 'above the middle of the brow',
+	BL2: 'inner end of the brow',
+	BL1: 'inner corner of the eye',
+	'EX-HN4': 'middle of the brow',
+	TE23: 'outer end of the brow',
+	'EX-HN5': 'hollow of the temple',
+	GB1: 'beside the outer eye corner',
+	ST1: 'rim of the eye, below the pupil',
+	ST2: 'below the rim of the eye',
+	ST3: 'below the pupil, level with the nose wing',
+	SI18: 'under the cheekbone',
+	LI20: 'beside the nose wing',
+	'EX-HN8': 'upper end of the smile fold',
+	GV26: 'groove under the nose',
+	ST4: 'beside the corner of the mouth',
+	CV24: 'groove above the chin',
+	ST5: 'jaw edge, before the chewing muscle',
+	ST6: 'bulge of the chewing muscle',
+	ST7: 'under the cheekbone arch',
+	SI19: 'dip before the ear',
+	TE21: 'upper notch before the ear',
+	GB2: 'lower notch before the ear',
+	TE17: 'behind the ear lobe',
+	GB20: 'hollow under the skull',
+	GV16: 'middle of the neck, under the skull',
+	BL10: 'outer edge of the neck muscle',
+	GB21: 'top of the shoulder'
+};
+
 /** All points, from the forehead down. */
 export const POINTS: readonly PointInfo[] = POINT_CODES.map((code) => {
 	const [zone, at, find, tradition, change = {}] = ROWS[code];
 	const usual = { midline: false, joint: false, notInPregnancy: false, view: 'front' } as const;
-	return { code, name: NAMES[code], find, tradition, zone, ...usual, at, ...change };
+	return { code, name: NAMES[code], spot: SPOTS[code], find, tradition, zone, ...usual, at, ...change };
 });
 
 const byCode = new Map(POINTS.map((p) => [p.code, p]));

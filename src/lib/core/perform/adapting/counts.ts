@@ -3,7 +3,7 @@ import { isDone } from '../../sequence/chosen';
 import type { Sequence } from '../../sequence/sequence.schema';
 import { stepsOf } from '../../sequence/walk';
 import { techniqueById } from '../../technique/library';
-import { sideCall } from '../cues';
+import { sideCall } from '../instruction/words';
 import type { Dose, Step } from '../../step/step.schema';
 import { firstOf, originOf, partId, placedAt, replaced, settled, type Adapted, type Moment } from './moment';
 

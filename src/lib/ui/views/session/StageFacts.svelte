@@ -6,7 +6,7 @@
 	import { peakLevel } from '$lib/core/step/levelsOf';
 	import { contactText } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
-	import type { Performer } from '$lib/core/perform/cues';
+	import type { Performer } from '$lib/core/perform/instruction/moment';
 	import type { Shown } from '$lib/core/perform/shown';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
 	import PressureSection from './PressureSection.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sideCall } from '$lib/core/perform/cues';
+	import { sideCall } from '$lib/core/perform/instruction/words';
 	import type { Performing } from '$lib/state/performing.svelte';
 
 	interface Props {

@@ -1,4 +1,4 @@
-import type { Performer } from '$lib/core/perform/cues';
+import type { Performer } from '$lib/core/perform/instruction/moment';
 import type { Side } from '$lib/core/atlas/places';
 
 /** The side in two short lines: now, and what comes after. The client's; before a mirror one's own. */

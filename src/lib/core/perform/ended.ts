@@ -1,0 +1,13 @@
+import { MOUTH_ENDS } from '../vocabulary/vocabulary';
+import type { Step } from '../step/step.schema';
+import { STRAIGHT_AGAIN } from './ready';
+
+/** What no longer holds of the step before: it is said once. @param step null: nothing comes after it */
+export function endedWords(step: Step | null, before: Step | null): string[] {
+	if (!before) return [];
+	return [
+		before.posture !== 'neutral' && (step?.posture ?? 'neutral') === 'neutral' ? STRAIGHT_AGAIN : '',
+		before.mouth !== 'closed' && (step?.mouth ?? 'closed') === 'closed' ? MOUTH_ENDS[before.mouth] : '',
+		before.eyes === 'open' && step?.eyes !== 'open' ? 'Eyes closed again' : ''
+	].filter(Boolean);
+}

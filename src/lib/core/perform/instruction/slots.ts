@@ -1,0 +1,90 @@
+import type { StepFieldId } from '../../step/stepFields';
+
+/**
+ * What can be told of a moment, in the order in which it stands and, once it begins, is said. The rank says what is given up
+ * first where time or room is short: 0 never.
+ */
+export const SLOTS = {
+	ended: { label: 'Ends', rank: 1 },
+	ready: { label: 'Take', rank: 1 },
+	phase: { label: 'Phase', rank: 6 },
+	round: { label: 'Round', rank: 3 },
+	what: { label: 'Move', rank: 1 },
+	place: { label: 'Place', rank: 0 },
+	point: { label: 'Point', rank: 2 },
+	lane: { label: 'Lane', rank: 1 },
+	way: { label: 'By way of', rank: 3 },
+	beside: { label: 'Beside it', rank: 2 },
+	direction: { label: 'Direction', rank: 1 },
+	side: { label: 'Side', rank: 1 },
+	count: { label: 'Count', rank: 2 },
+	hand: { label: 'Hand or tool', rank: 2 },
+	support: { label: 'Other hand', rank: 3 },
+	level: { label: 'Pressure', rank: 2 },
+	pace: { label: 'Pace', rank: 5 },
+	stops: { label: 'Stops', rank: 3 },
+	breath: { label: 'Breath', rank: 3 },
+	amount: { label: 'Amount', rank: 2 },
+	tape: { label: 'Tape', rank: 2 },
+	body: { label: 'Head, mouth, eyes', rank: 2 },
+	by: { label: 'Who', rank: 1 },
+	around: { label: 'Work around', rank: 1 },
+	until: { label: 'Until', rank: 3 },
+	condition: { label: 'Only if', rank: 2 },
+	then: { label: 'Then', rank: 4 },
+	end: { label: 'At the end', rank: 4 },
+	note: { label: 'Note', rank: 3 },
+	exit: { label: 'Early end', rank: 4 },
+	why: { label: 'Why', rank: 7 }
+} as const satisfies Record<string, { readonly label: string; readonly rank: number }>;
+export type SlotId = keyof typeof SLOTS;
+export const SLOT_IDS = Object.keys(SLOTS) as SlotId[];
+
+/** Where each field of a step is told; null where it changes nothing of what the hands do. A new field needs its row. */
+export const TOLD_IN = {
+	techniqueId: null,
+	aim: ['what'],
+	target: ['what'],
+	places: ['place', 'way'],
+	contact: ['hand'],
+	tool: ['hand', 'ready'],
+	motion: ['what'],
+	pressure: ['level'],
+	levels: ['level'],
+	dose: ['count'],
+	doseAt: ['count', 'place', 'way'],
+	parts: ['then', 'what', 'place'],
+	amplitudeMm: ['pace'],
+	beside: ['beside'],
+	paceSeconds: ['pace'],
+	side: ['side'],
+	stations: ['stops'],
+	lanes: ['lane'],
+	laneRun: ['lane'],
+	laneWays: ['place', 'way'],
+	reverse: ['direction'],
+	until: ['until'],
+	end: ['end'],
+	support: ['support'],
+	posture: ['body'],
+	mouth: ['body'],
+	eyes: ['body'],
+	breath: ['breath'],
+	by: ['by'],
+	medium: ['amount', 'what'],
+	point: ['point', 'place'],
+	replaces: ['amount'],
+	tape: ['tape'],
+	optional: ['condition'],
+	risesTo: ['level'],
+	poseSeconds: ['end'],
+	onlyIf: ['condition'],
+	choice: ['condition'],
+	// Done on another day: it is told when that sitting comes.
+	later: null,
+	around: ['around'],
+	reason: ['why'],
+	note: ['note'],
+	why: ['why'],
+	comment: null
+} as const satisfies Record<StepFieldId, readonly SlotId[] | null>;
