@@ -202,6 +202,8 @@ describe('what version 4 kept in other words', () => {
 				exportedAt: null,
 				voice: 'none',
 				voiceRate: 1,
+				volume: 1,
+				stageDistanceM: 1.5,
 				waits: 'signs',
 				gradesBlind: false,
 				findsFaces: false,

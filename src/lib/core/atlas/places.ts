@@ -54,5 +54,11 @@ export function whereOf(place: PlaceId): string {
 	return node ? NODES[node].where : ZONES[place as ZoneId].label.toLowerCase();
 }
 
+/** A place in few letters. */
+export function shortOf(place: PlaceId): string {
+	const node = nodeOf(place);
+	return node ? NODES[node].short : ZONES[place as ZoneId].short;
+}
+
 /** The side in words: always the client's. */
 export const sideWords: Record<Side, string> = { left: 'the client’s left', right: 'the client’s right' };

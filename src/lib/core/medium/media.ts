@@ -43,10 +43,10 @@ export const mediumById = (id: string, own: readonly Medium[] = []): Medium =>
 
 /** How much to take, in words: drops below a millilitre's tenth of pumps, else pumps. */
 export function amountText(ml: number, { dropMl, pumpMl }: Pick<Working, 'dropMl' | 'pumpMl'>): string {
-	if (ml <= 0.5) {
+	if (ml <= 1) {
 		const drops = Math.max(1, Math.round(ml / dropMl));
 		return `${drops} ${drops === 1 ? 'drop' : 'drops'}`;
 	}
 	const pumps = Math.max(1, Math.round(ml / pumpMl));
-	return `${pumps} ${pumps === 1 ? 'pump' : 'pumps'}`;
+	return `${Number(ml.toFixed(1))} ml (${pumps} ${pumps === 1 ? 'pump' : 'pumps'})`;
 }

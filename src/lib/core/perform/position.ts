@@ -61,14 +61,14 @@ export function positionAt(events: readonly TimedEvent[], seconds: number): Posi
 	const pace = length / beats;
 	const beat = Math.min(beats - 1, Math.floor(into / pace));
 	const each = turnsOf(event.side) ? 2 : 1;
-	const told = counted && event.kind === 'work' && event.reps === 1 ? toldApart(events, index) : null;
+	const told = counted && event.kind === 'work' ? toldApart(events, index, each) : null;
 	let last = index;
 	while (events[last + 1]?.stepId === event.stepId) last++;
 	return {
 		index,
 		event,
 		side: sideOfRep(event.side, beat),
-		rep: told ? told.rep : counted ? Math.floor(beat / each) + 1 : 0,
+		rep: told ? told.done + Math.floor(beat / each) + 1 : counted ? Math.floor(beat / each) + 1 : 0,
 		reps: told ? told.reps : counted ? Math.ceil(beats / each) : 0,
 		repStartSeconds: event.startSeconds + beat * pace,
 		repShare: Math.min(1, (into - beat * pace) / pace),
@@ -78,19 +78,30 @@ export function positionAt(events: readonly TimedEvent[], seconds: number): Posi
 	};
 }
 
-/** Repetitions that stop on their way, or have further strokes, are stretches of their own: which of how many this is. */
-function toldApart(events: readonly TimedEvent[], index: number): { rep: number; reps: number } | null {
+/**
+ * One count in several stretches, as of repetitions that stop on their way, have further strokes, or take turns by twos:
+ * how many a side are done before this stretch, and how many there are. Null where this one is all of it.
+ */
+function toldApart(events: readonly TimedEvent[], index: number, each: 1 | 2): { done: number; reps: number } | null {
 	const here = events[index]!;
 	const like = (e: TimedEvent) =>
-		e.kind === 'work' && e.part === 0 && e.side === here.side && e.lane === here.lane && e.direction === here.direction;
+		e.kind === 'work' &&
+		e.part === 0 &&
+		e.side === here.side &&
+		e.lane === here.lane &&
+		e.direction === here.direction &&
+		(here.part > 0 || e.places === here.places);
 	const at = firstOfRun(events, index);
-	let [rep, reps] = [0, 0];
+	let [done, reps, stretches] = [0, 0, 0];
 	for (let i = at; events[i]?.stepId === here.stepId; i++) {
 		if (!like(events[i]!)) continue;
-		reps++;
-		if (i <= index) rep++;
+		const more = Math.ceil(events[i]!.reps / each);
+		reps += more;
+		stretches++;
+		// A further stroke belongs to the repetition that has begun.
+		if (i < index) done += more;
 	}
-	return reps > 1 ? { rep, reps } : null;
+	return stretches > 1 ? { done: here.part ? done - 1 : done, reps } : null;
 }
 
 /** First second of the next step, or the end. */

@@ -18,6 +18,9 @@ export interface Shown {
 	readonly taking: Ready | null;
 }
 
+/** A part of a repetition that lasts so long has a clock of its own. Working value. */
+const CLOCK_FROM_SECONDS = 6;
+
 /** Whose hands a step needs. */
 const handsOf = ({ by, contact }: Pick<Step, 'by' | 'contact'>): Shown['hands'] =>
 	by === 'client' ? 'client' : contact === 'none' ? 'none' : 'practitioner';
@@ -42,6 +45,12 @@ export function shownAt(position: Position, step: Step, before: Step | null, sup
 		return side === 'left' || side === 'right'
 			? { ...plain, numeral: side }
 			: { ...plain, ...secondsLeft(eventLeftSeconds) };
+	}
+	// A hold of two parts, each with its own clock: what has passed of it, since the whole is the same for both hands.
+	if (step.parts && event.kind === 'work' && event.endSeconds - event.startSeconds >= CLOCK_FROM_SECONDS) {
+		const whole = event.endSeconds - event.startSeconds;
+		const into = Math.min(Math.ceil(whole), Math.floor(whole - eventLeftSeconds) + 1);
+		return { ...plain, numeral: String(into), beside: `of ${Math.round(whole)} s` };
 	}
 	const timed = step.dose.kind === 'seconds' || !reps;
 	if (plain.hands === 'none' || timed)

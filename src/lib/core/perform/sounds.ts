@@ -62,14 +62,15 @@ function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSecond
 /** A part of a repetition, or a stop on its way, is announced where it lasts so long. Working value. */
 const PART_SAID_SECONDS = 6;
 
+/** What is said late leaves so much time for what comes next. Working value. */
+const NEXT_SECONDS = 3;
+
 /** A moment of which something is said. */
 interface Said {
 	/** Index of its stretch. */
 	readonly index: number;
 	/** By when. */
 	readonly at: number;
-	/** Until when what could not be said before may still be said. */
-	readonly until: number;
 	readonly begins: boolean;
 	readonly crosses: boolean;
 }
@@ -98,7 +99,7 @@ function saidAt(events: readonly TimedEvent[], byId: ById): Said[] {
 		const over = came !== null && came.side !== event.side;
 		const inBlock = byId.get(event.stepId)!.block.sides !== 'asSteps' && came?.blockId === event.blockId;
 		if (own || begins) last = event;
-		return [{ index, at, until: (at + event.endSeconds) / 2, begins, crosses: over && (!begins || inBlock) }];
+		return [{ index, at, begins, crosses: over && (!begins || inBlock) }];
 	});
 }
 
@@ -119,7 +120,8 @@ export function soundtrackOf(
 	// Swells of the breath are soft: one speaks over them.
 	const beats = marks.filter(({ tone }) => tone !== 'in' && tone !== 'out');
 	const spoken: Spoken[] = [];
-	if (voice !== 'none') spoken.push(...announcements(planOf(events, byId, working, led), beats, { voice, rate, alerts }));
+	if (voice !== 'none')
+		spoken.push(...announcements(planOf(events, byId, working, led), beats, { voice, rate, alerts }));
 	const end = events.at(-1);
 	if (voice !== 'none' && end) {
 		const words = 'Session finished';
@@ -147,19 +149,32 @@ function announcements(
 ): Spoken[] {
 	const spoken: Spoken[] = [];
 	let before: readonly Told[] = [];
-	for (const { index, at, until, begins, crosses } of saidAt(plan.events, plan.byId)) {
+	const free = () => {
+		const last = spoken.at(-1);
+		return last ? last.atSeconds + last.seconds : -Infinity;
+	};
+	const moments = saidAt(plan.events, plan.byId);
+	for (const [n, { index, at, begins, crosses }] of moments.entries()) {
 		const told = instructionAt(plan, index);
+		// What is taken is told with the change that comes before; that the side changes is said by its name.
+		const taken = at < plan.events[index]!.startSeconds ? instructionAt(plan, index - 1) : [];
+		const ready = taken.filter(({ slot, say }) => slot === 'ready' && say);
 		const chunks = [
 			...(at === 0 ? alerts.map((words) => ({ words, drop: 0 })) : []),
-			...spokenParts(told, { before, begins, crosses, voice })
+			...spokenParts([...ready, ...told], { before, begins, crosses, voice })
 		];
 		before = told;
-		const after = spoken.at(-1);
-		const free = after ? after.atSeconds + after.seconds : -Infinity;
-		const said = placedBefore(at, chunks, beats, free, rate);
-		const missing = chunks.filter(({ words }) => !said.some((s) => s.words === words));
-		const sounding = plan.events[index]!.startSeconds;
-		spoken.push(...said, ...placedAfter(sounding, until, missing, beats, rate));
+		const moment = plan.events[index]!.startSeconds;
+		const put = (list: readonly Spoken[]) => {
+			for (const s of list) spoken.push({ ...s, of: index });
+			return chunks.filter(({ words }) => !spoken.some((s) => s.of === index && s.words === words));
+		};
+		// Before the change, then while it lasts, then in the pauses of what comes after it.
+		let left = put(placedBefore(at, chunks, beats, free(), rate));
+		if (at < moment && at > 0) left = put(placedBefore(moment, left, beats, Math.max(at, free()), rate));
+		const half = (moment + plan.events[plan.runs[index]!.end]!.endSeconds) / 2;
+		const until = Math.min(half, (moments[n + 1]?.at ?? Infinity) - NEXT_SECONDS);
+		put(placedAfter(Math.max(moment, free()), until, left, beats, rate));
 	}
 	return spoken;
 }

@@ -7,6 +7,8 @@ export interface Spoken {
 	readonly words: string;
 	/** The moment by which it is needed; absent where it is needed at none. */
 	readonly before?: number;
+	/** Index of the stretch of which it tells; absent where it tells of none. */
+	readonly of?: number;
 }
 /** A part of an announcement. */
 export interface Chunk {
@@ -23,7 +25,7 @@ interface Sounding {
 const SIGNS_A_SECOND = 14;
 const BEGIN_SECONDS = 0.3;
 /** Nothing is said earlier than so long before it is needed: it would be forgotten. Working value. */
-const EARLIEST_SECONDS = 12;
+const EARLIEST_SECONDS = 16;
 /** Stillness between words and tones. Working value. */
 const STILL_SECONDS = 0.08;
 
@@ -59,31 +61,43 @@ function pauses(from: number, to: number, sounding: readonly Sounding[]): { from
 	return free;
 }
 
-/** Each part in a pause of its own or beside the one after it, as late as can be; null where they do not fit. */
+/** Up to this rank it is said before the moment, if need be in place of tones. */
+const NEEDED = 2;
+/** Tones give way to words for so long at most, but for what is never left out. Working value. */
+const OVER_TONES_SECONDS = 6;
+
+/** A part of an announcement is said so long before the next one at most. Working value. */
+const APART_SECONDS = 3;
+
+/**
+ * Each part in a pause of its own or beside the one after it, as late as can be; what is needed takes the place of tones
+ * where no pause is long enough. Null where they do not fit.
+ */
 function fitted(
 	moment: number,
 	chunks: readonly Chunk[],
 	free: readonly { from: number; to: number }[],
-	rate: number
+	rate: number,
+	earliest: number
 ): Spoken[] | null {
 	const said: Spoken[] = [];
-	let i = free.length - 1;
-	let end = free[i]?.to ?? 0;
-	for (const { words } of [...chunks].reverse()) {
+	let end = moment - STILL_SECONDS;
+	let over = 0;
+	for (const { words, drop } of [...chunks].reverse()) {
 		const seconds = spokenSeconds(words, rate);
-		while (i >= 0 && Math.min(end, free[i]!.to) - seconds < free[i]!.from) i--;
-		if (i < 0) return null;
-		const atSeconds = Math.min(end, free[i]!.to) - seconds;
+		const room = free.findLast(({ from, to }) => Math.min(end, to) - seconds >= from);
+		const inPause = room ? Math.min(end, room.to) - seconds : -Infinity;
+		const overTones = end - seconds;
+		// A pause far before would tear the announcement apart.
+		const late = inPause >= overTones - APART_SECONDS || drop > NEEDED;
+		if (!late) over += seconds;
+		const atSeconds = late ? inPause : overTones;
+		if (atSeconds < earliest || (over > OVER_TONES_SECONDS && drop > 0)) return null;
 		said.unshift({ atSeconds, seconds, words, before: moment });
 		end = atSeconds;
 	}
 	return said;
 }
-
-/** Up to this rank it is said before the moment, if need be in place of tones. */
-const NEEDED = 2;
-/** Tones give way to words for so long at most, but for what is never left out. Working value. */
-const OVER_TONES_SECONDS = 5;
 
 /**
  * Lays an announcement before a moment, into the pauses between what sounds. What does not fit is left out, the least
@@ -99,26 +113,20 @@ export function placedBefore(
 	after: number,
 	rate: number
 ): Spoken[] {
-	const upTo = (most: number) => chunks.filter(({ drop }) => drop <= most);
 	const length = (list: readonly Chunk[]) => list.reduce((sum, { words }) => sum + spokenSeconds(words, rate), 0);
 	// Before it begins there is all the time that is needed.
 	const earliest = moment === 0 ? -length(chunks) - STILL_SECONDS : Math.max(after, moment - EARLIEST_SECONDS);
 	const free = pauses(earliest, moment - STILL_SECONDS, sounding);
-	for (let most = Math.max(NEEDED, ...chunks.map(({ drop }) => drop)); most >= NEEDED; most--) {
-		const said = fitted(moment, upTo(most), free, rate);
-		if (said) return said;
+	const laid = (list: readonly Chunk[]) => fitted(moment, list, free, rate, earliest);
+	// The most needed first, and each as long as all of them together find room.
+	let chosen = new Set<Chunk>();
+	let best: Spoken[] = [];
+	for (const chunk of chunks.toSorted((a, b) => a.drop - b.drop)) {
+		const wider = new Set([...chosen, chunk]);
+		const said = laid(chunks.filter((c) => wider.has(c)));
+		if (said) [chosen, best] = [wider, said];
 	}
-	for (let most = NEEDED; most >= 0; most--) {
-		const list = upTo(most);
-		let at = moment - STILL_SECONDS - length(list);
-		if (at < after || (most > 0 && length(list) > OVER_TONES_SECONDS)) continue;
-		return list.map(({ words }) => {
-			const said = { atSeconds: at, seconds: spokenSeconds(words, rate), words, before: moment };
-			at += said.seconds;
-			return said;
-		});
-	}
-	return [];
+	return best;
 }
 
 /** What found no room before a moment, in the pauses after it, in its order, as far as there are any. */

@@ -7,6 +7,8 @@ export const DEFAULT_SETTINGS = {
 	tone: true,
 	voice: 'none' as const,
 	voiceRate: 1,
+	volume: 1,
+	stageDistanceM: 1.5,
 	waits: 'signs' as const,
 	listens: false,
 	gradesBlind: false,

@@ -27,6 +27,10 @@ export const SettingsSchema = z.strictObject({
 	/** How much is said on the stage, and how fast: 1 as the voice usually speaks. */
 	voice: z.enum(VOICES).default(DEFAULT_SETTINGS.voice),
 	voiceRate: z.number().min(0.6).max(1.6).default(DEFAULT_SETTINGS.voiceRate),
+	/** Of tones and voice: 1 as the device has it. */
+	volume: z.number().min(0.1).max(1).default(DEFAULT_SETTINGS.volume),
+	/** From the eyes to the screen of the stage, m. */
+	stageDistanceM: z.number().min(0.4).max(3).default(DEFAULT_SETTINGS.stageDistanceM),
 	/** What waits for a signal on the stage. */
 	waits: z.enum(WAITS).default(DEFAULT_SETTINGS.waits),
 	/** Spoken words lead the stage, where they are recognised on this machine. */

@@ -267,6 +267,8 @@ export const anyStore: fc.Arbitrary<Rows> = fc
 					tone: true,
 					voice: 'changes' as const,
 					voiceRate: 1.2,
+					volume: 0.7,
+					stageDistanceM: 2,
 					waits: 'always' as const,
 					gradesBlind: true,
 					findsFaces: true,

@@ -27,7 +27,7 @@
 		signs: 'Until it is warm, softer or pink it goes on past the plan: a signal leads on, at the latest its longest time does.',
 		always: 'Each step waits for a signal before it begins.'
 	};
-	const sound = new StageSound(() => settings?.voiceRate ?? 1);
+	const sound = new StageSound({ rate: () => settings?.voiceRate ?? 1, volume: () => settings?.volume ?? 1 });
 	const tryVoice = () => sound.say(EXAMPLE.join('. '));
 
 	let heard = $state<{ readonly signal: Signal; readonly count: number } | null>(null);
@@ -93,6 +93,19 @@
 					/>
 					<b class="font-semibold">{settings.voiceRate.toFixed(1)} ×</b>
 				</label>
+				<label class="flex flex-wrap items-center gap-3 text-[13.5px]">
+					<span class="text-ink2 w-24">Volume</span>
+					<input
+						type="range"
+						min="0.1"
+						max="1"
+						step="0.1"
+						value={settings.volume}
+						onchange={(e) => app.save({ volume: Number(e.currentTarget.value) })}
+						class="w-[240px] accent-[var(--primary)]"
+					/>
+					<b class="font-semibold">{Math.round(100 * settings.volume)} %</b>
+				</label>
 				<p class="text-ink2 text-[13.5px]" role="status">
 					{voice
 						? `Voice of this machine: ${voice.name}.`
@@ -113,6 +126,25 @@
 					</Switch.Root>
 					<span>a beat a repetition, others for the last, the change of side, the next step; a swell for the breath</span>
 				</div>
+			</section>
+			<section class="space-y-3">
+				<h2 class="border-ink border-b pb-1 text-[15px] font-semibold">By eye</h2>
+				<label class="flex flex-wrap items-center gap-3 text-[13.5px]">
+					<span class="text-ink2 w-24">Distance to the screen</span>
+					<input
+						type="range"
+						min="0.5"
+						max="3"
+						step="0.1"
+						value={settings.stageDistanceM}
+						onchange={(e) => app.save({ stageDistanceM: Number(e.currentTarget.value) })}
+						class="w-[240px] accent-[var(--primary)]"
+					/>
+					<b class="font-semibold">{settings.stageDistanceM.toFixed(1)} m</b>
+				</label>
+				<p class="text-ink2 text-[13.5px]">
+					Place, side, count and pressure are as large as this distance asks for, as far as the window has room.
+				</p>
 			</section>
 			<section class="space-y-3">
 				<h2 class="border-ink border-b pb-1 text-[15px] font-semibold">Without hands</h2>

@@ -26,10 +26,14 @@ export const toldOf = (moment: Moment): readonly Told[] =>
 export const instructionAt = (plan: Plan, index: number): readonly Told[] =>
 	plan.events[index] ? toldOf(momentAt(plan, index)) : [];
 
-/** What is otherwise than it was: told anew, or for the first time. */
-export function changedSince(told: readonly Told[], before: readonly Told[]): ReadonlySet<SlotId> {
-	const was = new Map(before.map(({ slot, words }) => [slot, words]));
-	return new Set(told.filter(({ slot, words }) => was.get(slot) !== words).map(({ slot }) => slot));
+/** What is otherwise than it was, told anew or for the first time: as it is read, or as it is said. */
+export function changedSince(
+	told: readonly Told[],
+	before: readonly Told[],
+	as: 'words' | 'say' = 'words'
+): ReadonlySet<SlotId> {
+	const was = new Map(before.map((t) => [t.slot, t[as]]));
+	return new Set(told.filter((t) => was.get(t.slot) !== t[as]).map(({ slot }) => slot));
 }
 
 export const wordsOf = (told: readonly Told[], slot: SlotId): string => told.find((t) => t.slot === slot)?.words ?? '';

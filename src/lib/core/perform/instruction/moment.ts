@@ -67,6 +67,8 @@ export interface Moment {
 	readonly begins: boolean;
 	/** It begins with this stretch, or with the change that comes right before it. */
 	readonly opens: boolean;
+	/** The hands come to it from the other side. */
+	readonly crosses: boolean;
 	/** Its phase begins, or ends, with this run of the step. */
 	readonly newPhase: boolean;
 	readonly endsPhase: boolean;
@@ -75,6 +77,14 @@ export interface Moment {
 	readonly rounds: number;
 	/** Number of the place at hand, from 0 in `places`; null where a way is followed or all are held together. */
 	readonly at: number | null;
+}
+
+const isOne = (side: TimedEvent['side'] | undefined): boolean => side === 'left' || side === 'right';
+/** Whether the hands were on the other side before a stretch, or before the change that leads to it. */
+function isOver({ events }: Plan, index: number): boolean {
+	const [here, before] = [events[index]!, events[index - 1]];
+	const prior = before?.kind === 'transition' && here.kind !== 'transition' ? events[index - 2] : before;
+	return isOne(here.side) && isOne(prior?.side) && prior!.side !== here.side;
 }
 
 /** @param index of a stretch of the plan */
@@ -94,6 +104,7 @@ export function momentAt(plan: Plan, index: number): Moment {
 		before: prior ? plan.byId.get(prior.stepId)!.step : null,
 		begins: start === index,
 		opens: start === index || (start === index - 1 && plan.events[start]!.kind === 'transition'),
+		crosses: isOver(plan, index),
 		newPhase: prior?.phaseId !== event.phaseId,
 		endsPhase: next?.phaseId !== event.phaseId,
 		round: rounds === 1 ? 1 : Math.ceil(number / sides),

@@ -1,3 +1,4 @@
+import { ownSideOf } from '../../atlas/places';
 import { pointByCode } from '../../point/points';
 import { listWords } from '../../listWords';
 import { turnsOf } from '../../sequence/workedSide';
@@ -31,21 +32,34 @@ const joined = (parts: readonly (string | false | undefined)[], by = ', '): stri
 const secondsText = (n: number): string => `${Number(n.toFixed(1))} s`;
 const levelText = (level: Level): string => LEVEL_NAMES[level];
 
-/** What is done before hands are laid on; else over to the other side. */
-function readyWords({ event, step, before, begins, plan }: Moment): string {
+/** What is done before hands are laid on; else over to the other side. Only what is taken is said: the rest has its own words. */
+function readyWords({ event, step, before, begins, crosses, plan }: Moment): Telling {
 	if (event.kind !== 'transition') return '';
-	const words = readyFor(step, begins ? before : step, plan.supplies).map((r) => r.words);
-	return words.length ? words.join(', ') : begins ? 'Get ready' : 'Other side';
+	const all = readyFor(step, begins ? before : step, plan.supplies);
+	const words = [crosses && 'Other side', ...all.map((r) => r.words)];
+	return {
+		words: joined(words) || 'Get ready',
+		say: joined(all.filter(({ kind }) => kind === 'contact').map((r) => r.words))
+	};
 }
+
+/** A part of a repetition that lasts so long is told with its time. Working value. */
+const PART_CLOCK_SECONDS = 6;
 
 /** Aim and movement, or what is done of one’s own: a wash, a hold, the way to the outlet. */
 function whatWords({ event, step, plan }: Moment): Telling {
 	if (event.kind === 'link') return 'Drain to the outlet';
 	if (event.kind === 'station') {
 		if (step.aim === 'exercise') return 'Hold it';
-		return event.places.length === 1 && step.stations?.places.includes(event.places[0]!)
-			? 'Press and wait'
-			: 'Hold the end position';
+		const { stations } = step;
+		if (!stations || event.places.length !== 1 || !stations.places.includes(event.places[0]!))
+			return 'Hold the end position';
+		const { kind, amount } = stations.hold;
+		const breaths = kind === 'breaths' ? plural(amount, 'breath') : null;
+		return {
+			words: `Press and wait, ${breaths ?? secondsText(amount)}`,
+			say: `Press, ${breaths ?? spokenTime(amount)}`
+		};
 	}
 	const act = actWords(step, plan.supplies);
 	if (act) return act;
@@ -53,7 +67,9 @@ function whatWords({ event, step, plan }: Moment): Telling {
 	const target = step.target ? ` (${step.target})` : '';
 	if (motion === 'none') return AIMS[step.aim] + target;
 	const words = MOTIONS[motion];
-	return { words: `${AIMS[step.aim]}${target}: ${words.toLowerCase()}`, say: words };
+	const seconds = event.part ? step.parts![event.part - 1]!.seconds : 0;
+	const say = seconds >= PART_CLOCK_SECONDS ? `${words}, ${spokenTime(seconds)}` : words;
+	return { words: `${AIMS[step.aim]}${target}: ${words.toLowerCase()}`, say };
 }
 
 /** Where the hands are: the place at hand, the point, the ends of a way, or all that is held together. */
@@ -62,7 +78,7 @@ function placeWords({ event, step, at, plan }: Moment): Telling {
 	if (step.point && event.places.length === 1 && event.kind !== 'link') {
 		const spot = capital(pointByCode(step.point).spot);
 		const zone = refWords(event.places[0]!);
-		return spot.toLowerCase().includes(zone) ? spot : { words: `${spot} (${zone})`, say: spot };
+		return ownSideOf(event.places[0]!) ? `${spot} (${zone})` : spot;
 	}
 	const names = refNames(event.places);
 	if (!names.length) return 'Whole face';
@@ -85,7 +101,9 @@ function wayWords({ event, step, at }: Moment): string {
 function pointWords({ step }: Moment): Telling {
 	if (!step.point) return '';
 	const { code, name, spot } = pointByCode(step.point);
-	return { words: `Point ${code}, ${name}: ${spot}`, say: name };
+	// With one place it is called by where the point lies.
+	const where = step.places.length === 1 ? '' : `: ${spot}`;
+	return { words: `Point ${code}, ${name}${where}`, say: name };
 }
 
 function laneWords({ event, step }: Moment): Telling {
@@ -133,7 +151,7 @@ function scopeText({ step, placed }: Moment): string {
 		step.lanes > 1 && 'lane',
 		step.reverse && 'way'
 	].filter(Boolean) as string[];
-	return each.length ? ` each ${each.join(' and ')}` : step.places.length ? ' in all' : '';
+	return each.length ? ` each ${each.join(' and ')}` : step.places.length && step.dose.kind === 'reps' ? ' in all' : '';
 }
 function countWords(moment: Moment): Telling {
 	const { event, step } = moment;
@@ -141,6 +159,11 @@ function countWords(moment: Moment): Telling {
 	const { kind, min, target, max } = step.dose;
 	const range = min === max ? '' : ` (${min} to ${max})`;
 	const scope = scopeText(moment);
+	// One repetition of long parts is not counted: each part has its time.
+	if (step.parts && kind === 'reps' && target === 1 && event.kind === 'work') {
+		const long = event.endSeconds - event.startSeconds;
+		return { words: secondsText(long) + scope.replace(' in all', ''), say: spokenTime(long) };
+	}
 	if (kind === 'seconds') return { words: `${secondsText(target)}${range}${scope}`, say: spokenTime(target) + scope };
 	const unit = kind === 'breaths' ? ` breath${target === 1 ? '' : 's'}` : target === 1 ? ' time' : ' times';
 	return { words: `${target}${unit}${range}${scope}`, say: `${target}${kind === 'breaths' ? unit : ''}${scope}` };
@@ -154,11 +177,7 @@ function handWords({ step }: Moment): Telling {
 	const angle = tool?.tiltDegrees === undefined ? '' : `${tool.tiltDegrees}°`;
 	const say = joined([
 		edge || contactText(step).toLowerCase(),
-		tool?.tiltDegrees === undefined
-			? ''
-			: tool.tiltDegrees
-				? `${tool.tiltDegrees} degrees`
-				: 'flat on the skin'
+		tool?.tiltDegrees === undefined ? '' : tool.tiltDegrees ? `${tool.tiltDegrees} degrees` : 'flat on the skin'
 	]);
 	return { words: joined([contactText(step), worn, edge, angle]), say: capital(say) };
 }
@@ -192,8 +211,13 @@ function paceWords({ event, step }: Moment): Telling {
 	if (event.kind === 'link' || event.kind === 'station') return '';
 	const far = step.amplitudeMm === undefined ? '' : `${step.amplitudeMm} mm to and fro`;
 	const { holds } = motionRow(step.motion);
-	const paced = !event.part && (step.dose.kind === 'reps' || (step.dose.kind === 'seconds' && !holds));
-	const pace = !paced ? '' : holds ? `${secondsText(step.paceSeconds)} each` : `One in ${secondsText(step.paceSeconds)}`;
+	const once = step.parts !== undefined && step.dose.kind === 'reps' && step.dose.target === 1;
+	const paced = !event.part && !once && (step.dose.kind === 'reps' || (step.dose.kind === 'seconds' && !holds));
+	const pace = !paced
+		? ''
+		: holds
+			? `${secondsText(step.paceSeconds)} each`
+			: `One in ${secondsText(step.paceSeconds)}`;
 	return {
 		words: joined([pace, far]),
 		say: joined([
@@ -210,6 +234,13 @@ function stopsWords({ step }: Moment): Telling {
 	const long = hold.kind === 'breaths' ? plural(hold.amount, 'breath') : secondsText(hold.amount);
 	const said = hold.kind === 'breaths' ? long : spokenTime(hold.amount);
 	return { words: `Stop at ${at}, ${long} each`, say: `${plural(places.length, 'stop')}, ${said} each` };
+}
+
+/** A breath that the stops have told already is not said again. */
+function breathWords({ step }: Moment): Telling {
+	if (step.breath === 'free') return '';
+	const words = BREATHS[step.breath];
+	return { words, say: step.breath === 'one-a-station' && step.stations?.hold.kind === 'breaths' ? '' : words };
 }
 
 /** Glide that is added, and what of a skincare routine the step stands for. */
@@ -260,15 +291,14 @@ function untilWords({ step }: Moment): Telling {
 	return { words: `${signs}, ${capSeconds} s at most`, say: `${signs}, ${spokenTime(capSeconds)} at most` };
 }
 
-const conditionWords = ({ step }: Moment): string =>
-	joined(
-		[
-			step.onlyIf && `Only if ${step.onlyIf}`,
-			step.choice && `Chosen for ${step.choice.group}: ${step.choice.option}`,
-			step.optional && 'May be skipped'
-		],
+/** What it hangs on. That it may be skipped is read, not said. */
+function conditionWords({ step }: Moment): Telling {
+	const say = joined(
+		[step.onlyIf && `Only if ${step.onlyIf}`, step.choice && `Chosen for ${step.choice.group}: ${step.choice.option}`],
 		'. '
 	);
+	return { words: joined([say, step.optional && 'May be skipped'], '. '), say };
+}
 
 /** The further strokes of a repetition, from the one that comes. */
 function thenWords({ event, step }: Moment): Telling {
@@ -287,7 +317,9 @@ function thenWords({ event, step }: Moment): Telling {
 				)
 			)
 			.join('; ');
-	return { words: capital(told(false)), say: capital(told(true)) };
+	const long = rest.some(({ seconds }) => seconds >= PART_CLOCK_SECONDS);
+	const short = rest.map(({ motion }) => `then ${MOTIONS[motion].toLowerCase()}`).join(', ');
+	return { words: capital(told(false)), say: capital(long ? told(true) : short) };
 }
 
 const ENDS = { none: '', wiggle: 'wiggle', lift: 'lift off', press: 'press' } as const;
@@ -331,7 +363,7 @@ export const TELLERS: { readonly [S in SlotId]: Teller } = {
 	level: levelWords,
 	pace: paceWords,
 	stops: stopsWords,
-	breath: ({ step }) => (step.breath === 'free' ? '' : BREATHS[step.breath]),
+	breath: breathWords,
 	amount: amountWords,
 	tape: tapeWords,
 	body: bodyWords,

@@ -3,7 +3,9 @@
 	import { askedNow } from '$lib/core/perform/asks';
 	import { happenedOf } from '$lib/core/perform/happened';
 	import { clock } from '$lib/core/step/describe';
+	import { USUAL_DISTANCE_M } from '$lib/core/perform/legible';
 	import { soundtrackOf } from '$lib/core/perform/sounds';
+	import type { Voice } from '$lib/core/records/voices';
 	import type { SpokenId } from '$lib/core/perform/spoken';
 	import type { RunEvent } from '$lib/core/records/runEntry';
 	import type { ClientFacts } from '$lib/core/screening/clientFacts.schema';
@@ -43,7 +45,14 @@
 	let { draft, sequence, log, plans, learnt, facts, clientName, alerts, parts, hidden, onredflags, onended }: Props = $props();
 
 	const app = useApp();
-	const sound = new StageSound(() => app.settings?.voiceRate ?? 1);
+	/** How fast the voice of this machine really speaks, once it has been heard. */
+	let pace = $state(1);
+	const sound = new StageSound({
+		rate: () => app.settings?.voiceRate ?? 1,
+		volume: () => app.settings?.volume ?? 1,
+		onpace: (measured) => (pace = measured),
+		onsilent: (silent) => app.tell('sound', silent ? SILENT : '')
+	});
 	/** Milliseconds since 1970 by a clock that nobody sets, and never before what was logged. */
 	const openedAt = { wall: Math.max(Date.now(), ...untrack(() => log.map((line) => line.atMs))), clock: performance.now() };
 	const now = () => openedAt.wall + performance.now() - openedAt.clock;
@@ -73,6 +82,23 @@
 	);
 	const runner = performing.runner;
 	const NO_VOICE = 'This browser has no English voice of its own: tones and the words on the stage carry it.';
+	/** How much was said before it was made quiet. */
+	let spokenBefore: Voice = 'places';
+	/** Voices come late in some browsers. */
+	let voices = $state(0);
+	const voiceNow = $derived.by(() => {
+		void voices;
+		const wanted = app.settings?.voice ?? 'none';
+		if (wanted === 'none') return { state: 'off' as const, words: 'Voice off' };
+		return voiceHere() ? { state: 'on' as const, words: 'Voice on' } : { state: 'none' as const, words: 'No voice found' };
+	});
+	/** Speaks, or is quiet: what was said before comes back. */
+	function changeVoice() {
+		const wanted = app.settings?.voice ?? 'none';
+		if (wanted !== 'none') spokenBefore = wanted;
+		void app.save({ voice: wanted === 'none' ? spokenBefore : 'none' });
+		wake();
+	}
 	/** Before the first touch it is said what is to be minded, and where it begins. */
 	let leading = $state(false);
 	/** Stops where it is, as when another window takes it over. */
@@ -88,7 +114,7 @@
 	const track = $derived(
 		soundtrackOf(performing.judgement.events, performing.judgement.context.byId, app.working, {
 			voice: app.settings?.voice ?? 'none',
-			rate: app.settings?.voiceRate ?? 1,
+			rate: (app.settings?.voiceRate ?? 1) * pace,
 			tones: app.settings?.tone ?? true,
 			alerts,
 			led: performing.sequence
@@ -212,11 +238,14 @@
 		document.addEventListener('freeze', pause);
 		window.addEventListener('pagehide', still);
 		const noting = setInterval(still, 2000);
+		const heard = () => voices++;
+		if (typeof speechSynthesis !== 'undefined') speechSynthesis.addEventListener('voiceschanged', heard);
 		return () => {
 			document.removeEventListener('visibilitychange', seen);
 			document.removeEventListener('freeze', pause);
 			window.removeEventListener('pagehide', still);
 			clearInterval(noting);
+			if (typeof speechSynthesis !== 'undefined') speechSynthesis.removeEventListener('voiceschanged', heard);
 			void lock?.release();
 			sound.close();
 			for (const about of ['sound', 'voice', 'pedal', 'clock']) app.tell(about, '');
@@ -269,5 +298,8 @@
 		ontoggle={toggle}
 		onframe={() => pedals.look()}
 		{leading}
+		voice={voiceNow}
+		onvoice={changeVoice}
+		distanceM={app.settings?.stageDistanceM ?? USUAL_DISTANCE_M}
 	/>
 {/if}

@@ -3,7 +3,10 @@
 	import { tinykeys } from 'tinykeys';
 	import { otherSide, type Side } from '$lib/core/atlas/places';
 	import { opennessAt } from '$lib/core/rules/opennessAt';
-	import { clock, stepTitle } from '$lib/core/step/describe';
+	import { clock } from '$lib/core/step/describe';
+	import { changedSince, instructionAt } from '$lib/core/perform/instruction/instruction';
+	import { planOf } from '$lib/core/perform/instruction/moment';
+	import { fontPx, LARGE_ARC_MINUTES, PLAIN_ARC_MINUTES, screenOf } from '$lib/core/perform/legible';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { learntAt, learntWords, type Learnt } from '$lib/core/visit/learnt';
@@ -13,9 +16,9 @@
 	import type { Performing } from '$lib/state/performing.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 	import SessionLine from './SessionLine.svelte';
-	import { sideWords } from './sideWords';
 	import StageControls from './StageControls.svelte';
 	import StageFace from './StageFace.svelte';
+	import StageLimits from './StageLimits.svelte';
 	import StagePause from './StagePause.svelte';
 	import StageSaid from './StageSaid.svelte';
 	import StageWords from './StageWords.svelte';
@@ -45,6 +48,11 @@
 		onframe: () => void;
 		/** It is being said what comes first: the hands wait. */
 		leading: boolean;
+		/** How much is said, and how that is changed. */
+		voice: { readonly state: 'on' | 'off' | 'none'; readonly words: string };
+		onvoice: () => void;
+		/** How far the screen is from the eyes, m. */
+		distanceM: number;
 	}
 	let {
 		performing,
@@ -60,16 +68,31 @@
 		onwake,
 		ontoggle,
 		onframe,
-		leading
+		leading,
+		voice,
+		onvoice,
+		distanceM
 	}: Props = $props();
 
-	let width = $state(1280);
+	let [width, height] = $state([1280, 800]);
+	const screen = $derived(screenOf(width, height));
+	/** In a low window letters are as large as it has room for. */
+	const large = $derived(Math.min(fontPx(LARGE_ARC_MINUTES, screen, distanceM), height < 560 ? 0.15 * height : Infinity));
+	const plain = $derived(Math.min(fontPx(PLAIN_ARC_MINUTES, screen, distanceM), height < 560 ? 0.11 * height : Infinity));
 	const { sequence, judgement, runner } = $derived(performing);
 	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
 	const p = $derived(runner.position);
 	const placed = $derived(context.byId.get(p.event?.stepId ?? judgement.events.at(-1)!.stepId)!);
 	const step = $derived(placed.step);
+	const plan = $derived(planOf(judgement.events, context.byId, working, sequence));
+	const told = $derived(instructionAt(plan, Math.min(p.index, judgement.events.length - 1)));
+	/** How long what has become otherwise stands out, s. */
+	const FRESH_SECONDS = 6;
+	const fresh = $derived.by(() => {
+		const since = runner.seconds - (p.event?.startSeconds ?? 0);
+		return !p.done && p.index > 0 && since < FRESH_SECONDS ? changedSince(told, instructionAt(plan, p.index - 1)) : new Set<never>();
+	});
 	const run = $derived(judgement.events.filter((e) => e.stepId === step.id && sameRun(e.startSeconds)));
 	const side = $derived(p.side === 'left' || p.side === 'right' ? p.side : null);
 	const then = $derived(sideAfter());
@@ -183,9 +206,11 @@
 			'.': unasked(() => performing.note('firmer')),
 			l: unasked(fullScreen),
 			n: unasked((e) => (e.preventDefault(), writeNote())),
+			m: unasked(onvoice),
 			ArrowLeft: unasked(() => performing.back()),
 			PageUp: unasked(() => performing.back()),
 			u: unasked(() => performing.undo()),
+			z: unasked(() => performing.undo()),
 			'$mod+z': unasked((e) => (e.preventDefault(), performing.undo())),
 			y: unasked(yes),
 			e: unasked(end),
@@ -196,76 +221,73 @@
 	});
 </script>
 
-<div class="stage bg-paper" bind:clientWidth={width}>
-	<header class="border-hair flex min-w-0 items-center gap-x-1 border-b px-1 text-[13px] sm:gap-x-4 sm:px-3 sm:text-[15px]">
+<div class="stage bg-paper {runner.begun ? 'working' : ''}" bind:clientWidth={width} bind:clientHeight={height}>
+	<header class="head border-hair flex min-w-0 items-center gap-x-1 border-b px-1 text-[13px] sm:gap-x-4 sm:px-3 sm:text-[15px]">
 		<SessionLine at="perform" to={parts} why={{ after: 'it follows when this is ended' }} />
 		<p class="min-w-0 flex-1 truncate text-right max-sm:hidden">
 			<b class="font-semibold">{clientName}</b><span class="text-ink2">, {sequence.title}</span>
 		</p>
+		<p class="whitespace-nowrap max-sm:ml-auto max-sm:pr-1"><b>{clock(left)}</b> <span class="text-ink2">in all</span></p>
 		<button type="button" class="dotted text-ink2 max-md:hidden" aria-keyshortcuts="L" onclick={fullScreen}>Full screen</button>
 		<a class="dotted text-ink2 max-md:hidden" href="/session/screen" target="_blank" rel="noopener">Second screen</a>
-		<button
-			type="button"
-			class="btn my-0.5 min-h-11 rounded-2xl px-2 text-[13px] max-sm:ml-auto sm:px-4 sm:text-[16px]"
-			aria-keyshortcuts="R"
-			onclick={stop}>Red flags</button
-		>
 	</header>
-	<div class="work">
+	<div class="band"><StageLimits {alerts} {voice} {onvoice} onstop={stop} /></div>
+	<div class="map">
 		<button
 			type="button"
-			class="relative min-h-0 overflow-hidden text-left"
+			class="absolute inset-0 overflow-hidden text-left"
 			aria-label={runner.playing ? 'Pause: touch the face' : 'Go on: touch the face'}
 			onclick={toggle}
 		>
 			<StageFace {step} position={p} orientation={sequence.orientation} {open} {limits} moving={runner.playing} />
-			{#if step.contact !== 'none' || step.by === 'client'}<span
-					class="bg-paper/85 absolute top-2 left-3 rounded-xl px-3 py-1 text-[clamp(15px,2.6dvh,22px)]"
-					><span class="text-ink2">now</span>{' '}<b class="font-semibold">{side ?? (p.side === 'midline' ? 'middle' : 'both')}</b></span
-				>{/if}
 		</button>
 		<StageSaid {performing} onyes={yes} />
-		<StageWords
-			{runner}
-			{judgement}
-			signWords={performing.signWords}
-			{placed}
-			{run}
-			{side}
-			{then}
-			{midline}
-			{working}
-			{alerts}
-			lastTime={learntAt(learnt, step).map(learntWords)}
-			{leading}
-			{asks}
-			onmet={(id) => performing.meet(id)}
+	</div>
+	<StageWords
+		{runner}
+		{plan}
+		{told}
+		{fresh}
+		{placed}
+		steps={context.steps.length}
+		signWords={performing.signWords}
+		{run}
+		{side}
+		{then}
+		{midline}
+		{working}
+		lastTime={learntAt(learnt, step).map(learntWords)}
+		{leading}
+		{asks}
+		onmet={(id) => performing.meet(id)}
+		{screen}
+		upright={height > width}
+		{large}
+		{plain}
+	/>
+	{#if (runner.begun && !runner.playing && (!p.done || performing.undoWords)) || performing.fit}<StagePause
+			{performing}
+			bind:noting
+			{timeLeft}
+			{parts}
+		/>{/if}
+	<div class="horizon to-sea relative overflow-hidden bg-gradient-to-b from-transparent">
+		<MiniScore
+			events={judgement.events}
+			byId={context.byId}
+			{width}
+			size="horizon"
+			now={runner.seconds}
+			label="The whole session; {clock(left)} to go"
 		/>
-		{#if runner.begun && !runner.playing && (!p.done || performing.undoWords)}<StagePause {performing} bind:noting {timeLeft} />
-		{:else if performing.fit}<StagePause {performing} bind:noting {timeLeft} />{/if}
 	</div>
-	<div class="to-sea relative overflow-hidden bg-gradient-to-b from-transparent">
-		<p class="absolute top-0 right-4 text-[clamp(14px,2.4dvh,20px)]">
-			<b class="text-[1.2em]">{clock(left)}</b> <span class="text-ink2">to go</span>
-		</p>
-		<div class="horizon">
-			<MiniScore
-				events={judgement.events}
-				byId={context.byId}
-				{width}
-				size="horizon"
-				now={runner.seconds}
-				label="The whole session; {clock(left)} left"
-			/>
-		</div>
-	</div>
-	<StageControls {performing} {leading} ontoggle={toggle} onend={end} onfit={fitNow} {armed} />
+	<div class="controls"><StageControls {performing} {leading} ontoggle={toggle} onend={end} onfit={fitNow} {armed} /></div>
 	<p class="sr-only" role="status">
 		{armed ? 'Paused. End now ends the session; Go on goes on.' : ''}
-		{placed.number}. {stepTitle(step)}, {sideWords(side, then, midline, sequence.performer).filter(Boolean).join(', ')}. {runner
-			.said('mind')
-			.map((c) => c.words)
-			.join('. ')}
+		{placed.number}. {told
+			.filter(({ slot }) => slot !== 'why')
+			.map(({ words }) => words)
+			.join('. ')}.
 		{runner.playing ? '' : 'Paused.'}
 		{performing.said}
 	</p>
@@ -278,26 +300,62 @@
 		display: grid;
 		height: 100dvh;
 		overflow: hidden;
-		grid-template: auto minmax(0, 1fr) auto auto / minmax(0, 1fr);
+		grid-template:
+			'head head' auto
+			'band band' auto
+			'map words' minmax(0, 1fr)
+			'horizon horizon' auto
+			'controls controls' auto / 40.5% minmax(0, 1fr);
 	}
-	.work {
+	.head {
+		grid-area: head;
+	}
+	.band {
+		grid-area: band;
+	}
+	.map {
 		position: relative;
-		display: grid;
 		min-height: 0;
-		grid-template: minmax(0, 1fr) / 56.5% minmax(0, 1fr);
-	}
-	@media (orientation: portrait) {
-		.work {
-			grid-template: minmax(0, 43fr) minmax(0, 57fr) / minmax(0, 1fr);
-		}
+		overflow: hidden;
+		grid-area: map;
 	}
 	.horizon {
-		margin-top: clamp(0px, 2dvh, 12px);
+		grid-area: horizon;
+	}
+	.controls {
+		grid-area: controls;
+	}
+	@media (orientation: portrait) {
+		.stage {
+			grid-template:
+				'head' auto
+				'band' auto
+				'map' minmax(0, 1fr)
+				'words' minmax(0, 1.36fr)
+				'horizon' auto
+				'controls' auto / minmax(0, 1fr);
+		}
+	}
+	/* Once it has begun, a small window is all for the hands: the ways to other parts stand in the pause. */
+	@media (max-width: 600px) {
+		.working .head {
+			display: none;
+		}
+	}
+	@media (max-width: 600px) and (orientation: portrait) {
+		.stage {
+			grid-template-rows: auto auto minmax(60px, 1fr) auto 40px auto;
+		}
 	}
 	@media (max-height: 560px) {
 		.horizon {
-			height: 44px;
+			height: 0;
 		}
+		.working .head {
+			display: none;
+		}
+	}
+	@media (max-height: 700px), (max-width: 600px) {
 		.horizon :global(svg) {
 			height: 100%;
 		}

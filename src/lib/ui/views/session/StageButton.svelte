@@ -6,14 +6,19 @@
 		/** Path of the glyph on a 46 × 46 ground. */
 		glyph: string;
 		sand?: boolean;
+		/** Nothing to do for it just now. */
+		off?: boolean;
 		onclick: () => void;
 	}
-	let { label, hint, glyph, sand = false, onclick }: Props = $props();
+	let { label, hint, glyph, sand = false, off = false, onclick }: Props = $props();
 </script>
 
 <button
 	type="button"
-	class="border-hair flex items-center border-t border-l text-left first:border-l-0 {sand ? 'bg-sand' : 'bg-sea hover:bg-wash'}"
+	class="border-hair flex items-center border-t border-l text-left first:border-l-0 {sand ? 'bg-sand' : 'bg-sea hover:bg-wash'} {off
+		? 'off'
+		: ''}"
+	aria-disabled={off}
 	{onclick}
 >
 	<svg
@@ -26,7 +31,7 @@
 		aria-hidden="true"><path d={glyph} /></svg
 	>
 	<span class="min-w-0">
-		<span class="label-large block truncate font-semibold">{label}</span>
+		<span class="label-large block font-semibold">{label}</span>
 		<kbd class="border-ink2 text-ink2 rounded-md border px-2 font-sans text-[16px] leading-6">{hint}</kbd>
 	</span>
 </button>
@@ -38,24 +43,44 @@
 		padding: 0 clamp(10px, 2vw, 24px);
 		gap: clamp(8px, 1.4vw, 16px);
 	}
+	.off > * {
+		opacity: 0.45;
+	}
 	svg {
 		flex: none;
 		width: clamp(28px, 5.4dvh, 46px);
 		height: clamp(28px, 5.4dvh, 46px);
 	}
 	.label-large {
-		font-size: clamp(18px, 3.2dvh, 26px);
-		line-height: 1.25;
+		font-size: min(clamp(18px, 3.2dvh, 26px), 2.3vw);
+		line-height: 1.12;
 	}
-	@media (max-width: 500px) {
+	@media (max-width: 1000px) {
+		button {
+			padding: 0 10px;
+			gap: 10px;
+		}
+		svg {
+			width: 36px;
+			height: 36px;
+		}
+	}
+	/* Five in a row by thumb: the glyph above its word. */
+	@media (max-width: 600px) {
 		.label-large {
-			font-size: 19px;
+			font-size: 13.5px;
+			white-space: normal;
 		}
 		button {
-			min-height: 64px;
+			flex-direction: column;
+			justify-content: center;
+			min-height: 80px;
+			padding: 6px 2px;
+			gap: 4px;
+			text-align: center;
 		}
 	}
-	@media (max-height: 560px), (max-width: 500px) {
+	@media (max-height: 560px), (max-width: 600px) {
 		kbd {
 			position: absolute;
 			clip-path: inset(50%);

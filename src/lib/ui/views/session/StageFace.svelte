@@ -26,6 +26,7 @@
 	}
 	let { step, position, orientation, open, limits, moving }: Props = $props();
 	let [width, height] = $state([700, 520]);
+	const low = $derived(height < 200);
 	/** Of several places the one at hand stays marked while it stands still. */
 	const stays = $derived(doseAtOf(step) === 'each-place');
 	const side = $derived(position.side === 'left' || position.side === 'right' ? position.side : null);
@@ -38,10 +39,12 @@
 	/** It holds the step on both sides, so that it stays still while the side changes. A step without places shows the face. */
 	const focus = $derived.by(() => {
 		const sides: readonly Side[] = view === 'profile' ? ['left'] : SIDES;
-		const drawn = [step.places, step.end.kind === 'link' ? step.end.places : []].filter((way) => way.length);
+		// A small window shows where the hands are, and not the whole of the way.
+		const here = position.event?.places ?? [];
+		const drawn = (low ? [here] : [step.places, step.end.kind === 'link' ? step.end.places : []]).filter((way) => way.length);
 		const points = sides.flatMap((s) => drawn.flatMap((way) => pathPoints(view, way, s)));
 		const whole = [FIGURE.front.zones['forehead-medial']!.centroid, [400, 480], [190, 330], [610, 330]] as const;
-		const seen = points.length ? [...points, ...(view === 'front' ? LANDMARKS : [])] : whole;
+		const seen = points.length ? [...points, ...(view === 'front' && !low ? LANDMARKS : [])] : whole;
 		return focusFrame(view, orientation, seen, width / Math.max(1, height));
 	});
 </script>

@@ -2,6 +2,7 @@
 	import { onDestroy } from 'svelte';
 	import { clock } from '$lib/core/step/describe';
 	import type { Performing } from '$lib/state/performing.svelte';
+	import SessionLine from './SessionLine.svelte';
 	import StageFit from './StageFit.svelte';
 
 	interface Props {
@@ -9,8 +10,10 @@
 		noting: boolean;
 		/** Seconds that are left of her time, by the clock. */
 		timeLeft: () => number;
+		/** Where the other parts of the session lie. */
+		parts: Partial<Record<'screening' | 'before', string>>;
 	}
-	let { performing, noting = $bindable(), timeLeft }: Props = $props();
+	let { performing, noting = $bindable(), timeLeft, parts }: Props = $props();
 	/** By a clock that nobody sets. */
 	const since = performance.now();
 	let now = $state(performance.now());
@@ -31,7 +34,8 @@
 	});
 </script>
 
-<section class="pause {fit || performing.faded.length > 1 ? 'tall' : ''}" aria-label="While it stands" data-own-keys>
+<section class="pause" aria-label="While it stands" data-own-keys>
+	<div class="-my-1 sm:hidden"><SessionLine at="perform" to={parts} /></div>
 	{#if fit}<StageFit {performing} {fit} {timeLeft} />
 	{:else if noting}
 		<form class="flex flex-wrap items-end gap-2" onsubmit={(e) => (e.preventDefault(), keepNote())}>
@@ -48,7 +52,7 @@
 				{#if performing.runner.position.done}All is done. <span class="text-ink">End here, or take back what was left out.</span>
 				{:else}Paused for <b class="text-ink">{clock((now - since) / 1000)}</b>{/if}
 			</h2>
-			{#if performing.undoWords}<button type="button" class="btn min-h-11" onclick={() => performing.undo()}
+			{#if performing.undoWords}<button type="button" class="btn min-h-11 max-sm:hidden" onclick={() => performing.undo()}
 					>Undo {performing.undoWords} <kbd>U</kbd></button
 				>{/if}
 		</div>
@@ -58,7 +62,7 @@
 				<button type="button" class="btn min-h-11" onclick={() => performing.openAgain(faded)}>Open it again</button>
 			</p>
 		{/each}
-		<div class="grid grid-cols-2 gap-2 lg:grid-cols-3">
+		<div class="grid grid-cols-3 gap-1.5 sm:gap-2">
 			<button type="button" class="btn min-h-11" onclick={() => performing.note('tender')}>Tender here <kbd>T</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.note('oil')}>Oil added <kbd>O</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
@@ -66,36 +70,29 @@
 			<button type="button" class="btn min-h-11" onclick={() => performing.note('firmer')}>Pressed firmer <kbd>.</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.less()}>One less <kbd>↓</kbd></button>
 			<button type="button" class="btn min-h-11" onclick={() => performing.skip()}>Skip the step <kbd>→</kbd></button>
-			<button type="button" class="btn min-h-11 lg:col-span-2" onclick={() => performing.exit()}
-				>Closing drain, then end <kbd>X</kbd></button
-			>
+			<button type="button" class="btn col-span-2 min-h-11" onclick={() => performing.exit()}>Closing drain, then end <kbd>X</kbd></button>
 		</div>
 	{/if}
 </section>
 
 <style>
-	/* Over the facts and the waves of the step; the name of the step and the numeral stay. */
+	/* Over the lower part of the map, never over the count; on a phone over what is read from near. */
 	.pause {
-		position: absolute;
-		z-index: 1;
-		right: 0;
-		bottom: 0;
-		width: 43.5%;
-		max-height: 62%;
+		position: relative;
+		z-index: 3;
+		align-self: end;
 		display: flex;
 		flex-direction: column;
-		gap: 10px;
+		gap: 8px;
+		min-width: 0;
+		max-height: 100%;
 		overflow-y: auto;
-		padding: 14px 20px;
+		padding: 12px 16px;
 		background: var(--paper);
 		border-top: 1px solid var(--hair);
-		font-size: clamp(14px, 2.3dvh, 18px);
-		line-height: 1.4;
-	}
-	/* What would change, or has faded, wants room: it stands over the numeral too, under the name of the step. */
-	.tall {
-		height: 73%;
-		max-height: none;
+		font-size: clamp(14px, 2.1dvh, 18px);
+		line-height: 1.35;
+		grid-area: map;
 	}
 	.pause :global(.btn) {
 		font-size: inherit;
@@ -113,20 +110,16 @@
 		font-family: inherit;
 		font-size: 0.85em;
 	}
-	@media (orientation: portrait) {
+	@media (max-width: 600px) {
 		.pause {
-			width: 100%;
-			height: 44%;
-			max-height: none;
-		}
-		.tall {
-			height: 45%;
-			max-height: none;
+			padding: 4px 10px;
+			gap: 4px;
+			line-height: 1.2;
+			grid-area: words;
 		}
 	}
 	@media (max-height: 560px) {
 		.pause {
-			max-height: 100%;
 			padding: 6px 12px;
 			gap: 6px;
 		}

@@ -47,14 +47,8 @@
 		bottom: 12px;
 		display: grid;
 		gap: 6px;
-		max-width: calc(56.5% - 24px);
+		max-width: calc(100% - 24px);
 		font-size: clamp(15px, 2.8dvh, 22px);
 		line-height: 1.35;
-	}
-	@media (orientation: portrait) {
-		.said {
-			bottom: calc(57% + 8px);
-			max-width: calc(100% - 24px);
-		}
 	}
 </style>

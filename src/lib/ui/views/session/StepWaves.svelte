@@ -11,8 +11,8 @@
 		width: number;
 	}
 	let { events, seconds, width }: Props = $props();
-	const HEIGHT = 118;
-	const MID = 60;
+	const HEIGHT = 84;
+	const MID = 42;
 	const start = $derived(events[0]?.startSeconds ?? 0);
 	const end = $derived(events.at(-1)?.endSeconds ?? 1);
 	const x = $derived((s: number) => 14 + ((s - start) * (width - 28)) / Math.max(0.1, end - start));
@@ -34,7 +34,7 @@
 							x(e.startSeconds + i * beat),
 							x(e.startSeconds + (i + 1) * beat),
 							side === 'left' ? -1 : 1,
-							sides.length > 1 && side === 'right' ? 15 : 36
+							sides.length > 1 && side === 'right' ? 11 : 24
 						)
 					}));
 				});
@@ -58,6 +58,6 @@
 		<path d={w.d} fill="var(--drain)" fill-opacity={over ? 0.9 : now ? 0.45 : 0.12} stroke="var(--drain)" stroke-width={now ? 2.4 : 1.4} />
 	{/each}
 	<rect x="6" y={MID - 7} width={Math.max(0, width - 12)} height="14" rx="7" fill="var(--sand)" stroke="var(--coast)" stroke-width="1.1" />
-	<path d="M{x(bead)} {MID - 46}V{MID + 46}" stroke="var(--ink)" stroke-width="1.4" />
-	<circle cx={x(bead)} cy={MID - 46} r="5" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2.2" />
+	<path d="M{x(bead)} {MID - 36}V{MID + 36}" stroke="var(--ink)" stroke-width="1.4" />
+	<circle cx={x(bead)} cy={MID - 36} r="5" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2.2" />
 </svg>

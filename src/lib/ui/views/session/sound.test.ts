@@ -58,7 +58,7 @@ const look = (afterMs: number) => {
 };
 
 test('over an hour, with the page busy for three seconds now and then, each beat is there once, in time, and none drifts', () => {
-	const sound = new StageSound(() => 1);
+	const sound = new StageSound({ rate: () => 1, volume: () => 1 });
 	sound.wake();
 	sound.follow(beats(3600));
 	sound.play(0);
@@ -73,7 +73,7 @@ test('over an hour, with the page busy for three seconds now and then, each beat
 	expect(Math.abs(ofAll(late.slice(-600)) - ofAll(late.slice(0, 600)))).toBeLessThan(20);
 });
 test('a pause takes back what lies ahead; it goes on with the beat where it is', () => {
-	const sound = new StageSound(() => 1);
+	const sound = new StageSound({ rate: () => 1, volume: () => 1 });
 	sound.wake();
 	sound.follow(beats(60));
 	sound.play(0);

@@ -1,4 +1,5 @@
 import type { Soundtrack, Tone } from '$lib/core/perform/sounds';
+import { spokenSeconds } from '$lib/core/perform/speech';
 
 /** Seconds for which tones are laid ahead: a busy page, or a hidden one whose timers are slowed down, does not delay them. */
 const AHEAD_SECONDS = 8;
@@ -9,8 +10,14 @@ const LOOK_MS = 250;
 const ASIDE_SECONDS = 0.012;
 /** Looks of which the middle one tells how the two clocks stand: a single reading is off by what the card plays at once. */
 const LOOKS = 5;
-/** A word that could not be said in time is left out from so many seconds on. Working value. */
+/** A word that could not be said in time is left out from so many seconds on; in a hidden window timers are late. Working values. */
 const TOO_LATE_SECONDS = 0.6;
+const TOO_LATE_HIDDEN_SECONDS = 2.5;
+/** Shorter words tell nothing of how fast a voice is. Working value. */
+const MEASURED_FROM_SIGNS = 8;
+const PACES = 9;
+/** Looks at which the card’s clock stands before it is taken for silent: less than a second. */
+const SILENT_LOOKS = 3;
 
 /** Pitch and strength of a tone; a breath swells from one pitch to another. Soft edges: nothing clicks or startles. */
 const SHAPES: Record<Tone['tone'], { readonly hertz: readonly [number, number]; readonly strength: number }> = {
@@ -21,6 +28,18 @@ const SHAPES: Record<Tone['tone'], { readonly hertz: readonly [number, number]; 
 	in: { hertz: [174, 220], strength: 0.05 },
 	out: { hertz: [220, 174], strength: 0.05 }
 };
+
+/** What is wished of the sound; asked at each tone and word. */
+interface SoundWishes {
+	/** Of the voice: 1 as it usually speaks. */
+	readonly rate: () => number;
+	/** 0.1..1, as the device has it. */
+	readonly volume: () => number;
+	/** How fast the voice really speaks, against what was reckoned with: told once it is known, and when it changes. */
+	readonly onpace?: (pace: number) => void;
+	/** Sound that was there is gone, or is back. */
+	readonly onsilent?: (silent: boolean) => void;
+}
 
 /**
  * What is heard of the stage. Tones are laid ahead on the clock of the sound card; words are spoken by the browser's voice
@@ -40,11 +59,16 @@ export class StageSound {
 	/** Moment of the card up to which tones were laid. */
 	#laidUntil = 0;
 	#wordAt = 0;
+	#paces: number[] = [];
+	#pace = 1;
+	/** Clock of the card at the last look, and how many looks it has stood. */
+	#card = 0;
+	#stood = 0;
+	#silentTold = false;
 	/** What is said before it begins, and the beginning itself. */
 	#leading: ReturnType<typeof setTimeout>[] = [];
 
-	/** @param rate of the voice, asked at each word */
-	constructor(private readonly rate: () => number) {}
+	constructor(private readonly options: SoundWishes) {}
 
 	/** Must be called from a touch or a key: browsers keep silent until then. */
 	wake(): void {
@@ -135,9 +159,23 @@ export class StageSound {
 		return this.#readings.toSorted((a, b) => a - b)[Math.floor(this.#readings.length / 2)]!;
 	}
 
+	/** A card that went silent is noticed, and woken; what it did not play is not laid again. */
+	#listen(): void {
+		const audio = this.#audio;
+		if (!audio || !this.#track.tones.length) return;
+		const stands = audio.state !== 'running' || audio.currentTime === this.#card;
+		this.#card = audio.currentTime;
+		this.#stood = stands ? this.#stood + 1 : 0;
+		if (this.#stood === SILENT_LOOKS) this.options.onsilent?.(true);
+		if (this.#stood >= SILENT_LOOKS) void audio.resume();
+		else if (!stands && this.#silentTold) this.options.onsilent?.(false);
+		this.#silentTold = this.#stood >= SILENT_LOOKS;
+	}
+
 	/** Lays the tones of the next seconds, and says what is due. */
 	#look(): void {
 		const now = this.#now();
+		this.#listen();
 		const audio = this.#audio?.state === 'running' ? this.#audio : null;
 		const between = audio ? this.#between(audio) : 0;
 		// The moment of the card at which a second of the plan is.
@@ -164,7 +202,11 @@ export class StageSound {
 			setTimeout(
 				() => {
 					// What was said on was changed meanwhile, or it is too late for it.
-					if (this.#from === from && this.#now() - atSeconds < TOO_LATE_SECONDS) this.say(words);
+					if (
+						this.#from === from &&
+						this.#now() - atSeconds < (document.hidden ? TOO_LATE_HIDDEN_SECONDS : TOO_LATE_SECONDS)
+					)
+						this.say(words);
 				},
 				Math.max(0, 1000 * (atSeconds - now))
 			);
@@ -197,8 +239,23 @@ export class StageSound {
 		const said = new SpeechSynthesisUtterance(words);
 		said.voice = voice;
 		said.lang = voice.lang;
-		said.rate = this.rate();
+		const rate = this.options.rate();
+		said.rate = rate;
+		said.volume = this.options.volume();
+		let begun = 0;
+		said.onstart = () => (begun = performance.now());
+		said.onend = () => begun && this.#measure(words, (performance.now() - begun) / 1000, rate);
 		speechSynthesis.speak(said);
+	}
+
+	/** A voice tells only by speaking how fast it is: the middle one of the last words counts. */
+	#measure(words: string, seconds: number, rate: number): void {
+		if (words.length < MEASURED_FROM_SIGNS || seconds <= 0.1) return;
+		this.#paces = [...this.#paces, spokenSeconds(words, rate) / seconds].slice(-PACES);
+		const pace = this.#paces.toSorted((a, b) => a - b)[this.#paces.length >> 1]!;
+		if (this.#paces.length < 3 || Math.abs(pace - this.#pace) < 0.08) return;
+		this.#pace = Math.min(2, Math.max(0.4, pace));
+		this.options.onpace?.(this.#pace);
 	}
 
 	close(): void {
