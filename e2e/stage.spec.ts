@@ -248,7 +248,7 @@ test('on oneself it is mirrored and says “your”; a second screen shows the f
 	await expect(other.getByRole('link', { name: 'As the practitioner sees it' })).toBeVisible();
 	await expect(async () => {
 		await page.keyboard.press('ArrowRight');
-		await expect(page.getByText(/^Your (left|right)$/)).toBeVisible({ timeout: 300 });
+		await expect(page.getByText(/^your (left|right)/)).toBeVisible({ timeout: 300 });
 	}).toPass();
 	await endSession(page);
 	await page.getByRole('button', { name: 'Close session' }).click();

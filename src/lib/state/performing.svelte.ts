@@ -4,6 +4,7 @@ import { evenUp, oneLess, oneMore, otherSideNow, unevenNow } from '../core/perfo
 import { fadedAhead, reopen, type Faded } from '../core/perform/adapting/faded';
 import type { Adapted, Moment } from '../core/perform/adapting/moment';
 import { endSoon, fitRest, type FitRest } from '../core/perform/adapting/rest';
+import { swapNext } from '../core/perform/adapting/swap';
 import { metNow } from '../core/perform/asks';
 import { cuesOf } from '../core/perform/cues';
 import { isMeant } from '../core/perform/meant';
@@ -47,7 +48,8 @@ const UNDO_WORDS: Partial<Record<MarkId, string>> & Record<'jump', string> = {
 	fitted: 'fitting to the time',
 	exit: 'the shortest way out',
 	opened: 'opening again',
-	condition: 'the condition'
+	condition: 'the condition',
+	swapped: 'the other move'
 };
 
 /** A sequence being performed: its runner, and all that is changed and noted while working. */
@@ -204,6 +206,8 @@ export class Performing {
 	leaveUneven(): void {
 		if (this.uneven) this.#left = new Set([...this.#left, this.uneven.origin]);
 	}
+	/** Another move for the step that comes. */
+	swap = (): boolean => this.#meant('swap', true) && this.#adapt(swapNext(this.moment), 'swapped');
 	/** The shortest safe way out. */
 	exit = (): boolean => this.#meant('exit', true) && this.#adapt(endSoon(this.moment), 'exit');
 	/** Begins, pauses or goes on, where it is meant. */

@@ -1,6 +1,8 @@
 import type { TimedEvent } from '../sequence/expand';
+import type { WorkedSide } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
 import type { Voice } from '../records/voices';
+import type { Sequence } from '../sequence/sequence.schema';
 import type { Working } from '../working/working.schema';
 import { BEATS, cuesOf, type Cue } from './cues';
 import { instructionAt, type Told } from './instruction/instruction';
@@ -15,6 +17,8 @@ export interface Tone {
 	readonly tone: 'stroke' | 'last' | 'side' | 'step' | 'in' | 'out';
 	/** How long it sounds. */
 	readonly seconds: number;
+	/** Of a side that is worked alone: the ear on which it is heard, -1 left to 1 right. */
+	readonly pan?: number;
 }
 /** All that is heard of a sequence, as data: by the second of the plan. Before 0 lies what is said before the first touch. */
 export interface Soundtrack {
@@ -30,7 +34,7 @@ export interface SoundOptions {
 	/** Said once before the first touch: her alert, and what today leaves out. */
 	readonly alerts?: readonly string[];
 	/** On whom one works, and with what. */
-	readonly led?: Led;
+	readonly led?: Led & Partial<Pick<Sequence, 'orientation'>>;
 }
 
 /** Length of a beat’s tone, and of one that marks a change. Working values. */
@@ -41,21 +45,28 @@ const LAST_FROM_REPS = 3;
 
 type ById = ReadonlyMap<string, PlacedStep>;
 
-function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSeconds: number): Tone[] {
+/** How far to one ear a side is heard. Working value. */
+const PAN = 0.75;
+/** Facing a client, her left is on one’s right. */
+const panOf = (side: WorkedSide | null, facing: boolean): Pick<Tone, 'pan'> =>
+	side === 'left' || side === 'right' ? { pan: (side === 'left') === facing ? PAN : -PAN } : {};
+
+function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSeconds: number, facing: boolean): Tone[] {
 	let stepId = events[0]?.stepId ?? '';
 	return cues.flatMap((cue): Tone[] => {
 		const { atSeconds, kind } = cue;
 		if (kind === 'breath') return [{ atSeconds, tone: cue.words === 'in' ? 'in' : 'out', seconds: halfSeconds }];
 		if (!BEATS.includes(kind)) return [];
-		if (kind === 'side') return [{ atSeconds, tone: 'side', seconds: CHANGE_SECONDS }];
+		// A hair later, so that rounding never takes the repetition before.
+		const { rep, reps, side } = positionAt(events, atSeconds + 1e-6);
+		const pan = panOf(side, facing);
+		if (kind === 'side') return [{ atSeconds, tone: 'side', seconds: CHANGE_SECONDS, ...pan }];
 		if (cue.stepId !== stepId) {
 			stepId = cue.stepId;
-			return [{ atSeconds, tone: 'step', seconds: CHANGE_SECONDS }];
+			return [{ atSeconds, tone: 'step', seconds: CHANGE_SECONDS, ...pan }];
 		}
-		// A hair later, so that rounding never takes the repetition before.
-		const { rep, reps } = positionAt(events, atSeconds + 1e-6);
 		const last = rep === reps && reps >= LAST_FROM_REPS;
-		return [{ atSeconds, tone: last ? 'last' : 'stroke', seconds: BEAT_SECONDS }];
+		return [{ atSeconds, tone: last ? 'last' : 'stroke', seconds: BEAT_SECONDS, ...pan }];
 	});
 }
 
@@ -116,7 +127,7 @@ export function soundtrackOf(
 	{ voice, rate, tones, alerts = [], led }: SoundOptions
 ): Soundtrack {
 	const cues = cuesOf(events, byId, working, led);
-	const marks = tonesOf(events, cues, working.cueBreathHalfSeconds);
+	const marks = tonesOf(events, cues, working.cueBreathHalfSeconds, led?.orientation === 'facing');
 	// Swells of the breath are soft: one speaks over them.
 	const beats = marks.filter(({ tone }) => tone !== 'in' && tone !== 'out');
 	const spoken: Spoken[] = [];

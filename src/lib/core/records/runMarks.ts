@@ -8,6 +8,7 @@ export const MARKS = {
 	exit: 'Ended early',
 	opened: 'Opened again',
 	condition: 'Condition met',
+	swapped: 'Another move next',
 	sign: 'Until the sign',
 	tender: 'Tender here',
 	oil: 'Oil added',

@@ -54,7 +54,9 @@
 		back: 'begins the step again',
 		skip: 'goes to the next step',
 		more: 'adds one repetition',
-		otherSide: 'goes over to the other side'
+		otherSide: 'goes over to the other side',
+		where: 'says place, side and count',
+		menu: 'opens the menu of the feet'
 	};
 </script>
 

@@ -4,6 +4,10 @@
 	import { happenedOf } from '$lib/core/perform/happened';
 	import { clock } from '$lib/core/step/describe';
 	import { USUAL_DISTANCE_M } from '$lib/core/perform/legible';
+	import { FOOT_ITEMS, type FootItem } from '$lib/core/perform/footMenu';
+	import { planOf } from '$lib/core/perform/instruction/moment';
+	import { arrivalWords, whereWords } from '$lib/core/perform/where';
+	import { FeetMenu } from '$lib/state/feetMenu.svelte';
 	import { soundtrackOf } from '$lib/core/perform/sounds';
 	import type { Voice } from '$lib/core/records/voices';
 	import type { SpokenId } from '$lib/core/perform/spoken';
@@ -19,7 +23,7 @@
 	import { ClockWatch } from '$lib/state/clockWatch';
 	import { RunLog } from '$lib/state/runLog';
 	import type { SessionDraft } from '$lib/state/sessionDraft.svelte';
-	import { StageSound, voiceHere } from './sound';
+	import { StageSound, voiceHere, voicesHere } from './sound';
 	import Stage from './Stage.svelte';
 
 	interface Props {
@@ -74,7 +78,12 @@
 					lines.push(event);
 					note(event);
 					if (event.kind === 'pause') sound.stop();
-					else if (event.kind === 'go' || (event.kind === 'jump' && runner.playing)) sound.play(event.seconds);
+					else if (event.kind === 'go' || ((event.kind === 'jump' || event.kind === 'undo') && runner.playing)) {
+						const led = event.kind === 'go' && event.seconds === 0;
+						sound.play(event.seconds);
+						// What the lead has said is not said again.
+						if (!led) queueMicrotask(arrived);
+					}
 				},
 				onchange: (next) => keep(next),
 				onsaid: (words) => app.settings?.voice !== 'none' && sound.say(words)
@@ -110,6 +119,17 @@
 	$effect(() => {
 		if (hidden) untrack(pause);
 	});
+	let stage = $state<{ yes: () => void; no: () => void; stop: () => void }>();
+	const plan = $derived(
+		planOf(performing.judgement.events, performing.judgement.context.byId, app.context.working, performing.sequence)
+	);
+	/** Says where one is, at any time. */
+	const where = () => tell(whereWords(plan, runner.position));
+	/** After a signal the place, side and count at hand are said at once; what was said before it is broken off. */
+	const arrived = () => {
+		const words = arrivalWords(plan, runner.position);
+		if (words && runner.playing && app.settings?.voice !== 'none') sound.say(words);
+	};
 	/** What is heard: tones and words, as the settings say. */
 	const track = $derived(
 		soundtrackOf(performing.judgement.events, performing.judgement.context.byId, app.working, {
@@ -124,6 +144,8 @@
 		const now = track;
 		untrack(() => sound.follow(now));
 	});
+	/** How long voices are waited for before it begins without them, ms. */
+	const VOICES_MS = 1500;
 	const SILENT = 'The browser keeps this page silent. Touch the face once more, or allow sound for it; till then the numeral counts.';
 	const toggle = () => performing.toggle(toggleNow);
 	function toggleNow() {
@@ -133,15 +155,68 @@
 			leading = false;
 			runner.go();
 		};
-		leading = !runner.begun && sound.lead(begin);
-		if (!leading) begin();
+		if (runner.begun) return begin();
+		leading = true;
+		// Voices come late in some browsers: the hands are not told to begin before what is to be minded could be said.
+		void voicesHere(app.settings?.voice === 'none' ? 0 : VOICES_MS).then(() => {
+			if (!leading) return;
+			leading = sound.lead(begin);
+			if (leading) return;
+			begin();
+			if (alerts.length && app.settings?.voice !== 'none') performing.said = `Not said aloud: ${alerts.join('. ')}`;
+			else if (app.settings?.voice === 'none') performing.said = 'The voice is off. M turns it on.';
+		});
+	}
+	/** What is asked for by foot or by voice, besides what the hands can touch. */
+	const asked: Record<FootItem, () => void> = {
+		yes: () => stage?.yes(),
+		undo: () => performing.undo(),
+		tender: () => performing.note('tender'),
+		ten: () => fitTo(600),
+		swap: () => performing.swap(),
+		quiet: changeVoice,
+		softer: () => louder(-0.2),
+		louder: () => louder(0.2),
+		slower: () => faster(-0.1),
+		stop: () => stage?.stop(),
+		back: () => {}
+	};
+	const feet = new FeetMenu({
+		can: (item) =>
+			item === 'yes'
+				? Boolean(performing.fit || performing.uneven || asks[0] || runner.untilSign !== null)
+				: item === 'undo'
+					? performing.undoWords !== ''
+					: item === 'ten' || item === 'swap'
+						? runner.begun
+						: true,
+		ontake: (item) => asked[item](),
+		onsaid: tell,
+		clock: () => performance.now()
+	});
+	/** Said aloud where there is a voice, and always shown. */
+	function tell(words: string) {
+		performing.said = words;
+		if (app.settings?.voice !== 'none') sound.say(words);
+	}
+	const louder = (by: number) => app.save({ volume: clamp((app.settings?.volume ?? 1) + by, 0.1, 1) });
+	const faster = (by: number) => app.save({ voiceRate: clamp((app.settings?.voiceRate ?? 1) + by, 0.6, 1.6) });
+	const clamp = (n: number, least: number, most: number) => Number(Math.min(most, Math.max(least, n)).toFixed(1));
+	/** How what is left would fit into so many seconds: it waits for yes or no. */
+	function fitTo(seconds: number) {
+		runner.pause();
+		performing.askFit(seconds);
+		const { fit } = performing;
+		if (fit) tell('refused' in fit.adapted ? fit.adapted.refused : `${clock(fit.leftSeconds)} to go then. Yes or no?`);
 	}
 	const pedals = new Pedals({
 		onsignal: (signal) => {
 			if (hidden || modalOpen()) return;
 			wake();
+			if (feet.signal(signal)) return;
 			if (signal === 'toggle') toggle();
-			else performing[signal]();
+			else if (signal === 'where') where();
+			else if (signal !== 'menu') performing[signal]();
 		},
 		onplugged: (there, name) => app.tell('pedal', there ? '' : `The pedal “${name}” is not there any more. Keys and touch go on working.`)
 	});
@@ -156,7 +231,18 @@
 		more: () => performing.more(),
 		less: () => performing.less(),
 		otherSide: () => performing.otherSide(),
-		even: () => performing.even(),
+		yes: asked.yes,
+		no: () => stage?.no(),
+		where,
+		quiet: () => app.settings?.voice !== 'none' && changeVoice(),
+		speak: () => app.settings?.voice === 'none' && changeVoice(),
+		softer: asked.softer,
+		louder: asked.louder,
+		slower: asked.slower,
+		faster: () => faster(0.1),
+		ten: asked.ten,
+		swap: asked.swap,
+		redFlags: asked.stop,
 		oil: () => performing.note('oil'),
 		tender: () => performing.note('tender'),
 		lighter: () => performing.note('lighter'),
@@ -284,7 +370,10 @@
 
 {#if !hidden}
 	<Stage
+		bind:this={stage}
 		{performing}
+		menu={feet.open ? FOOT_ITEMS[feet.open.item] : ''}
+		onwhere={where}
 		{asks}
 		startedAt={draft.current.startedAt}
 		{clientName}
@@ -296,7 +385,10 @@
 		{onredflags}
 		onwake={wake}
 		ontoggle={toggle}
-		onframe={() => pedals.look()}
+		onframe={() => {
+			pedals.look();
+			feet.look();
+		}}
 		{leading}
 		voice={voiceNow}
 		onvoice={changeVoice}

@@ -49,6 +49,10 @@
 		/** It is being said what comes first: the hands wait. */
 		leading: boolean;
 		/** How much is said, and how that is changed. */
+		/** What of the menu of the feet is at hand; empty where it is closed. */
+		menu: string;
+		/** Says place, side and count. */
+		onwhere: () => void;
 		voice: { readonly state: 'on' | 'off' | 'none'; readonly words: string };
 		onvoice: () => void;
 		/** How far the screen is from the eyes, m. */
@@ -69,6 +73,8 @@
 		ontoggle,
 		onframe,
 		leading,
+		menu,
+		onwhere,
 		voice,
 		onvoice,
 		distanceM
@@ -128,7 +134,7 @@
 			armed = true;
 		});
 	}
-	function stop() {
+	export function stop() {
 		runner.pause();
 		performing.note('red-flags');
 		onredflags();
@@ -148,11 +154,14 @@
 		noting = true;
 	}
 	/** Yes to what is asked: the plan fitted, the other side evened, a condition met. */
-	function yes() {
-		if (performing.fit) performing.takeFit();
+	export function yes() {
+		if (runner.untilSign !== null && runner.playing) runner.signed();
+		else if (performing.fit) performing.takeFit();
 		else if (performing.uneven) performing.even();
 		else if (asks[0]) performing.meet(asks[0].step.id);
 	}
+	/** No to what is asked: it stays as it was. */
+	export const no = () => leave();
 	function leave() {
 		armed = false;
 		noting = false;
@@ -207,6 +216,7 @@
 			l: unasked(fullScreen),
 			n: unasked((e) => (e.preventDefault(), writeNote())),
 			m: unasked(onvoice),
+			w: unasked(onwhere),
 			ArrowLeft: unasked(() => performing.back()),
 			PageUp: unasked(() => performing.back()),
 			u: unasked(() => performing.undo()),
@@ -241,7 +251,7 @@
 		>
 			<StageFace {step} position={p} orientation={sequence.orientation} {open} {limits} moving={runner.playing} />
 		</button>
-		<StageSaid {performing} onyes={yes} />
+		<StageSaid {performing} {menu} onyes={yes} />
 	</div>
 	<StageWords
 		{runner}

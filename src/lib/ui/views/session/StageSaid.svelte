@@ -4,9 +4,11 @@
 
 	interface Props {
 		performing: Performing;
+		/** What of the menu of the feet is at hand; empty where it is closed. */
+		menu: string;
 		onyes: () => void;
 	}
-	let { performing, onyes }: Props = $props();
+	let { performing, menu, onyes }: Props = $props();
 	/** How long a line stays. */
 	const STAYS_MS = 6000;
 	$effect(() => {
@@ -18,8 +20,11 @@
 </script>
 
 <!-- Over the foot of the face: nothing moves when something is said. -->
-{#if performing.said || uneven}
+{#if performing.said || uneven || menu}
 	<div class="said">
+		{#if menu}<p class="bg-ink text-paper rounded-2xl px-4 py-3" role="status">
+				<b class="text-[1.4em] font-semibold">{menu}</b><br />right pedal takes it, left pedal goes on
+			</p>{/if}
 		{#if performing.said}<p class="bg-paper border-hair flex items-center gap-3 rounded-2xl border px-4 py-2">
 				<span class="min-w-0">{performing.said}</span>
 				{#if performing.undoWords && !performing.said.startsWith('Undone')}<button

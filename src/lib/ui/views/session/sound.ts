@@ -1,5 +1,6 @@
-import type { Soundtrack, Tone } from '$lib/core/perform/sounds';
-import { spokenSeconds } from '$lib/core/perform/speech';
+import type { Soundtrack } from '$lib/core/perform/sounds';
+import { firstFrom, spokenSeconds } from '$lib/core/perform/speech';
+import { notesOf, type Note } from './notes';
 
 /** Seconds for which tones are laid ahead: a busy page, or a hidden one whose timers are slowed down, does not delay them. */
 const AHEAD_SECONDS = 8;
@@ -18,16 +19,6 @@ const MEASURED_FROM_SIGNS = 8;
 const PACES = 9;
 /** Looks at which the card’s clock stands before it is taken for silent: less than a second. */
 const SILENT_LOOKS = 3;
-
-/** Pitch and strength of a tone; a breath swells from one pitch to another. Soft edges: nothing clicks or startles. */
-const SHAPES: Record<Tone['tone'], { readonly hertz: readonly [number, number]; readonly strength: number }> = {
-	stroke: { hertz: [523, 523], strength: 0.11 },
-	last: { hertz: [659, 659], strength: 0.13 },
-	side: { hertz: [330, 330], strength: 0.13 },
-	step: { hertz: [392, 523], strength: 0.13 },
-	in: { hertz: [174, 220], strength: 0.05 },
-	out: { hertz: [220, 174], strength: 0.05 }
-};
 
 /** What is wished of the sound; asked at each tone and word. */
 interface SoundWishes {
@@ -48,14 +39,15 @@ interface SoundWishes {
 export class StageSound {
 	#audio: AudioContext | null = null;
 	#track: Soundtrack = { tones: [], spoken: [] };
+	#notes: readonly Note[] = [];
 	/** Tones that are laid and not over, so that a pause takes them back. */
-	readonly #laid = new Map<OscillatorNode, { readonly tone: Tone; readonly at: number; readonly between: number }>();
+	readonly #laid = new Map<OscillatorNode, { readonly note: Note; readonly at: number; readonly between: number }>();
 	/** The last readings of the card’s clock less the page’s, seconds. */
 	#readings: number[] = [];
 	#timer: ReturnType<typeof setInterval> | undefined;
 	/** While it runs: the second of the plan at a moment of the page's clock. */
 	#from: { seconds: number; atMs: number } | null = null;
-	#toneAt = 0;
+	#noteAt = 0;
 	/** Moment of the card up to which tones were laid. */
 	#laidUntil = 0;
 	#wordAt = 0;
@@ -93,6 +85,7 @@ export class StageSound {
 
 	follow(track: Soundtrack): void {
 		this.#track = track;
+		this.#notes = track.tones.flatMap(notesOf).sort((a, b) => a.atSeconds - b.atSeconds);
 		if (this.#from) this.play(this.#now());
 	}
 
@@ -127,8 +120,7 @@ export class StageSound {
 		// Where it only goes on, what is being said is said to its end.
 		this.#silence(!this.#from || Math.abs(this.#now() - seconds) > 0.3);
 		this.#from = { seconds, atMs: performance.now() };
-		this.#toneAt = this.#track.tones.findIndex((t) => t.atSeconds >= seconds - 0.02);
-		if (this.#toneAt < 0) this.#toneAt = this.#track.tones.length;
+		this.#noteAt = firstFrom(this.#notes, seconds - 0.02);
 		this.#wordAt = this.#track.spoken.findIndex((s) => s.atSeconds >= seconds - 0.02);
 		if (this.#wordAt < 0) this.#wordAt = this.#track.spoken.length;
 		this.#look();
@@ -187,15 +179,15 @@ export class StageSound {
 				node.stop();
 				this.#laid.delete(node);
 				// Where the card ran away from the page its moment is over: no tone is better than a late one.
-				const moment = at(laid.tone.atSeconds);
-				if (moment >= audio.currentTime) this.#lay(audio, laid.tone, moment, between);
+				const moment = at(laid.note.atSeconds);
+				if (moment >= audio.currentTime) this.#lay(audio, laid.note, moment, between);
 			}
 		const ahead = document.hidden ? AHEAD_HIDDEN_SECONDS : AHEAD_SECONDS;
 		if (audio) this.#laidUntil = audio.currentTime + ahead;
-		for (let tone; (tone = this.#track.tones[this.#toneAt]) && tone.atSeconds < now + ahead; this.#toneAt++)
+		for (let note; (note = this.#notes[this.#noteAt]) && note.atSeconds < now + ahead; this.#noteAt++)
 			// The two clocks are held against one another at each look, so that they never drift apart.
-			if (audio && tone.atSeconds > now - 0.02)
-				this.#lay(audio, tone, Math.max(audio.currentTime, at(tone.atSeconds)), between);
+			if (audio && note.atSeconds > now - 0.02)
+				this.#lay(audio, note, Math.max(audio.currentTime, at(note.atSeconds)), between);
 		for (let word; (word = this.#track.spoken[this.#wordAt]) && word.atSeconds < now + LOOK_MS / 1000; this.#wordAt++) {
 			const { words, atSeconds } = word;
 			const from = this.#from;
@@ -213,9 +205,9 @@ export class StageSound {
 		}
 	}
 
-	#lay(audio: AudioContext, laid: Tone, at: number, between: number): void {
-		const { tone, seconds } = laid;
-		const { hertz, strength } = SHAPES[tone];
+	#lay(audio: AudioContext, note: Note, at: number, between: number): void {
+		const { seconds, hertz, pan } = note;
+		const strength = note.strength * this.options.volume();
 		const oscillator = audio.createOscillator();
 		const gain = audio.createGain();
 		const edge = Math.min(0.4 * seconds, seconds > 1 ? 1.5 : 0.02);
@@ -224,9 +216,13 @@ export class StageSound {
 		gain.gain.setValueAtTime(0, at);
 		gain.gain.linearRampToValueAtTime(strength, at + edge);
 		gain.gain.exponentialRampToValueAtTime(0.0008, at + seconds);
-		oscillator.connect(gain).connect(audio.destination);
+		// Where there are two ears, a side is heard on its own.
+		const ears = pan ? audio.createStereoPanner?.() : undefined;
+		if (ears) ears.pan.value = pan;
+		const out = oscillator.connect(gain);
+		(ears ? out.connect(ears) : out).connect(audio.destination);
 		oscillator.addEventListener('ended', () => this.#laid.delete(oscillator));
-		this.#laid.set(oscillator, { tone: laid, at, between });
+		this.#laid.set(oscillator, { note, at, between });
 		oscillator.start(at);
 		oscillator.stop(at + seconds);
 	}
@@ -270,4 +266,19 @@ export function voiceHere(): SpeechSynthesisVoice | null {
 	if (typeof speechSynthesis === 'undefined') return null;
 	const here = speechSynthesis.getVoices().filter((v) => v.localService && v.lang.startsWith('en'));
 	return here.find((v) => v.default) ?? here[0] ?? null;
+}
+
+/** Waits until the browser has told a voice of this machine, and no longer than so many ms. */
+export function voicesHere(ms: number): Promise<void> {
+	if (!ms || typeof speechSynthesis === 'undefined' || voiceHere()) return Promise.resolve();
+	return new Promise((done) => {
+		const told = () => voiceHere() && end();
+		const timer = setTimeout(end, ms);
+		function end() {
+			clearTimeout(timer);
+			speechSynthesis.removeEventListener('voiceschanged', told);
+			done();
+		}
+		speechSynthesis.addEventListener('voiceschanged', told);
+	});
 }
