@@ -72,7 +72,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 				await page.getByLabel(`${name}, client’s ${side}, mm`).fill(mm!);
 		await page.keyboard.press('Tab');
 		await page.getByRole('button', { name: /^Start, / }).click();
-		await expect(page.getByRole('heading', { name: 'Collarbone nodes' })).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'Collarbone' })).toBeVisible();
 		await page.keyboard.press('Space');
 		await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
 		await expect(page.locator('.count')).toHaveText('3');

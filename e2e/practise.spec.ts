@@ -8,13 +8,20 @@ test('practised by keys: pressure on the simulated pad, pace, order, direction, 
 	const rounds = page.getByRole('region', { name: 'Your rounds' });
 	// Pressure: the scripted hand presses lightly, then too hard.
 	await page.getByRole('button', { name: 'Begin a press' }).click();
-	await expect(page.getByText(/within the level after the first 1 s/)).toBeVisible();
+	await expect(page.getByText(/^A simulated hand, not yours\. .*within the level after the first 1 s/)).toBeVisible();
 	await page.getByLabel(/^Hand: /).click();
 	await page.getByRole('option', { name: 'A heavy hand' }).click();
 	await page.getByRole('button', { name: 'Begin a press' }).click();
 	await expect(page.getByText(/More of the rest was too heavy\./)).toBeVisible();
-	await expect(rounds).toContainText('2 with a simulated hand, which are not counted.');
+	await expect(rounds).toContainText('By a simulated hand: 2 rounds, none of your own yet.');
 	await expectAccessible(page);
+	// A kitchen scale that is read by eye.
+	await page.getByLabel(/^What presses: /).click();
+	await page.getByRole('option', { name: 'Kitchen scale, typed in' }).click();
+	await page.getByLabel('What the scale shows, g').fill('20');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText(/^20 g are 2\.0 kPa: within the level, 0\.1 kPa too heavy\.$/)).toBeVisible();
+	await expect(rounds).toContainText('Ring finger, light, kitchen scale: 1 of 6 rounds');
 	// What cannot be read is said, and the way out.
 	await page.getByLabel(/^What presses: /).click();
 	await page.getByRole('option', { name: 'Pen on this screen' }).click();

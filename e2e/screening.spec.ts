@@ -114,7 +114,7 @@ test('in Compose: two limits on one zone are both named, seen on the map, and on
 	await expect(fit).toBeHidden();
 	await page.getByRole('button', { name: /^Undo: Make it fit this client/ }).click();
 	await expect(fit).toBeVisible();
-	await page.getByRole('button', { name: 'When to stop' }).click();
+	await page.getByRole('button', { name: 'Red flags' }).click();
 	await expect(page.getByRole('dialog', { name: 'Stop, and refer' })).toContainText('Call the emergency number now');
 	await expectAccessible(page);
 });

@@ -37,7 +37,7 @@ test('the clock of the stage stays true in a hidden tab, and a halt is no work',
 		state.late.forEach((f) => f(performance.now()));
 	});
 	// Seven pumps at the collarbone take seven seconds: the second step is under way.
-	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Side of the neck' })).toBeVisible();
 	await page.keyboard.press('Space');
 	await untilLater(page, 1500);
 	await expect(async () => {
@@ -52,9 +52,9 @@ test('skipping and going back; what was skipped is not done', async ({ page }) =
 	await beginDemo(page, '/session?sequence=demo-three-minutes');
 	await page.getByRole('button', { name: /^Start, / }).click();
 	await page.getByRole('button', { name: /^Begin/ }).click();
-	await skipUntil(page, page.getByRole('heading', { name: 'Nodes below the ear' }));
+	await skipUntil(page, page.getByRole('heading', { name: 'Below the ear' }));
 	await page.keyboard.press('ArrowLeft');
-	await expect(page.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Side of the neck' })).toBeVisible();
 	// A drain is left by a second word only.
 	await expect(async () => {
 		await page.keyboard.press('ArrowRight');
@@ -114,7 +114,7 @@ test('while it runs an ending is asked for twice; after it one can go on, and lo
 		// The numeral, or what is taken in its place, stands over no words.
 		await expect(async () => {
 			const [count, line] = await Promise.all(
-				['.count, .taking', '.line'].map(async (part) => (await page.locator(part).first().boundingBox())!)
+				['.count, .taking', '.grid-of-nine'].map(async (part) => (await page.locator(part).first().boundingBox())!)
 			);
 			// A box of type is taller than its figures, by a fifth of it above and below at least.
 			const air = 0.2 * count!.height;
@@ -290,7 +290,7 @@ test('one session in two windows: the second asks, takes over at the same count,
 	await expect(other.getByRole('heading', { name: 'This session is performed in another window' })).toBeVisible();
 	await expectAccessible(other);
 	await other.getByRole('button', { name: 'Take it over' }).click();
-	await expect(other.getByRole('heading', { name: 'Neck nodes' })).toBeVisible();
+	await expect(other.getByRole('heading', { name: 'Side of the neck' })).toBeVisible();
 	await expect(page.getByText('It was taken over there, and waits here.')).toBeVisible();
 	await other.getByRole('button', { name: /^Go on space/ }).click();
 	await expect(other.getByRole('button', { name: /^Pause space/ })).toBeVisible();
@@ -298,7 +298,7 @@ test('one session in two windows: the second asks, takes over at the same count,
 	const log = await recordsIn(page, DEMO_DB, 'runs');
 	expect(log.map((line) => line.n)).toEqual(log.map((_, i) => i));
 	await page.getByRole('button', { name: 'Take it over' }).click();
-	await expect(page.getByRole('heading', { name: 'Nodes below the ear' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Below the ear' })).toBeVisible();
 	await expect(other.getByText('It was taken over there, and waits here.')).toBeVisible();
 });
 

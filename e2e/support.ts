@@ -29,6 +29,10 @@ export async function mend(page: Page, label: string): Promise<void> {
 	await page.getByRole('group', { name: 'What the fix changes' }).getByRole('button', { name: 'Apply' }).click();
 }
 
+/** Where the stage says which step of how many is at hand. */
+export const atStep = (page: Page, number: number, of: number): Locator =>
+	page.getByRole('region', { name: 'This step' }).getByText(new RegExp(`(^|· )${number} of ${of}$`));
+
 /** From Compose to a session with the sequence that is open: both have a face, until the session is there. */
 export async function startSession(page: Page): Promise<void> {
 	await page.getByRole('link', { name: 'Start session' }).click();

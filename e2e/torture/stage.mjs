@@ -9,7 +9,7 @@ import { chance, everything, faultsIn } from './parts.mjs';
 const BEYOND_SECONDS = 11;
 const KEYS = ['Space', 'ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown', 's', 'x', 'u', 'y', 'Escape', 't', 'o'];
 
-const GO_ON = /^(Go on|Begin)/;
+const GO_ON = /^(Go on|Begin) space/;
 
 /** Keys that change what is guided, never what was: nothing is lost by them. */
 const UNHARMING = KEYS.filter((key) => !['u', 'ArrowLeft'].includes(key));

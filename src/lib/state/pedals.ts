@@ -53,8 +53,7 @@ export class Pedals {
 	/** Looks at all pads. Called at each frame. */
 	look(): void {
 		const pads = this.options.pads?.() ?? navigator.getGamepads?.() ?? [];
-		for (const pad of pads)
-			pad?.buttons.forEach(({ pressed }, i) => this.#button(`${pad.index}:${i}`, i, pressed));
+		for (const pad of pads) pad?.buttons.forEach(({ pressed }, i) => this.#button(`${pad.index}:${i}`, i, pressed));
 	}
 
 	#button(key: string, i: number, pressed: boolean): void {

@@ -31,3 +31,10 @@ export function nextZone(before: ZoneId | null, random: () => number): ZoneId {
 	const others = ASKED_ZONES.filter((z) => z !== before);
 	return others[Math.floor(random() * others.length)]!;
 }
+
+/** How often a node group that is chosen blindly is right, 0..1. */
+export function chanceOfDirection(): number {
+	const right = (zone: ZoneId) => drainageOf(zone).filter((w) => w.share >= RIGHT_FROM_SHARE).length;
+	const nodes = Object.keys(NODES).length;
+	return ASKED_ZONES.reduce((sum, zone) => sum + right(zone) / nodes, 0) / ASKED_ZONES.length;
+}

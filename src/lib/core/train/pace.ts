@@ -8,6 +8,8 @@ export interface PaceResult {
 	readonly offsetMs: number;
 	/** Spread of tap minus beat (standard deviation), ms: how steady the hand is. */
 	readonly jitterMs: number;
+	/** How far off the beat it usually is, ms: offset and spread together (root mean square). */
+	readonly offMs: number;
 	/** Pace of the hand itself, ms from tap to tap. */
 	readonly ownPaceMs: number;
 	/** Beats without a tap, between the first and the last one tapped. */
@@ -31,6 +33,7 @@ export function paceOf(tapsMs: readonly number[], firstMs: number, paceMs: numbe
 	return {
 		taps: tapsMs.length,
 		offsetMs: mean(offsets),
+		offMs: Math.sqrt(mean(offsets.map((ms) => ms * ms))),
 		jitterMs: sampleSd(offsets),
 		ownPaceMs: (tapsMs.at(-1)! - tapsMs[0]!) / (tapsMs.length - 1),
 		missed: span - new Set(beats).size

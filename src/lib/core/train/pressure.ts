@@ -27,6 +27,12 @@ export interface ForceSample {
 export interface PressureResult {
 	readonly samples: number;
 	readonly meanKPa: number;
+	/** Mean of the hand less the middle of the level, kPa: below 0 it presses too lightly. */
+	readonly biasKPa: number;
+	/** How far off the middle of the level it usually is, kPa: bias and spread together (root mean square). */
+	readonly offKPa: number;
+	/** Part of the time in which the hand was lifted off, 0..1: it is not within the level then. */
+	readonly lifted: number;
 	/** Spread while the hand was on, kPa: how steady it is. */
 	readonly sdKPa: number;
 	/** Part of the time within the band, 0..1. */
@@ -50,17 +56,20 @@ export function pressureOf(
 	working: Working
 ): PressureResult | null {
 	const first = samples[0]?.atMs ?? 0;
-	const kPas = samples
-		.filter((s) => s.atMs - first >= SETTLE_MS)
-		.map((s) => pressureKPa(Math.max(0, s.grams), areaCm2));
+	const settled = samples.filter((s) => s.atMs - first >= SETTLE_MS);
+	const kPas = settled.filter((s) => s.grams > 0).map((s) => pressureKPa(s.grams, areaCm2));
 	if (!kPas.length) return null;
 	const [low, high] = levelRangeKPa(level, working);
+	const middle = (low + high) / 2;
 	const [under, over] = [kPas.filter((k) => k < low).length, kPas.filter((k) => k > high).length];
 	return {
-		samples: kPas.length,
+		samples: settled.length,
 		meanKPa: mean(kPas),
+		biasKPa: mean(kPas) - middle,
+		offKPa: Math.sqrt(mean(kPas.map((k) => (k - middle) ** 2))),
+		lifted: 1 - kPas.length / settled.length,
 		sdKPa: sampleSd(kPas),
-		inBand: 1 - (under + over) / kPas.length,
+		inBand: (kPas.length - under - over) / settled.length,
 		leans: under > over ? 'light' : over > under ? 'heavy' : 'even'
 	};
 }

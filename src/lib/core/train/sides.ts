@@ -16,7 +16,7 @@ export interface SidesPuzzle {
 	readonly uneven: number;
 }
 /** So many rows are shown at a time. */
-const ROWS = 6;
+export const ROWS = 6;
 
 /** So many moments, in order, with a gap between any two, begun anywhere. */
 function scattered(count: number, random: () => number): number[] {

@@ -8,8 +8,8 @@ import { SCHOOLS, schoolById } from '../school/schools';
 import { scaleGrams } from '../step/levels';
 import { TEMPLATES } from '../template/templates';
 import { CONTEXT } from '../testing';
-import { ASKED_ZONES, judgeDirection, nextZone } from './direction';
-import { DRILL_IDS, progressOf } from './drills';
+import { ASKED_ZONES, chanceOfDirection, judgeDirection, nextZone } from './direction';
+import { alike, DRILL_IDS, progressOf } from './drills';
 import { missMm, pointAt } from './findPoint';
 import { judgeOrder, shuffled } from './order';
 import { paceOf } from './pace';
@@ -22,6 +22,8 @@ describe('pace', () => {
 		expect(result.offsetMs).toBeCloseTo(30);
 		// Deviations 0, −20, 20, 0: √(800 / 3).
 		expect(result.jitterMs).toBeCloseTo(16.33, 2);
+		// 30, 10, 50, 30 ms off: √(4400 / 4).
+		expect(result.offMs).toBeCloseTo(33.17, 2);
 		expect(result.ownPaceMs).toBeCloseTo(1000);
 		expect(result.missed).toBe(0);
 	});
@@ -122,6 +124,13 @@ describe('pressure', () => {
 		expect(result).toMatchObject({ samples: 2, inBand: 0.5, leans: 'heavy' });
 		expect(result.meanKPa).toBeCloseTo(3);
 		expect(result.sdKPa).toBeCloseTo(Math.SQRT2);
+		// The middle is 1.85: 0.15 and 2.15 off, 1.15 too heavy in the mean.
+		expect(result.biasKPa).toBeCloseTo(1.15);
+		expect(result.offKPa).toBeCloseTo(Math.sqrt((0.15 ** 2 + 2.15 ** 2) / 2));
+		expect(result.lifted).toBe(0);
+		// A hand that is lifted off is not within the level, and no part of how it presses.
+		const off = pressureOf([at(0, 2), at(1000, 2), at(1100, 0), at(1200, 0), at(1300, 2)], 1, 1, CONTEXT.working)!;
+		expect(off).toMatchObject({ samples: 4, inBand: 0.5, lifted: 0.5, sdKPa: 0 });
 		expect(pressureOf([at(0, 2)], 1, 1, CONTEXT.working)).toBeNull();
 	});
 });
@@ -133,6 +142,16 @@ test('a point: put where it is, it is 0 mm off; 100 units off are 51 mm; the rig
 	expect(pointAt(li20, 'right')[0]).toBe(800 - li20.at[0]);
 	const midline = POINTS.find((p) => p.midline)!;
 	expect(pointAt(midline, 'right')).toEqual(midline.at);
+});
+
+test('only like is compared with like, what was practised last first', () => {
+	const rounds = ['a', 'b', 'a', 'c', 'b'].map((what, value) => ({ what, value }));
+	expect(alike(rounds).map((k) => [k.what, k.rounds.map((r) => r.value)])).toEqual([
+		['b', [1, 4]],
+		['c', [3]],
+		['a', [0, 2]]
+	]);
+	expect(alike([])).toEqual([]);
 });
 
 describe('over time', () => {
@@ -161,10 +180,15 @@ describe('over time', () => {
 		expect(progressOf('pace', [])).toBe('Not practised yet.');
 		expect(progressOf('pace', [9, 8])).toContain('2 of 6 rounds');
 		expect(progressOf('pace', [90, 80, 72, 60, 55, 41, 30, 20])).toMatch(
-			/^Getting better: spread −\d+ ms in ten rounds \(95 %: /
+			/^Getting better: off the beat −\d+ ms in ten rounds \(95 %: /
 		);
 		expect(progressOf('direction', [90, 80, 72, 60, 55, 41, 30, 20])).toMatch(/^Getting worse: right −/);
 		expect(progressOf('point', [5, 9, 4, 8, 5, 9, 4, 8])).toMatch(/^No change that stands out from chance/);
+		expect(progressOf('sides', [9, 9, 9, 9, 9, 9])).toMatch(/Guessing gives about 17 %\.$/);
+		expect(progressOf('pace', [9, 9, 9, 9, 9, 9])).not.toMatch(/Guessing/);
+		// Six of eleven groups or so take nothing of a zone: blind choices are seldom right.
+		expect(chanceOfDirection()).toBeGreaterThan(0.05);
+		expect(chanceOfDirection()).toBeLessThan(0.3);
 		for (const drill of DRILL_IDS) expect(progressOf(drill, [1, 1, 1, 1, 1, 1, 1])).toMatch(/^No change/);
 	});
 });

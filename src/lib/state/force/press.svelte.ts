@@ -57,7 +57,9 @@ export class Press {
 		}
 		const grams = Math.max(0, above);
 		this.kPa = pressureKPa(grams, this.areaCm2());
-		if (above >= HAND_GRAMS) this.samples = [...this.samples, { atMs: sample.atMs, grams }];
+		const on = above >= HAND_GRAMS;
+		// A hand that is lifted off in the middle of a press is a part of it.
+		if (on || this.samples.length) this.samples = [...this.samples, { atMs: sample.atMs, grams: on ? grams : 0 }];
 	}
 
 	/** What the press came to. */

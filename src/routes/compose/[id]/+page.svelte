@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { idIn, printAt, sessionFor } from '$lib/ui/parts/shell/addresses';
+	import { idIn, printAt, readAt, sessionFor } from '$lib/ui/parts/shell/addresses';
 	import Printer from '@lucide/svelte/icons/printer';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -135,6 +135,7 @@
 		<TipButton tip={draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Redo'} disabled={!draft.redoLabel} onclick={() => draft?.redo()}
 			><Redo2 size={16} /></TipButton
 		>
+		<a class="btn max-lg:hidden" href={readAt(draft.sequence.id)}>Read through</a>
 		<a class="btn max-sm:w-9 max-sm:px-0" href={printAt(draft.sequence.id)}
 			><Printer size={15} class="sm:hidden" /><span class="max-sm:sr-only">Print</span></a
 		>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { byTwoSchools, composeAt } from '$lib/ui/parts/shell/addresses';
+	import { byTwoSchools, composeAt, readAt } from '$lib/ui/parts/shell/addresses';
 	import { goto } from '$app/navigation';
 	import { GOAL_IDS, GOALS, type GoalId } from '$lib/core/goal/goals';
 	import { judge } from '$lib/core/rules/judge';
@@ -129,6 +129,7 @@
 						<button type="button" class="btn" aria-label="Start a copy of {sequence.title}" onclick={() => begin(sequence)}
 							>Start a copy</button
 						>
+						<a class="btn max-lg:hidden" href={readAt(sequence.id)} aria-label="Read through {sequence.title}">Read through</a>
 						<a class="btn max-lg:hidden" href={byTwoSchools({ sequence: sequence.id })} aria-label="Judge {sequence.title} by two schools"
 							>Two schools</a
 						>

@@ -29,7 +29,9 @@ export function swapNext(moment: Moment): Adapted {
 	if (!next?.places.length) return { refused: 'No step comes next that could be another move.' };
 	const { school, techniques = [] } = moment.sequence;
 	const like = techniquesFor(next.places.map(placeOf), techniques)
-		.filter((t) => t.aim === next.aim && t.id !== next.techniqueId && (t.motion !== next.motion || t.contact !== next.contact))
+		.filter(
+			(t) => t.aim === next.aim && t.id !== next.techniqueId && (t.motion !== next.motion || t.contact !== next.contact)
+		)
 		.slice(0, TRIED);
 	if (!like.length) return { refused: `No other move for ${stepName(next).toLowerCase()} is known.` };
 	return firstOf(

@@ -18,7 +18,21 @@ import { to8 } from './to8';
 import { to9 } from './to9';
 
 /** All steps, in order. Versions 2 to 4 brought new kinds and wider sequences, which need no step of their own. */
-export const CHAIN: readonly RecordMigration[] = [to5, to6, to7, to8, to9, to10, to11, to12, to13, to14, to15, to16, to17];
+export const CHAIN: readonly RecordMigration[] = [
+	to5,
+	to6,
+	to7,
+	to8,
+	to9,
+	to10,
+	to11,
+	to12,
+	to13,
+	to14,
+	to15,
+	to16,
+	to17
+];
 
 /** One step for one record, and for the one that a second version holds. */
 function stepped(migration: RecordMigration, kind: KindId, raw: Raw, emit: Emit): Raw {

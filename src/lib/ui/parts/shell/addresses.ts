@@ -22,6 +22,8 @@ export const sessionFor = (client: string | null, sequence?: string): string =>
 	withQuery('/session', { client, sequence });
 export const printAt = (id: string): string => `/print/${inPath(id)}`;
 export const facesAt = (id: string): string => `/print/${inPath(id)}/faces`;
+/** What the stage will show and say, from beginning to end. */
+export const readAt = (id: string): string => `/print/${inPath(id)}/read`;
 export const progressOf = (client: string, session?: string): string => withQuery('/progress', { client, session });
 export const photosOf = (client: string | null, session?: string | null): string =>
 	withQuery('/progress/photos', { client, session });

@@ -31,7 +31,7 @@
 		if (taps.length < TAPS) return;
 		result = paceOf(taps, startedMs, 1000 * seconds);
 		startedMs = null;
-		if (result) onround({ value: result.jitterMs, count: result.taps, what: pace, simulated: false });
+		if (result) onround({ value: result.offMs, count: result.taps, what: pace, simulated: false });
 	}
 	const early = $derived(result ? Math.round(result.offsetMs) : 0);
 </script>

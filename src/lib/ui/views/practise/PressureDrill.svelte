@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { SETTLE_MS, type PressureResult } from '$lib/core/train/pressure';
+	import { pressureKPa, SETTLE_MS, type PressureResult } from '$lib/core/train/pressure';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa, scaleGrams, type Level } from '$lib/core/step/levels';
 	import { CONTACTS } from '$lib/core/vocabulary/vocabulary';
 	import type { Contact } from '$lib/core/vocabulary/contacts';
@@ -23,7 +23,7 @@
 	const band = $derived(levelRangeKPa(level, working));
 	const grams = $derived(band.map((k) => Math.round(scaleGrams(k, areaCm2))));
 
-	const SOURCES = { simulated: 'Simulated pad', pen: 'Pen on this screen', scale: 'Scale on a cable' };
+	const SOURCES = { simulated: 'Simulated pad', pen: 'Pen on this screen', scale: 'Scale on a cable', typed: 'Kitchen scale, typed in' };
 	let kind = $state<keyof typeof SOURCES>('simulated');
 	let hand = $state<HandId>('steady');
 	let penGrams = $state(PEN_FULL_GRAMS);
@@ -41,6 +41,7 @@
 	let port = $state.raw<Port | null>(null);
 	const source = $derived.by<ForceSource | null>(() => {
 		if (kind === 'simulated') return simulated;
+		if (kind === 'typed') return null;
 		if (kind === 'pen') return pad ? new PenPad(pad, () => penGrams) : null;
 		return port ? new SerialScale(port, () => performance.now()) : null;
 	});
@@ -74,12 +75,32 @@
 		result = press.result();
 		if (result)
 			onround({
-				value: result.sdKPa,
+				value: result.offKPa,
 				count: result.samples,
-				what: `${CONTACTS[contact]}, ${LEVEL_NAMES[level]}: ${Math.round(100 * result.inBand)} % within`,
+				what: `${CONTACTS[contact]}, ${LEVEL_NAMES[level]}`,
 				simulated: source?.simulated ?? false
 			});
 	});
+	/** How far the hand is off the middle of the level, and which way. */
+	const offWords = (kPa: number) =>
+		Math.abs(kPa) < 0.05 ? 'on the middle' : `${Math.abs(kPa).toFixed(1)} kPa ${kPa < 0 ? 'too light' : 'too heavy'}`;
+	let typedGrams = $state<number | null>(null);
+	let typed = $state('');
+	/** What a kitchen scale showed, read by eye: one figure, so it has no spread. */
+	function keepTyped(event: SubmitEvent) {
+		event.preventDefault();
+		if (typedGrams === null || !(typedGrams >= 0)) return void (typed = 'Type what the scale shows, in grams.');
+		const kPa = pressureKPa(typedGrams, areaCm2);
+		const bias = kPa - (band[0] + band[1]) / 2;
+		const within = kPa >= band[0] && kPa <= band[1];
+		typed = `${typedGrams} g are ${kPa.toFixed(1)} kPa: ${within ? 'within the level' : bias < 0 ? 'too light' : 'too heavy'}, ${offWords(bias)}.`;
+		onround({
+			value: Math.abs(bias),
+			count: 1,
+			what: `${CONTACTS[contact]}, ${LEVEL_NAMES[level]}, kitchen scale`,
+			simulated: false
+		});
+	}
 	const LEANS = { light: 'More of the rest was too light.', heavy: 'More of the rest was too heavy.', even: '' };
 </script>
 
@@ -101,8 +122,8 @@
 	{:else if kind === 'pen'}<label class="flex items-center gap-2"
 			>Grams at full pressure <input autocomplete="off" class="field w-24" type="number" min="50" max="5000" bind:value={penGrams} /></label
 		>
-	{:else if serial}<button type="button" class="btn min-h-11" onclick={plugIn}>Choose the scale</button>
-	{:else}<span class="text-ink2">This browser reads no scale by cable. The simulated pad works everywhere.</span>{/if}
+	{:else if kind === 'scale' && serial}<button type="button" class="btn min-h-11" onclick={plugIn}>Choose the scale</button>
+	{:else if kind === 'scale'}<span class="text-ink2">This browser reads no scale by cable. The simulated pad works everywhere.</span>{/if}
 	<Select
 		label="Hand or finger"
 		value={contact}
@@ -122,19 +143,35 @@
 	{LEVEL_NAMES[level][0]!.toUpperCase() + LEVEL_NAMES[level].slice(1)} with {CONTACTS[contact].toLowerCase()} ({areaCm2} cm²): {band[0]} to {band[1]}
 	kPa, {grams[0]} to {grams[1]} g on a kitchen scale.
 </p>
-<div bind:this={pad} class="mt-3 max-w-[960px] touch-none">
-	<BandGauge kPa={press.kPa} {band} samples={press.samples} {areaCm2} pressMs={PRESS_MS} settleMs={SETTLE_MS} />
-</div>
-<p class="mt-3 flex flex-wrap items-center gap-3">
-	<button type="button" class="btn btn-large btn-primary" disabled={running || !source} onclick={begin}
-		>{running ? 'Press, and stay' : 'Begin a press'}</button
-	>
-	<button type="button" class="btn btn-large" disabled={running || !source} onclick={() => press.tare()}>Set to nothing</button>
-	{#if press.trouble}<span role="alert">{press.trouble}</span>{/if}
-</p>
+{#if kind === 'typed'}
+	<form class="mt-3 flex flex-wrap items-end gap-3" onsubmit={keepTyped}>
+		<label
+			>What the scale shows, g
+			<input autocomplete="off" class="field w-28" type="number" min="0" max="20000" step="1" bind:value={typedGrams} /></label
+		>
+		<button class="btn btn-large btn-primary">Record reading</button>
+		<p role="status" class="w-full text-[19px] leading-7">{typed}</p>
+	</form>
+{/if}
+{#if kind !== 'typed'}
+	<div bind:this={pad} class="mt-3 max-w-[960px] touch-none">
+		<BandGauge kPa={press.kPa} {band} samples={press.samples} {areaCm2} pressMs={PRESS_MS} settleMs={SETTLE_MS} />
+	</div>
+	<p class="mt-3 flex flex-wrap items-center gap-3">
+		<button type="button" class="btn btn-large btn-primary" disabled={running || !source} onclick={begin}
+			>{running ? 'Press, and stay' : 'Begin a press'}</button
+		>
+		<button type="button" class="btn btn-large" disabled={running || !source} onclick={() => press.tare()}>Set to nothing</button>
+		{#if press.trouble}<span role="alert">{press.trouble}</span>{/if}
+	</p>
+{/if}
 {#if result}
 	<p class="mt-3 text-[19px] leading-7" role="status">
-		<b>{Math.round(100 * result.inBand)} %</b> within the level after the first {SETTLE_MS / 1000} s; mean {result.meanKPa.toFixed(1)} kPa, spread
-		<b>{result.sdKPa.toFixed(2)} kPa</b>. {result.inBand < 1 ? LEANS[result.leans] : ''}
+		{source?.simulated ? 'A simulated hand, not yours. ' : ''}<b>{Math.round(100 * result.inBand)} %</b> within the level after the first {SETTLE_MS /
+			1000} s; mean {result.meanKPa.toFixed(1)} kPa, <b>{offWords(result.biasKPa)}</b>, spread
+		<b>{result.sdKPa.toFixed(2)} kPa</b>. {result.lifted > 0
+			? `Lifted off for ${Math.max(1, Math.round(100 * result.lifted))} % of the time.`
+			: ''}
+		{result.inBand < 1 ? LEANS[result.leans] : ''}
 	</p>
 {/if}

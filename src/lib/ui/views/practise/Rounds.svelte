@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { DrillRound } from '$lib/core/records/drillRound';
-	import { DRILLS, progressOf, type DrillId } from '$lib/core/train/drills';
+	import { alike, DRILLS, progressOf, type DrillId } from '$lib/core/train/drills';
+	import Select from '../../parts/controls/Select.svelte';
 
 	interface Props {
 		drill: DrillId;
@@ -10,7 +11,11 @@
 	const row = $derived(DRILLS[drill]);
 	/** A simulated hand says nothing of hers. */
 	const hers = $derived(rounds.filter((r) => !r.simulated));
-	const shown = $derived(hers.slice(-40));
+	/** What was practised last, by its kind: only like is compared with like. */
+	const kinds = $derived(alike(hers));
+	let chosen = $state('');
+	const kind = $derived(kinds.find((k) => k.what === chosen) ?? kinds[0] ?? null);
+	const shown = $derived((kind?.rounds ?? []).slice(-40));
 	const most = $derived(Math.max(1e-9, ...shown.map((r) => r.value)));
 	const simulated = $derived(rounds.length - hers.length);
 	const WIDTH = 560;
@@ -20,11 +25,19 @@
 
 <section class="to-sea border-hair border-t bg-gradient-to-b from-transparent px-5 py-3" aria-label="Your rounds">
 	<p class="max-w-[80ch]" role="status">
-		{progressOf(
-			drill,
-			hers.map((r) => r.value)
-		)}{simulated ? ` ${simulated} with a simulated hand, which are not counted.` : ''}
+		{#if simulated && !hers.length}By a simulated hand: {simulated}
+			{simulated === 1 ? 'round' : 'rounds'}, none of your own yet.
+		{:else}{kind?.what ? `${kind.what}: ` : ''}{progressOf(
+				drill,
+				(kind?.rounds ?? []).map((r) => r.value)
+			)}{simulated ? ` ${simulated} with a simulated hand, which are not counted.` : ''}{/if}
 	</p>
+	{#if kinds.length > 1}<Select
+			label="What is compared"
+			value={kind?.what ?? ''}
+			options={kinds.map((k) => ({ value: k.what, label: `${k.what || 'all'} (${k.rounds.length})` }))}
+			onchange={(what) => (chosen = what)}
+		/>{/if}
 	{#if shown.length}
 		<svg viewBox="0 0 {WIDTH} 60" class="h-[60px] w-full max-w-[560px]" aria-hidden="true">
 			<path d="M4 52H{WIDTH - 4}" stroke="var(--hair)" />

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { composeAt, facesAt, printAt, sessionFor } from '../../parts/shell/addresses';
+	import { composeAt, facesAt, printAt, readAt, sessionFor } from '../../parts/shell/addresses';
 	import { shortDay } from '../../parts/dates';
 	import { Checkbox } from 'bits-ui';
 	import Check from '@lucide/svelte/icons/check';
@@ -66,6 +66,7 @@
 		label="More for {sequence.title}"
 		items={[
 			{ label: 'Start a session', href: sessionFor(null, sequence.id) },
+			{ label: 'Read through', href: readAt(sequence.id) },
 			{ label: 'Print', href: printAt(sequence.id) },
 			{ label: 'Print the faces', href: facesAt(sequence.id) },
 			{ label: 'Duplicate', onselect: onduplicate },

@@ -120,9 +120,7 @@
 		if (hidden) untrack(pause);
 	});
 	let stage = $state<{ yes: () => void; no: () => void; stop: () => void }>();
-	const plan = $derived(
-		planOf(performing.judgement.events, performing.judgement.context.byId, app.context.working, performing.sequence)
-	);
+	const plan = $derived(planOf(performing.judgement.events, performing.judgement.context.byId, app.context.working, performing.sequence));
 	/** Says where one is, at any time. */
 	const where = () => tell(whereWords(plan, runner.position));
 	/** After a signal the place, side and count at hand are said at once; what was said before it is broken off. */

@@ -121,8 +121,7 @@
 		<AimGlyph aim={step.aim} size={phone ? 20 : 26} />
 		<span class="min-w-0"><b class="font-semibold">{move}</b></span>
 		<span class="text-ink2 ml-auto whitespace-nowrap"
-			>{#if place !== null}place {place + 1} of {step.places.length} ·
-			{/if}{placed.number} of {steps}</span
+			>{place === null ? '' : `place ${place + 1} of ${step.places.length} · `}{placed.number} of {steps}</span
 		>
 	</p>
 	<h1 aria-label={places[0]}><FitText texts={places} size={large} lines={phone && upright ? 2 : 1} /></h1>

@@ -6,7 +6,10 @@ const KINDS: readonly Tone['tone'][] = ['stroke', 'last', 'side', 'step', 'in', 
 const of = (tone: Tone['tone']) => notesOf({ atSeconds: 10, tone, seconds: tone === 'in' || tone === 'out' ? 5 : 0.4 });
 
 test('what is counted, the last, the side and the next step differ in their notes, not in pitch alone', () => {
-	const rhythm = (tone: Tone['tone']) => of(tone).map((n) => (n.atSeconds - 10).toFixed(2)).join();
+	const rhythm = (tone: Tone['tone']) =>
+		of(tone)
+			.map((n) => (n.atSeconds - 10).toFixed(2))
+			.join();
 	expect(new Set((['stroke', 'last', 'side', 'step'] as const).map(rhythm)).size).toBe(4);
 	for (const tone of KINDS) expect(of(tone)[0]!.atSeconds).toBe(10);
 });
