@@ -78,6 +78,22 @@ test('it is guided by ear and by foot: tones are laid ahead, a busy page delays 
 	const heading = await page.getByRole('heading', { level: 1 }).innerText();
 	await pedal.getByRole('button', { name: /^Right: next step/ }).click();
 	await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(heading);
+	// The menu of the feet: the left pedal walks it, the right one takes; what lies on it is said and shown.
+	await pedal.getByRole('button', { name: /^Hold: Right/ }).click();
+	const menu = page.getByRole('status').filter({ hasText: 'right pedal takes it' });
+	await expect(menu).toContainText('Undo');
+	await pedal.getByRole('button', { name: /^Left: begin/ }).click();
+	await expect(menu).toContainText('Tender here');
+	await pedal.getByRole('button', { name: /^Right: next step/ }).click();
+	await expect(menu).toBeHidden();
+	await expect(page.getByText(/^Tender here: .*Noted at/).first()).toBeVisible();
+	// Where one is, at any time: by the pedal that is held, and by a key.
+	await pedal.getByRole('button', { name: /^Hold: Left/ }).click();
+	await expect.poll(said).toContainEqual(expect.stringMatching(/\. both sides\. \d of \d$/));
+	await page.keyboard.press('m');
+	await expect(page.getByRole('button', { name: 'Voice off' })).toBeVisible();
+	await page.keyboard.press('m');
+	await expect(page.getByRole('button', { name: 'Voice on' })).toBeVisible();
 	// Each step waits for a signal, where that is wanted.
 	await pedal.getByRole('radio', { name: 'Waits for a signal' }).click();
 	await page.keyboard.press('ArrowLeft');

@@ -1,6 +1,7 @@
 // Takes the pictures of docs/screenshots from the demo practice: one a main view, 1280 × 800.
 import { mkdirSync, readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { sequenceSaved, writeLine } from '../e2e/steps.mjs';
 import { launchOptions, root, serveDemo } from './setup.mjs';
 
 const { base, stop } = await serveDemo();
@@ -20,26 +21,41 @@ const shot = async (name) => {
 	taken.add(name);
 	console.log(name);
 };
-/** The same moment in three sizes and both looks, on one sheet. */
-const sheet = async (name) => {
+const SIZES = [
+	[1280, 800],
+	[820, 1180],
+	[390, 844]
+];
+/** The moment at hand in three sizes and both looks. */
+const inSizes = async () => {
 	const pictures = [];
 	for (const theme of ['day', 'evening'])
-		for (const [width, height] of [
-			[1280, 800],
-			[820, 1180],
-			[390, 844]
-		]) {
+		for (const [width, height] of SIZES) {
 			await page.evaluate((t) => (document.documentElement.dataset.theme = t), theme);
 			await page.setViewportSize({ width, height });
-			await page.waitForTimeout(400);
+			await page.waitForTimeout(500);
 			pictures.push([(await page.screenshot()).toString('base64'), width / height]);
 		}
 	await page.evaluate(() => (document.documentElement.dataset.theme = 'day'));
 	await page.setViewportSize({ width: 1280, height: 800 });
-	const paper = await browser.newPage({ viewport: { width: 1102, height: 800 } });
+	return pictures;
+};
+/** Several moments on one sheet, a row each. */
+const sheet = async (name, rows) => {
+	const high = 330;
+	const wide = rows[0].reduce((sum, [, ratio]) => sum + high * ratio + 8, 16);
+	const paper = await browser.newPage({ viewport: { width: Math.round(wide), height: rows.length * (high + 8) + 16 } });
 	await paper.setContent(
-		`<body style="margin:0;padding:8px;display:flex;flex-wrap:wrap;gap:8px;background:#8a8f98">${pictures
-			.map(([data, ratio]) => `<img style="height:388px;width:${388 * ratio}px" src="data:image/png;base64,${data}">`)
+		`<body style="margin:0;padding:8px;display:grid;gap:8px;background:#8a8f98">${rows
+			.map(
+				(row) =>
+					`<div style="display:flex;gap:8px">${row
+						.map(
+							([data, ratio]) =>
+								`<img style="height:${high}px;width:${high * ratio}px" src="data:image/png;base64,${data}">`
+						)
+						.join('')}</div>`
+			)
 			.join('')}</body>`
 	);
 	await paper.screenshot({ path: `${out}/${name}.png` });
@@ -47,6 +63,25 @@ const sheet = async (name) => {
 	taken.add(name);
 	console.log(name);
 };
+/** Steps that show what the stage must be able to lead: with the second of each at which it is looked at. */
+const LEADS = [
+	[
+		'open n:terminus + n:deep-cervical + n:tonsillar + n:submandibular + n:submental + n:preauricular + n:postauricular, three pads, 8 at each place',
+		19
+	],
+	[
+		'lift chin > jawline > masseter > preauricular, with stone plate notch 15°, sweep, light, 2 each side, 2 lanes inner to outer, pace 3 s, support at chin, mouth parted, end wiggle',
+		11
+	],
+	[
+		'fix glabella, no movement, with tape, 30 s, strip 3 of 40 × 15 mm anchor glabella held 10 mm towards forehead-lateral for 2 to 3 h first wear',
+		6
+	],
+	['point inner-canthus, ring finger, light, 1, pace 15 s, next stationary circle for 15 s, point BL1', 4],
+	['release masseter, knuckles, press hold, light, 20 s, rises to firm, until softer within 60 s', 6],
+	['prepare, glide light-oil 6 drops, 10 s, only if "the glide falls"', 0],
+	['close n:terminus, pump, 10', 0]
+];
 /** Every view of the list that names a picture has one. */
 const views = JSON.parse(readFileSync(`${root}src/lib/ui/parts/shell/views.json`, 'utf8'));
 const taken = new Set();
@@ -92,9 +127,7 @@ try {
 	await page.getByRole('button', { name: /^Start, / }).click();
 	await page.getByRole('button', { name: /^Begin/ }).waitFor();
 	await page.keyboard.press('Space');
-	for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
-	await page.waitForTimeout(10_500);
-	await sheet('session-stage-sizes');
+	await page.waitForTimeout(1200);
 	await page.keyboard.press('Space');
 	await page.keyboard.press('e');
 	await page.getByRole('heading', { name: 'And now' }).waitFor();
@@ -153,6 +186,27 @@ try {
 	await page.getByRole('button', { name: 'All as shipped (1 changed)' }).waitFor();
 	await page.locator('#working-values').evaluate((section) => (section.scrollIntoView(), scrollTo(0, 0)));
 	await shot('settings');
+	await open('/compose/demo-three-minutes');
+	await page.getByRole('tab', { name: 'Text' }).click();
+	await page.getByText('In step with the list: 12 steps.').waitFor();
+	await writeLine(page, `\n${LEADS.map(([line]) => line).join('\n')}`);
+	await page.getByText(`In step with the list: ${12 + LEADS.length} steps.`).waitFor();
+	await sequenceSaved(page);
+	await open('/session?sequence=demo-three-minutes');
+	await page.getByRole('button', { name: /^Start, / }).click();
+	await page.getByRole('button', { name: /^Begin/ }).click();
+	const step = page.getByRole('region', { name: 'This step' });
+	const rows = [];
+	for (const [i, [, seconds]] of LEADS.entries()) {
+		if (!seconds) continue;
+		while (!(await step.getByText(new RegExp(`(^|· )${13 + i} of ${12 + LEADS.length}$`)).count())) {
+			await page.keyboard.press('ArrowRight');
+			await page.waitForTimeout(1100);
+		}
+		await page.waitForTimeout(1000 * seconds);
+		rows.push(await inSizes());
+	}
+	await sheet('session-stage-sizes', rows);
 	const missing = views.filter((v) => v.picture && !taken.has(v.picture)).map((v) => v.path);
 	if (missing.length) throw new Error(`no picture was taken of ${missing.join(', ')}`);
 } finally {

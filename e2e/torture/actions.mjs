@@ -97,8 +97,8 @@ export const ACTIONS = {
 	async title(page, base, model, text) {
 		await compose(page, base);
 		model.pend('title', text);
+		// It says “Saving …” from the first key on, till what is typed is stored.
 		await page.getByLabel('Title of the sequence').fill(text);
-		await page.waitForTimeout(500);
 		await sequenceSaved(page);
 		model.ack('title');
 	},
@@ -118,7 +118,6 @@ export const ACTIONS = {
 		const rows = await page.locator('[data-row]').count();
 		await writeLine(page, `\ndrain chin > n:submandibular, index hook, 8 each side, note "${text}"`);
 		await page.getByText(`In step with the list: ${rows + 1} steps.`).waitFor();
-		await page.waitForTimeout(500);
 		await sequenceSaved(page);
 		model.add('lines', text);
 	},

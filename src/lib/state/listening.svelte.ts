@@ -16,16 +16,33 @@ export interface RecogniserKind {
 	new (): Recogniser;
 	/** Whether words are recognised on this machine. A browser that cannot tell sends them elsewhere. */
 	available?(options: { langs: string[]; processLocally: boolean }): Promise<string>;
+	/** Fetches the words of a language for this machine. */
+	install?(options: { langs: string[]; processLocally: boolean }): Promise<boolean>;
 }
 
 const LANG = 'en-GB';
 export const kindHere = (): RecogniserKind | undefined =>
 	(globalThis as { SpeechRecognition?: RecogniserKind }).SpeechRecognition;
 
-/** Whether this browser recognises words without sending them anywhere. */
-export async function listensLocally(kind: RecogniserKind | undefined): Promise<boolean> {
+const HERE = { langs: [LANG], processLocally: true };
+/** Whether words are recognised without sending them anywhere: now, after the browser has fetched what it needs, or not at all. */
+export type LocalWords = 'available' | 'downloadable' | 'none';
+export async function localWords(kind: RecogniserKind | undefined): Promise<LocalWords> {
 	try {
-		return (await kind?.available?.({ langs: [LANG], processLocally: true })) === 'available';
+		const state = await kind?.available?.(HERE);
+		if (state === 'available') return state;
+		return (state === 'downloadable' || state === 'downloading') && kind?.install ? 'downloadable' : 'none';
+	} catch {
+		return 'none';
+	}
+}
+export const listensLocally = async (kind: RecogniserKind | undefined): Promise<boolean> =>
+	(await localWords(kind)) === 'available';
+
+/** Has the browser fetch what it needs to recognise words on this machine. @returns whether it did */
+export async function installWords(kind: RecogniserKind | undefined): Promise<boolean> {
+	try {
+		return (await kind?.install?.(HERE)) === true;
 	} catch {
 		return false;
 	}

@@ -1,6 +1,13 @@
 // @vitest-environment happy-dom
 import { expect, test, vi } from 'vitest';
-import { Listening, listensLocally, type Recogniser, type RecogniserKind } from './listening.svelte';
+import {
+	installWords,
+	Listening,
+	listensLocally,
+	localWords,
+	type Recogniser,
+	type RecogniserKind
+} from './listening.svelte';
 
 const made: Recogniser[] = [];
 function kind(available: string | Error): RecogniserKind {
@@ -31,6 +38,19 @@ test('it listens only where words stay on this machine', async () => {
 	listening.follow(kind('downloadable'));
 	await vi.waitFor(() => expect(listening.trouble).toMatch(/does not listen/));
 	expect(made).toEqual([]);
+});
+
+test('words that can be fetched are offered where the browser can fetch them', async () => {
+	const can = Object.assign(kind('downloadable'), { install: vi.fn(async () => true) });
+	expect(await localWords(can)).toBe('downloadable');
+	expect(await localWords(kind('downloadable'))).toBe('none');
+	expect(await localWords(kind('available'))).toBe('available');
+	expect(await installWords(can)).toBe(true);
+	expect(can.install).toHaveBeenCalledWith({ langs: ['en-GB'], processLocally: true });
+	expect(
+		await installWords(Object.assign(kind('downloadable'), { install: () => Promise.reject(new Error('no')) }))
+	).toBe(false);
+	expect(await installWords(undefined)).toBe(false);
 });
 
 test('words lead, talk does not; after a silence it begins again, until it is not wanted any more', async () => {

@@ -1,6 +1,10 @@
 /** ms of rest after which what is typed is kept. */
 const REST_MS = 400;
 
+/** Fields in which something is typed that was not handed over yet: nobody is told meanwhile that all is stored. */
+const typing = $state({ fields: 0 });
+export const isTyping = (): boolean => typing.fields > 0;
+
 interface Options {
 	/** The value as it is stored now. */
 	value: () => string;
@@ -22,6 +26,7 @@ export class Typed {
 	#mine = $state('');
 	refusal = $state('');
 	#timer: ReturnType<typeof setTimeout> | undefined;
+	#waits = false;
 	readonly #options: Options;
 	#of = $state('');
 	#here = $derived.by(() => (this.#text !== null && this.#of === this.#options.of() ? this.#text : null));
@@ -51,13 +56,20 @@ export class Typed {
 			this.begin();
 		}
 		this.#text = text;
+		this.#wait(text !== this.#mine);
 		clearTimeout(this.#timer);
 		this.#timer = setTimeout(this.flush, REST_MS);
 	};
 
+	#wait(waits: boolean): void {
+		if (waits !== this.#waits) typing.fields += waits ? 1 : -1;
+		this.#waits = waits;
+	}
+
 	/** Stores what is typed, where it is not stored yet. */
 	flush = (): void => {
 		clearTimeout(this.#timer);
+		this.#wait(false);
 		const text = this.#text;
 		if (text === null || text === this.#mine) return;
 		// What saves in its own time answers with a promise: that is no refusal.
@@ -76,6 +88,7 @@ export class Typed {
 	takeOther = (): void => {
 		if (this.other === null) return;
 		clearTimeout(this.#timer);
+		this.#wait(false);
 		this.#mine = this.other;
 		this.#text = this.other;
 	};

@@ -22,7 +22,13 @@ const node = (label: string, where: string, short: string, anatomical: string, o
 
 /** The eleven node groups, from the outlets outwards. */
 export const NODES = {
-	terminus: node('Collarbone nodes', 'collarbone', 'Collarbone', 'Terminus: angulus venosus, nodi supraclaviculares', true),
+	terminus: node(
+		'Collarbone nodes',
+		'collarbone',
+		'Collarbone',
+		'Terminus: angulus venosus, nodi supraclaviculares',
+		true
+	),
 	axillary: node('Armpit nodes', 'armpit', 'Armpit', 'Nodi axillares', true),
 	'deep-cervical': node('Neck nodes', 'side of the neck', 'Neck side', 'Nodi cervicales profundi'),
 	'posterior-cervical': node('Back of the neck nodes', 'back of the neck', 'Neck back', 'Nodi cervicales posteriores'),

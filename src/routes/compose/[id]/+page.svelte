@@ -8,6 +8,7 @@
 	import { page } from '$app/state';
 	import type { Assessment } from '$lib/core/assess/assessment.schema';
 	import { useApp } from '$lib/state/app.svelte';
+	import { isTyping } from '$lib/state/typed.svelte';
 	import { Fetched } from '$lib/state/fetched.svelte';
 	import { onceTouched } from '$lib/state/touched';
 	import { showAround } from '$lib/ui/parts/shell/showAround';
@@ -107,7 +108,7 @@
 	});
 	const saved = $derived.by(() => {
 		if (!draft) return '';
-		if (draft.saving.state === 'saving') return 'Saving …';
+		if (draft.saving.state === 'saving' || (draft.saving.state === 'saved' && isTyping())) return 'Saving …';
 		// Also while a question is open: what is done meanwhile is not stored.
 		if (draft.saving.state !== 'saved') return 'Not saved';
 		const at = new Date(draft.savedAt);

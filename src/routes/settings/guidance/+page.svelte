@@ -5,7 +5,7 @@
 	import type { Waits } from '$lib/core/records/waits';
 	import { useApp } from '$lib/state/app.svelte';
 	import { SPOKEN } from '$lib/core/perform/spoken';
-	import { kindHere, listensLocally } from '$lib/state/listening.svelte';
+	import { installWords, kindHere, localWords, type LocalWords } from '$lib/state/listening.svelte';
 	import { PEDALS, Pedals, SimulatedPedal, type Signal } from '$lib/state/pedals';
 	import Segmented from '$lib/ui/parts/controls/Segmented.svelte';
 	import { StageSound, voiceHere } from '$lib/ui/views/session/sound';
@@ -14,7 +14,13 @@
 	const settings = $derived(app.settings);
 	/** Voices are told by the browser a moment after the page is there. */
 	let voice = $state.raw<SpeechSynthesisVoice | null>(voiceHere());
-	let local = $state<boolean | null>(null);
+	let local = $state<LocalWords | null>(null);
+	let fetching = $state('');
+	async function fetchWords() {
+		fetching = 'Downloading …';
+		fetching = (await installWords(kindHere())) ? '' : 'The download failed. Check the connection and try again.';
+		local = await localWords(kindHere());
+	}
 	const EXAMPLE = ['Lower eyelid to front of the ear', 'Ring finger', '7 times', 'client’s left'];
 	const HOW_MUCH: readonly { value: Voice; label: string; what: string }[] = [
 		{ value: 'none', label: 'Nothing', what: 'Tones and captions only.' },
@@ -34,7 +40,7 @@
 	let plugged = $state('');
 	const pedal = new SimulatedPedal();
 	onMount(() => {
-		void listensLocally(kindHere()).then((is) => (local = is));
+		void localWords(kindHere()).then((is) => (local = is));
 		const told = () => (voice = voiceHere());
 		globalThis.speechSynthesis?.addEventListener?.('voiceschanged', told);
 		const pedals = new Pedals({
@@ -179,12 +185,18 @@
 				<p class="max-w-[68ch] text-[13.5px] leading-5" role="status">
 					{local === null
 						? ''
-						: local
+						: local === 'available'
 							? `Recognised on this machine, sent nowhere: ${Object.values(SPOKEN)
 									.map((all) => all[0])
 									.join(', ')}. A word counts where it stands alone.`
-							: 'This browser does not recognise words on this machine, so it does not listen.'}
+							: local === 'downloadable'
+								? 'This browser can recognise words on this machine once it has downloaded a speech model.'
+								: 'This browser does not recognise words on this machine, so it does not listen.'}
 				</p>
+				{#if local === 'downloadable'}<p class="flex flex-wrap items-center gap-3 text-[13.5px]">
+						<button type="button" class="btn min-h-11" onclick={fetchWords}>Download speech model</button>
+						<span role="status">{fetching}</span>
+					</p>{/if}
 				<p class="max-w-[68ch] text-[13.5px] leading-5">
 					A pedal that the browser takes for a gamepad, one that types (space, arrows, page up and down), or the keys of a headset: all do
 					the same. Press one now to see what it does.
@@ -196,8 +208,12 @@
 				<div>
 					<h3 class="pb-1.5 text-[13.5px] font-semibold">A simulated pedal</h3>
 					<div class="grid grid-cols-1 gap-2 sm:grid-cols-3">
-						{#each PEDALS as { label }, i (label)}
-							<button type="button" class="btn btn-large" onclick={() => pedal.press(i)}>{label}</button>
+						{#each PEDALS as { label, held }, i (label)}
+							<div class="flex gap-1">
+								<button type="button" class="btn btn-large flex-1" onclick={() => pedal.press(i)}>{label}</button>
+								{#if held}<button type="button" class="btn btn-large" aria-label="Hold: {label}" onclick={() => pedal.hold(i)}>Hold</button
+									>{/if}
+							</div>
 						{/each}
 					</div>
 					<p class="text-ink2 max-w-[68ch] pt-2 text-[13px] leading-[18px]">

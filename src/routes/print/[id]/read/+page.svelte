@@ -6,7 +6,7 @@
 	import { CAUTION_LINE } from '$lib/formats/caution';
 	import { useApp } from '$lib/state/app.svelte';
 	import { composeAt, idIn, printAt } from '$lib/ui/parts/shell/addresses';
-	import ReadThrough from '$lib/ui/views/compose/ReadThrough.svelte';
+	import ReadThrough from '$lib/ui/views/session/ReadThrough.svelte';
 
 	const app = useApp();
 	/** Undefined until it is known; one of the practice, or a ready one. */

@@ -10,7 +10,7 @@
 	import { stepsOf } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
-	import { StageSound, voiceHere } from '../session/sound';
+	import { StageSound, voiceHere } from './sound';
 
 	interface Props {
 		sequence: Sequence;
