@@ -3,8 +3,8 @@ export type Signal = 'toggle' | 'skip' | 'back' | 'more' | 'otherSide' | 'where'
 
 /** Five pedals, from the left; what has fewer has the first ones, what has more does as the first. Held, the first two do something else. */
 export const PEDALS: readonly { readonly signal: Signal; readonly held?: Signal; readonly label: string }[] = [
-	{ signal: 'toggle', held: 'where', label: 'Left: begin, pause, resume. Held: where' },
-	{ signal: 'skip', held: 'menu', label: 'Right: next step. Held: menu' },
+	{ signal: 'toggle', held: 'where', label: 'Left: begin, pause, resume' },
+	{ signal: 'skip', held: 'menu', label: 'Right: next step' },
 	{ signal: 'back', label: 'Third: repeat step' },
 	{ signal: 'more', label: 'Fourth: one more' },
 	{ signal: 'otherSide', label: 'Fifth: other side' }

@@ -207,11 +207,12 @@
 				</p>
 				<div>
 					<h3 class="pb-1.5 text-[13.5px] font-semibold">A simulated pedal</h3>
-					<div class="grid grid-cols-1 gap-2 sm:grid-cols-3">
+					<div class="grid grid-cols-1 gap-2 sm:grid-cols-2">
 						{#each PEDALS as { label, held }, i (label)}
 							<div class="flex gap-1">
-								<button type="button" class="btn btn-large flex-1" onclick={() => pedal.press(i)}>{label}</button>
-								{#if held}<button type="button" class="btn btn-large" aria-label="Hold: {label}" onclick={() => pedal.hold(i)}>Hold</button
+								<button type="button" class="btn btn-large min-w-0 flex-1" onclick={() => pedal.press(i)}>{label}</button>
+								{#if held}<button type="button" class="btn btn-large" aria-label="Hold: {label}" onclick={() => pedal.hold(i)}
+										>Hold: {held}</button
 									>{/if}
 							</div>
 						{/each}
