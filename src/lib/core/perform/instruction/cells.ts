@@ -1,7 +1,7 @@
 import type { SlotId } from './slots';
 
 /** What is large on the stage, or stands with it. */
-export const LARGE: readonly SlotId[] = ['ready', 'what', 'place', 'side', 'phase', 'way', 'beside'];
+export const LARGE: readonly SlotId[] = ['ready', 'what', 'place', 'side', 'phase', 'way', 'beside', 'tape'];
 /** What is read before, not while the hands work. */
 export const READ_BEFORE: readonly SlotId[] = ['why'];
 /**
@@ -12,7 +12,7 @@ export const CELLS: readonly (readonly SlotId[])[] = [
 	['lane', 'direction', 'round'],
 	['support'],
 	['level', 'point'],
-	['count', 'amount', 'tape'],
+	['count', 'amount'],
 	['pace', 'stops', 'then', 'end'],
 	['until', 'breath'],
 	['condition', 'around', 'by', 'exit'],

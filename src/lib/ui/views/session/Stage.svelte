@@ -16,6 +16,7 @@
 	import type { Performing } from '$lib/state/performing.svelte';
 	import MiniScore from '../../parts/score/MiniScore.svelte';
 	import SessionLine from './SessionLine.svelte';
+	import StageAsks from './StageAsks.svelte';
 	import StageControls from './StageControls.svelte';
 	import StageFace from './StageFace.svelte';
 	import StageLimits from './StageLimits.svelte';
@@ -251,6 +252,9 @@
 		>
 			<StageFace {step} position={p} orientation={sequence.orientation} {open} {limits} moving={runner.playing} />
 		</button>
+		{#if asks.length}<div class="bg-paper border-hair absolute inset-x-3 bottom-2 z-[1] max-h-full overflow-y-auto rounded-xl border p-2">
+				<StageAsks {asks} supplies={plan.supplies} onmet={(id) => performing.meet(id)} />
+			</div>{/if}
 		<StageSaid {performing} {menu} onyes={yes} />
 	</div>
 	<StageWords
@@ -268,8 +272,6 @@
 		{working}
 		lastTime={learntAt(learnt, step).map(learntWords)}
 		{leading}
-		{asks}
-		onmet={(id) => performing.meet(id)}
 		{screen}
 		upright={height > width}
 		{large}

@@ -116,7 +116,7 @@
 			gap: 0;
 		}
 		b {
-			font-size: min(var(--large), 48cqh);
+			font-size: min(var(--large), 48cqh, 19cqw);
 			line-height: 1;
 		}
 	}

@@ -51,7 +51,7 @@
 	.cells {
 		display: grid;
 		grid-template-rows: repeat(3, auto);
-		grid-template-columns: 1fr 1.1fr 1fr;
+		grid-template-columns: 0.85fr 1.35fr 0.9fr;
 		grid-auto-flow: column;
 		border-top: 1px solid var(--hair);
 	}

@@ -12,10 +12,10 @@
 	import { clock } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
+	import { shrink } from '../../parts/shrink';
 	import FitText from '../../parts/FitText.svelte';
 	import AimGlyph from '../../parts/glyphs/AimGlyph.svelte';
 	import Footprint from '../../parts/glyphs/Footprint.svelte';
-	import StageAsks from './StageAsks.svelte';
 	import StageFacts from './StageFacts.svelte';
 	import StageGrid from './StageGrid.svelte';
 	import StepWaves from './StepWaves.svelte';
@@ -40,8 +40,6 @@
 		signWords: string;
 		/** It is being said what comes first. */
 		leading: boolean;
-		asks: readonly PlacedStep[];
-		onmet: (stepId: string) => void;
 		screen: ScreenKind;
 		/** Higher than wide. */
 		upright: boolean;
@@ -64,8 +62,6 @@
 		lastTime,
 		signWords,
 		leading,
-		asks,
-		onmet,
 		screen,
 		upright,
 		large,
@@ -104,7 +100,7 @@
 	const places = $derived(p.done ? [end] : placeTexts(plan, p.index));
 	const last = $derived(runner.untilSign === null && p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
 	const move = $derived(runner.untilSign !== null ? signWords : wordsOf(told, p.event?.kind === 'transition' ? 'ready' : 'what'));
-	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside')].filter(Boolean).join('. '));
+	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));
 	const first = $derived(
 		[
 			leading ? 'Get ready.' : '',
@@ -125,7 +121,7 @@
 		>
 	</p>
 	<h1 aria-label={places[0]}><FitText texts={places} size={large} lines={phone && upright ? 2 : 1} /></h1>
-	{#if !phone}<p class="way text-ink2">{way}</p>{/if}
+	{#if !phone}<p class="way text-ink2" {@attach shrink(19, 12)}>{way}</p>{/if}
 	<div class="big">
 		{#if shown.taking}<p class="taking" aria-hidden="true">
 				{#if shown.taking.kind === 'medium'}<AimGlyph aim="prepare" size={phone ? 60 : 100} />
@@ -134,9 +130,13 @@
 				<span class="text-ink2">{shown.numeral} {shown.beside}</span>
 			</p>
 		{:else}<p class="numbers" aria-hidden="true">
-				<span class="count {runner.playing || p.done ? '' : 'still'} {shown.numeral.length > 2 ? 'word' : ''}">{shown.numeral}</span><span
-					class="beside text-ink2">{shown.beside}{shown.unit ? ` ${shown.unit}` : ''}</span
-				>
+				<span
+					class="count {runner.playing || p.done ? '' : 'still'} {shown.numeral.length > 2
+						? 'word'
+						: shown.numeral.length > 1
+							? 'two'
+							: ''}">{shown.numeral}</span
+				><span class="beside text-ink2">{shown.beside}{shown.unit ? ` ${shown.unit}` : ''}</span>
 			</p>{/if}
 		<StageFacts
 			{step}
@@ -170,9 +170,6 @@
 			<span class="min-w-0 flex-1 font-[530]"><FitText texts={next} size={plain} /></span>
 		</div>
 	</div>
-	{#if asks.length}<div class="bg-paper border-hair absolute inset-x-4 bottom-1 rounded-xl border p-2">
-			<StageAsks {asks} supplies={plan.supplies} {onmet} />
-		</div>{/if}
 </section>
 
 <style>
@@ -183,7 +180,7 @@
 		min-width: 0;
 		min-height: 0;
 		padding: 4px 20px 0;
-		grid-template: auto auto auto minmax(0, 1fr) auto minmax(0, auto) auto / minmax(0, 1fr);
+		grid-template: auto auto auto minmax(0, 1fr) auto clamp(84px, 14.5dvh, 124px) auto / minmax(0, 1fr);
 		grid-area: words;
 	}
 	.move {
@@ -198,10 +195,9 @@
 		letter-spacing: -0.02em;
 	}
 	.way {
-		height: 1.4em;
+		height: 34px;
 		overflow: hidden;
-		font-size: 19px;
-		line-height: 1.35;
+		line-height: 1.25;
 	}
 	.big {
 		display: grid;
@@ -279,7 +275,7 @@
 			font-size: 17px;
 		}
 		.big {
-			grid-template-columns: minmax(0, 0.62fr) minmax(0, 1fr);
+			grid-template-columns: minmax(0, 0.42fr) minmax(0, 1fr);
 		}
 		.numbers {
 			flex-direction: column;
@@ -287,9 +283,12 @@
 		.count {
 			font-size: min(70cqh, 30cqw, 114px);
 		}
+		.count.two {
+			font-size: min(56cqh, 23cqw, 88px);
+		}
 		.beside {
 			padding: 0.15em 0 0;
-			font-size: min(30cqh, 42px);
+			font-size: min(24cqh, 9.4cqw, 42px);
 		}
 		.foot {
 			grid-template-columns: minmax(0, 1fr);
