@@ -38,8 +38,14 @@ describe('how much', () => {
 		expect(mlFor({ places: [], side: 'both' }, W)).toBeGreaterThan(0.5);
 		expect(mlFor({ places: [], side: 'left' }, W)).toBeLessThan(mlFor({ places: [], side: 'both' }, W));
 	});
-	test('in words: drops, then pumps', () => {
-		expect([0.01, 0.05, 0.45, 0.8].map((ml) => amountText(ml, W))).toEqual(['1 drop', '1 drop', '9 drops', '8 pumps']);
+	test('in words: drops, then millilitres with pumps', () => {
+		expect([0.01, 0.05, 0.45, 1, 2].map((ml) => amountText(ml, W))).toEqual([
+			'1 drop',
+			'1 drop',
+			'9 drops',
+			'20 drops',
+			'2 ml (20 pumps)'
+		]);
 	});
 	test('media: each valid, oils last longer than serum, unknown is a light oil', () => {
 		for (const m of MEDIA) expect(MediumSchema.safeParse(m).success).toBe(true);

@@ -9,7 +9,7 @@ export const SPOKEN = {
 	less: ['less', 'one less'],
 	otherSide: ['other side'],
 	yes: ['yes', 'confirm'],
-	no: ['no', 'leave it'],
+	no: ['no', 'no thanks'],
 	where: ['where', 'where am i'],
 	quiet: ['quiet', 'silence'],
 	speak: ['speak', 'talk'],

@@ -8,6 +8,9 @@ import type { Technique } from '$lib/core/technique/technique.schema';
 import { pressingAreaCm2 } from '$lib/core/pressure/area';
 import { DEFAULT_WORKING } from '$lib/core/working/defaultWorking';
 import type { Working } from '$lib/core/working/working.schema';
+import { positionAt } from '$lib/core/perform/position';
+import { expand } from '$lib/core/sequence/expand';
+import { sequenceOf } from '$lib/core/testing';
 import { clear, show } from '../testing';
 import PressureKeys from './compose/inspector/PressureKeys.svelte';
 import TechniqueDetail from './library/TechniqueDetail.svelte';
@@ -55,8 +58,22 @@ const SHOWN: Record<string, (technique: Technique, working: Working) => HTMLElem
 			working,
 			onchange: () => {}
 		}),
-	stage: (technique, working) =>
-		show(StageFacts, { step: stepOf(technique), side: null, then: null, midline: false, working })
+	stage: (technique, working) => {
+		const step = stepOf(technique);
+		const position = positionAt(expand(sequenceOf([step]), { working }), 0);
+		return show(StageFacts, {
+			step,
+			position,
+			hands: 'practitioner',
+			side: null,
+			then: null,
+			midline: false,
+			working,
+			act: '',
+			performer: 'client',
+			screen: 'laptop'
+		});
+	}
 };
 
 describe.each(Object.entries(SHOWN))('grams in the %s', (_place, shown) => {
