@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital } from '$lib/core/capital';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa } from '$lib/core/step/levels';
 	import { CORE_VERSION } from '$lib/core/version';
 	import { SKIN_TONES } from '$lib/core/client/skinTones';
@@ -59,7 +60,7 @@
 						<Segmented
 							label="Skin of the figure"
 							value={settings.skinTone}
-							options={SKIN_TONES.map((tone) => ({ value: tone, label: tone[0]!.toUpperCase() + tone.slice(1) }))}
+							options={SKIN_TONES.map((tone) => ({ value: tone, label: capital(tone) }))}
 							onchange={(skinTone) => app.save({ skinTone })}
 						>
 							{#snippet mark(tone)}<span class="border-edge size-3.5 rounded-full border" style="background: {SKIN_COLOURS[tone].day.skin}"

@@ -106,7 +106,7 @@ test('every routine is asked', () => {
 });
 
 describe.each(Object.entries(MUST))('routine %s', (id, must) => {
-	const lines = readThrough(sequenceOfText(textOf(id)), CONTEXT, { voice: 'places', rate: 1 });
+	const { lines } = readThrough(sequenceOfText(textOf(id)), CONTEXT, { voice: 'places', rate: 1 });
 	const of = (step: number) => lines.filter((l) => l.placed.number === step);
 	test.each(must.map((m) => [m[0], m[1], m] as const))('step %i: %s', (step, read, [, , said]) => {
 		const words = of(step).flatMap((l) => l.told.map((t) => t.words));

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import {
 	FRONT_POINTS,
 	PROFILE_POINTS,
@@ -51,10 +52,9 @@ function inOrder(points: Points, order: readonly AnyPoint[], axis: 0 | 1, words:
 	});
 }
 
-const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-const below = (a: string, b: string) => `${upper(b)} lies above ${a}. Place one of them again, or exchange them.`;
+const below = (a: string, b: string) => `${capital(b)} lies above ${a}. Place one of them again, or exchange them.`;
 const beside = (a: string, b: string) =>
-	`${upper(a)} lies to the right of ${b} in the picture. Left and right are the client’s: place them again, or exchange them.`;
+	`${capital(a)} lies to the right of ${b} in the picture. Left and right are the client’s: place them again, or exchange them.`;
 
 /** What of the points of a photograph cannot be: out of order, or on the wrong side. The picture stands upright. */
 export function landmarkFaults(points: Points, view: MeasuredView): LandmarkFault[] {

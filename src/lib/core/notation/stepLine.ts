@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import type { PlaceRef } from '../atlas/places';
 import { StepSchema, type Step } from '../step/step.schema';
 import { makeStep } from '../technique/makeStep';
@@ -64,7 +65,7 @@ function saidTwice(reader: Reader, same: boolean, field: keyof Step): Misread {
 function misreadOf(path: PropertyKey | undefined, message: string, spans: ReadonlyMap<string, Reader>, line: Reader) {
 	const clause = CLAUSES.find((c) => c.fields.includes(path as keyof Step) && spans.has(c.id));
 	const at = (clause && spans.get(clause.id)) ?? (path === 'places' ? spans.get('places') : undefined) ?? line;
-	return new Misread(`${message[0]!.toUpperCase()}${message.slice(1)}.`, at.column, at.endColumn, [], at.line);
+	return new Misread(`${capital(message)}.`, at.column, at.endColumn, [], at.line);
 }
 
 /**

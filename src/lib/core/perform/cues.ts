@@ -1,3 +1,4 @@
+import { firstWhere } from '../firstWhere';
 import type { TimedEvent } from '../sequence/expand';
 import { sideOfRep, turnsOf } from '../sequence/workedSide';
 import type { PlacedStep } from '../sequence/walk';
@@ -112,13 +113,6 @@ export function cuesOf(
 	);
 }
 
-/** Index of the last cue at or before a moment, or -1 (binary search). */
-export function lastCueIndex(cues: readonly Cue[], seconds: number): number {
-	let [low, high] = [0, cues.length];
-	while (low < high) {
-		const mid = (low + high) >> 1;
-		if (cues[mid]!.atSeconds <= seconds + 1e-9) low = mid + 1;
-		else high = mid;
-	}
-	return low - 1;
-}
+/** Index of the last cue at or before a moment, or -1. */
+export const lastCueIndex = (cues: readonly Cue[], seconds: number): number =>
+	firstWhere(cues, ({ atSeconds }) => atSeconds > seconds + 1e-9) - 1;

@@ -5,7 +5,8 @@ import type { TimedEvent } from '../sequence/expand';
 import { doseAtOf } from '../step/doseAt';
 import { stepTitle } from '../step/describe';
 import type { Step } from '../step/step.schema';
-import { capital, refWords } from './instruction/words';
+import { refWords } from './instruction/words';
+import { capital } from '../capital';
 
 type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction'>;
 

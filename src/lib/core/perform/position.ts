@@ -1,4 +1,5 @@
 import type { Side } from '../atlas/places';
+import { firstWhere } from '../firstWhere';
 import type { TimedEvent } from '../sequence/expand';
 import { repsOn, sideOfRep, sidesOf, turnsOf, type WorkedSide } from '../sequence/workedSide';
 
@@ -22,17 +23,9 @@ export interface Position {
 	readonly done: boolean;
 }
 
-/** Index of the event that runs at a moment (binary search); the number of events behind the end. */
-export function eventIndexAt(events: readonly TimedEvent[], seconds: number): number {
-	let low = 0;
-	let high = events.length;
-	while (low < high) {
-		const mid = (low + high) >> 1;
-		if (events[mid]!.endSeconds <= seconds) low = mid + 1;
-		else high = mid;
-	}
-	return low;
-}
+/** Index of the event that runs at a moment; the number of events behind the end. */
+export const eventIndexAt = (events: readonly TimedEvent[], seconds: number): number =>
+	firstWhere(events, ({ endSeconds }) => endSeconds > seconds);
 
 /**
  * The position at a moment of the plan. It depends on nothing but the moment, so a clock that slept catches up by itself.

@@ -5,7 +5,7 @@ import { stepsOf, type PlacedStep } from '../sequence/walk';
 import { changedSince, instructionAt, toldOf, type Told } from './instruction/instruction';
 import { momentAt, planOf, type Plan } from './instruction/moment';
 import type { SlotId } from './instruction/slots';
-import { soundtrackOf, type SoundOptions } from './sounds';
+import { soundtrackOf, type SoundOptions, type Soundtrack } from './sounds';
 import type { Spoken } from './speech';
 
 /** What the stage tells at a second of the plan: all of a step, what changes within it, or what is done if something is so. */
@@ -16,6 +16,13 @@ export interface ReadLine {
 	readonly told: readonly Told[];
 	/** What is said of it, with the second at which that begins. */
 	readonly spoken: readonly Spoken[];
+}
+
+/** A sequence read through: its lines, and what is heard of it. */
+export interface Reading {
+	readonly lines: readonly ReadLine[];
+	readonly track: Soundtrack;
+	readonly endSeconds: number;
 }
 
 /** What is told with a step and not again while it lasts. */
@@ -64,13 +71,13 @@ export function readThrough(
 	sequence: Sequence,
 	context: ExpandContext,
 	options: Pick<SoundOptions, 'voice' | 'rate' | 'alerts'>
-): readonly ReadLine[] {
+): Reading {
 	const events = expand(sequence, context);
 	const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]));
-	const { spoken } = soundtrackOf(events, byId, context.working, { ...options, tones: true, led: sequence });
+	const track = soundtrackOf(events, byId, context.working, { ...options, tones: true, led: sequence });
 	const spokenOf = new Map<number, Spoken[]>();
 	const plan = planOf(events, byId, context.working, sequence);
-	for (const said of spoken) {
+	for (const said of track.spoken) {
 		if (said.of === undefined) continue;
 		// What is said of a step stands with its beginning, also where a change comes first.
 		const { start } = plan.runs[said.of]!;
@@ -79,11 +86,12 @@ export function readThrough(
 		spokenOf.set(line, [...(spokenOf.get(line) ?? []), said]);
 	}
 	const lines = linesOf(plan, spokenOf);
+	const endSeconds = events.at(-1)?.endSeconds ?? 0;
 	for (const placed of conditionalSteps(sequence)) {
 		const then = lines.findIndex((l) => l.placed.number > placed.number);
 		const at = then < 0 ? lines.length : then;
-		const atSeconds = lines[then]?.atSeconds ?? events.at(-1)?.endSeconds ?? 0;
+		const atSeconds = lines[then]?.atSeconds ?? endSeconds;
 		lines.splice(at, 0, askedLine(sequence, placed, context, atSeconds));
 	}
-	return lines;
+	return { lines, track, endSeconds };
 }

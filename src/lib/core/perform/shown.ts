@@ -1,5 +1,6 @@
 import { turnsOf } from '../sequence/workedSide';
 import type { Step } from '../step/step.schema';
+import { LONG_PART_SECONDS } from './longPart';
 import type { Position } from './position';
 import { readyFor, type Ready } from './ready';
 import type { Supplies } from './supplies';
@@ -17,9 +18,6 @@ export interface Shown {
 	/** What is taken or given before hands are laid on: it is drawn in place of the numeral. */
 	readonly taking: Ready | null;
 }
-
-/** A part of a repetition that lasts so long has a clock of its own. Working value. */
-const CLOCK_FROM_SECONDS = 6;
 
 /** Whose hands a step needs. */
 const handsOf = ({ by, contact }: Pick<Step, 'by' | 'contact'>): Shown['hands'] =>
@@ -47,7 +45,7 @@ export function shownAt(position: Position, step: Step, before: Step | null, sup
 			: { ...plain, ...secondsLeft(eventLeftSeconds) };
 	}
 	// A hold of two parts, each with its own clock: what has passed of it, since the whole is the same for both hands.
-	if (step.parts && event.kind === 'work' && event.endSeconds - event.startSeconds >= CLOCK_FROM_SECONDS) {
+	if (step.parts && event.kind === 'work' && event.endSeconds - event.startSeconds >= LONG_PART_SECONDS) {
 		const whole = event.endSeconds - event.startSeconds;
 		const into = Math.min(Math.ceil(whole), Math.floor(whole - eventLeftSeconds) + 1);
 		return { ...plain, numeral: String(into), beside: `of ${Math.round(whole)} s` };

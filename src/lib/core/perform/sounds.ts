@@ -8,8 +8,9 @@ import { BEATS, cuesOf, type Cue } from './cues';
 import { instructionAt, type Told } from './instruction/instruction';
 import { planOf, type Led, type Plan } from './instruction/moment';
 import { spokenParts } from './instruction/spokenParts';
+import { LONG_PART_SECONDS } from './longPart';
 import { positionAt } from './position';
-import { firstFrom, placedAfter, placedBefore, spokenSeconds, type Spoken } from './speech';
+import { firstFrom, placedAfter, placedBefore, spokenSeconds, type Chunk, type Spoken } from './speech';
 
 export interface Tone {
 	/** Second of the plan. */
@@ -47,7 +48,7 @@ type ById = ReadonlyMap<string, PlacedStep>;
 
 /** How far to one ear a side is heard. Working value. */
 const PAN = 0.75;
-/** Facing a client, her left is on one’s right. */
+/** Facing a client, their left is on one’s right. */
 const panOf = (side: WorkedSide | null, facing: boolean): Pick<Tone, 'pan'> =>
 	side === 'left' || side === 'right' ? { pan: (side === 'left') === facing ? PAN : -PAN } : {};
 
@@ -69,9 +70,6 @@ function tonesOf(events: readonly TimedEvent[], cues: readonly Cue[], halfSecond
 		return [{ atSeconds, tone: last ? 'last' : 'stroke', seconds: BEAT_SECONDS, ...pan }];
 	});
 }
-
-/** A part of a repetition, or a stop on its way, is announced where it lasts so long. Working value. */
-const PART_SAID_SECONDS = 6;
 
 /** What is said late leaves so much time for what comes next. Working value. */
 const NEXT_SECONDS = 3;
@@ -103,7 +101,7 @@ function saidAt(events: readonly TimedEvent[], byId: ById): Said[] {
 		// The hands need it before they change over: it is said before the change.
 		const at = before?.kind === 'transition' ? before.startSeconds : event.startSeconds;
 		const begins = came?.stepId !== event.stepId;
-		const long = event.endSeconds - event.startSeconds >= PART_SAID_SECONDS;
+		const long = event.endSeconds - event.startSeconds >= LONG_PART_SECONDS;
 		const own = event.kind === 'work' && event.part === 0;
 		const again = own && last !== null && differs(last, event);
 		if (!begins && !again && !(long && !own) && event.kind !== 'link') return [];
@@ -176,16 +174,16 @@ function announcements(
 		];
 		before = told;
 		const moment = plan.events[index]!.startSeconds;
-		const put = (list: readonly Spoken[]) => {
-			for (const s of list) spoken.push({ ...s, of: index });
-			return chunks.filter(({ words }) => !spoken.some((s) => s.of === index && s.words === words));
+		const put = (from: readonly Chunk[], said: readonly Spoken[]) => {
+			for (const s of said) spoken.push({ ...s, of: index });
+			return from.filter(({ words }) => !said.some((s) => s.words === words));
 		};
 		// Before the change, then while it lasts, then in the pauses of what comes after it.
-		let left = put(placedBefore(at, chunks, beats, free(), rate));
-		if (at < moment && at > 0) left = put(placedBefore(moment, left, beats, Math.max(at, free()), rate));
+		let left = put(chunks, placedBefore(at, chunks, beats, free(), rate));
+		if (at < moment && at > 0) left = put(left, placedBefore(moment, left, beats, Math.max(at, free()), rate));
 		const half = (moment + plan.events[plan.runs[index]!.end]!.endSeconds) / 2;
 		const until = Math.min(half, (moments[n + 1]?.at ?? Infinity) - NEXT_SECONDS);
-		put(placedAfter(Math.max(moment, free()), until, left, beats, rate));
+		put(left, placedAfter(Math.max(moment, free()), until, left, beats, rate));
 	}
 	return spoken;
 }

@@ -1,3 +1,5 @@
+import { firstWhere } from '../firstWhere';
+
 /** Something that is said, and how long that takes. */
 export interface Spoken {
 	/** Second of the plan; before 0: before it begins. */
@@ -35,16 +37,9 @@ export const spokenSeconds = (words: string, rate: number): number =>
 
 /** No tone that counts sounds for longer. */
 const LONGEST_SECONDS = 1;
-/** Index of the first that begins at a moment or after it (binary search). */
-export function firstFrom(sounding: readonly Pick<Sounding, 'atSeconds'>[], moment: number): number {
-	let [low, high] = [0, sounding.length];
-	while (low < high) {
-		const mid = (low + high) >> 1;
-		if (sounding[mid]!.atSeconds < moment) low = mid + 1;
-		else high = mid;
-	}
-	return low;
-}
+/** Index of the first that begins at a moment or after it. */
+export const firstFrom = (sounding: readonly Pick<Sounding, 'atSeconds'>[], moment: number): number =>
+	firstWhere(sounding, ({ atSeconds }) => atSeconds >= moment);
 
 /** Stretches between two moments in which nothing sounds. */
 function pauses(from: number, to: number, sounding: readonly Sounding[]): { from: number; to: number }[] {

@@ -1,9 +1,9 @@
-import { instructionAt } from './instruction/instruction';
+import { instructionAt, type Told } from './instruction/instruction';
 import type { Plan } from './instruction/moment';
 import { spokenParts } from './instruction/spokenParts';
 import { sideCall, spokenTime } from './instruction/words';
+import { LONG_PART_SECONDS } from './longPart';
 import type { Position } from './position';
-import type { Told } from './instruction/instruction';
 
 /** What the hands cannot do without, when they come to a step by a signal: said at once, so it is short. */
 const ARRIVAL_RANK = 1;
@@ -22,7 +22,8 @@ export function whereWords(plan: Plan, position: Position): string {
 	const place = saidOf(told, 'place') || saidOf(told, 'what');
 	if (event.kind === 'transition') return sentence([place, saidOf(told, 'side')]);
 	const { step } = plan.byId.get(event.stepId)!;
-	const counts = step.dose.kind !== 'seconds' && reps > 0 && event.endSeconds - event.startSeconds < 6 * reps;
+	const counts =
+		step.dose.kind !== 'seconds' && reps > 0 && event.endSeconds - event.startSeconds < LONG_PART_SECONDS * reps;
 	const left = step.contact === 'none' ? stepLeftSeconds : eventLeftSeconds;
 	const far = counts ? `${rep} of ${reps}` : `${spokenTime(Math.max(1, Math.round(left)))} to go`;
 	// The side of this very moment, also where it changes with each repetition.

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import stringify from 'safe-stable-stringify';
 
 /** What a record says, field by field in words: two versions of it are told apart by these. */
@@ -11,7 +12,7 @@ function nameOf(key: string): string {
 	const words = key
 		.replace(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`)
 		.replaceAll('-', ' ');
-	return words.charAt(0).toUpperCase() + words.slice(1);
+	return capital(words);
 }
 
 function wordsOf(value: unknown): string {

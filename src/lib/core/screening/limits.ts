@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { dayAfter, type Day } from '../client/days';
 import { markRow, placesOfMark } from '../client/marks';
 import type { Mark } from '../client/common.schema';
@@ -132,7 +133,7 @@ export function limitsOfMark(mark: Mark, today: Day): Limit[] {
 		id: `${mark.id}/${n}`,
 		source: { kind: 'mark', id: mark.id },
 		name: row.label,
-		reason: `${row.asks[0]!.toUpperCase()}${row.asks.slice(1)}.${mark.note ? ` ${mark.note}` : ''}`,
+		reason: `${capital(row.asks)}.${mark.note ? ` ${mark.note}` : ''}`,
 		severity,
 		since: mark.since,
 		until: null

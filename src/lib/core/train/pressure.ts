@@ -17,6 +17,20 @@ export function pressureKPa(grams: number, areaCm2: number): number {
 	return grams / (areaCm2 * GRAMS_PER_KPA_CM2);
 }
 
+/** One figure of a scale, read by eye: how it lies to a level. */
+export interface Reading {
+	readonly kPa: number;
+	/** Less the middle of the level, kPa: below 0 it is too light. */
+	readonly biasKPa: number;
+	readonly within: boolean;
+}
+/** @param grams >= 0; @throws as `pressureKPa` */
+export function readingOf(grams: number, areaCm2: number, level: Level, working: Working): Reading {
+	const kPa = pressureKPa(grams, areaCm2);
+	const [low, high] = levelRangeKPa(level, working);
+	return { kPa, biasKPa: kPa - (low + high) / 2, within: kPa >= low && kPa <= high };
+}
+
 /** What a scale showed at a moment. */
 export interface ForceSample {
 	readonly atMs: number;

@@ -13,7 +13,7 @@ import { alike, DRILL_IDS, progressOf } from './drills';
 import { missMm, pointAt } from './findPoint';
 import { judgeOrder, shuffled } from './order';
 import { paceOf } from './pace';
-import { pressureKPa, pressureOf } from './pressure';
+import { pressureKPa, pressureOf, readingOf } from './pressure';
 import { sidesPuzzle } from './sides';
 
 describe('pace', () => {
@@ -116,6 +116,14 @@ describe('pressure', () => {
 		);
 		expect(() => pressureKPa(-1, 1)).toThrow(RangeError);
 		expect(() => pressureKPa(1, 0)).toThrow(RangeError);
+	});
+	test('one figure, read by eye: 20 g on 1 cm² are 1.96 kPa, 0.11 above the middle of light; 40 g are too heavy', () => {
+		const light = readingOf(20, 1, 1, CONTEXT.working);
+		expect(light.within).toBe(true);
+		expect(light.kPa).toBeCloseTo(1.961, 3);
+		expect(light.biasKPa).toBeCloseTo(0.111, 3);
+		expect(readingOf(40, 1, 1, CONTEXT.working).within).toBe(false);
+		expect(() => readingOf(-1, 1, 1, CONTEXT.working)).toThrow(RangeError);
 	});
 	test('what comes in the first second is not counted; the rest by hand: half within, the other half too heavy', () => {
 		// Light is 0.7 to 3 kPa: on 1 cm² 2 kPa are 20.39 g, 4 kPa 40.79 g.

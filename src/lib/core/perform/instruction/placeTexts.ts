@@ -3,7 +3,7 @@ import type { Step } from '../../step/step.schema';
 import { stepName } from '../placeAtHand';
 import { momentAt, type Plan } from './moment';
 import { TELLERS } from './tellers';
-import { capital } from './words';
+import { capital } from '../../capital';
 
 const short = (ref: PlaceRef): string => {
 	const side = ownSideOf(ref);

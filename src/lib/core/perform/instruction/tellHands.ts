@@ -1,9 +1,11 @@
+import { otherSide } from '../../atlas/places';
 import { turnsOf } from '../../sequence/workedSide';
 import { contactText } from '../../step/describe';
 import { doseAtOf, hasDoseAt } from '../../step/doseAt';
 import { motionRow, STONE_EDGES, toolRow } from '../../vocabulary/vocabulary';
+import { capital } from '../../capital';
 import type { Moment } from './moment';
-import { capital, plural, refWords, sideCall, spokenTime } from './words';
+import { plural, refWords, sideCall, spokenTime } from './words';
 import { joined, levelText, secondsText, type Telling } from './telling';
 
 export function sideTold({ event, step, plan, placed }: Moment): Telling {
@@ -17,12 +19,10 @@ export function sideTold({ event, step, plan, placed }: Moment): Telling {
 		return { words: `${capital(call)}, in turn${every}, ${inTurn.first} first`, say: `${call}, in turn${every}` };
 	}
 	const each = typeof other === 'object' ? other : placed.block.sides === 'asSteps' ? null : placed.block.sides;
-	if (each && side === each.first) return { words: `${capital(call)}, then ${otherName(each.first)}`, say: call };
+	if (each && side === each.first) return { words: `${capital(call)}, then ${otherSide(each.first)}`, say: call };
 	if (side === other && (side === 'left' || side === 'right')) return { words: `${capital(call)} only`, say: call };
 	return { words: capital(call), say: call };
 }
-
-const otherName = (side: 'left' | 'right'): string => (side === 'left' ? 'right' : 'left');
 
 /** To what a dose is given: each place, side, lane and direction has its own. */
 function scopeText({ step, placed }: Moment): string {

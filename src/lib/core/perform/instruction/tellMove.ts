@@ -4,9 +4,11 @@ import { listWords } from '../../listWords';
 import { AIMS, isStationary, motionRow, MOTIONS } from '../../vocabulary/vocabulary';
 import { readyFor } from '../ready';
 import { actWords } from '../supplies';
+import { capital } from '../../capital';
+import { LONG_PART_SECONDS } from '../longPart';
 import type { Moment } from './moment';
-import { capital, ordinal, plural, refNames, refWords, spokenTime } from './words';
-import { joined, PART_CLOCK_SECONDS, secondsText, type Telling } from './telling';
+import { ordinal, plural, refNames, refWords, spokenTime } from './words';
+import { joined, secondsText, type Telling } from './telling';
 
 /** What is done before hands are laid on; else over to the other side. Only what is taken is said: the rest has its own words. */
 export function readyWords({ event, step, before, begins, crosses, plan }: Moment): Telling {
@@ -41,7 +43,7 @@ export function whatWords({ event, step, plan }: Moment): Telling {
 	if (motion === 'none') return AIMS[step.aim] + target;
 	const words = MOTIONS[motion];
 	const seconds = event.part ? step.parts![event.part - 1]!.seconds : 0;
-	const say = seconds >= PART_CLOCK_SECONDS ? `${words}, ${spokenTime(seconds)}` : words;
+	const say = seconds >= LONG_PART_SECONDS ? `${words}, ${spokenTime(seconds)}` : words;
 	return { words: `${AIMS[step.aim]}${target}: ${words.toLowerCase()}`, say };
 }
 

@@ -2,9 +2,11 @@ import { listWords } from '../../listWords';
 import { signsText } from '../../step/describe';
 import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../../vocabulary/vocabulary';
 import { actWords, topUpWords } from '../supplies';
+import { capital } from '../../capital';
+import { LONG_PART_SECONDS } from '../longPart';
 import type { Moment } from './moment';
-import { capital, plural, refNames, refWords, spokenTime } from './words';
-import { joined, levelText, PART_CLOCK_SECONDS, secondsText, type Telling } from './telling';
+import { plural, refNames, refWords, spokenTime } from './words';
+import { joined, levelText, secondsText, type Telling } from './telling';
 
 export function stopsWords({ step }: Moment): Telling {
 	if (!step.stations) return '';
@@ -96,7 +98,7 @@ export function thenWords({ event, step }: Moment): Telling {
 				)
 			)
 			.join('; ');
-	const long = rest.some(({ seconds }) => seconds >= PART_CLOCK_SECONDS);
+	const long = rest.some(({ seconds }) => seconds >= LONG_PART_SECONDS);
 	const short = rest.map(({ motion }) => `then ${MOTIONS[motion].toLowerCase()}`).join(', ');
 	return { words: capital(told(false)), say: capital(long ? told(true) : short) };
 }

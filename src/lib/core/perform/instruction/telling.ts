@@ -12,6 +12,3 @@ export const joined = (parts: readonly (string | false | undefined)[], by = ', '
 export const secondsText = (n: number): string => `${Number(n.toFixed(1))} s`;
 
 export const levelText = (level: Level): string => LEVEL_NAMES[level];
-
-/** A part of a repetition that lasts so long is told with its time. Working value. */
-export const PART_CLOCK_SECONDS = 6;

@@ -2,8 +2,6 @@ import { ownSideOf, placeOf, whereOf, type PlaceRef } from '../../atlas/places';
 import type { WorkedSide } from '../../sequence/workedSide';
 import type { Performer } from './moment';
 
-export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
 /** A place of a path in the middle of a sentence, with its own side where it names one: “left temple”. */
 export const refWords = (ref: PlaceRef): string => {
 	const side = ownSideOf(ref);
@@ -21,7 +19,7 @@ export const whose = (performer: Performer): string => (performer === 'self' ? '
 export const sideCall = (side: WorkedSide, performer: Performer = 'client'): string =>
 	side === 'both' ? 'both sides' : side === 'midline' ? 'over the middle' : `${whose(performer)} ${side}`;
 
-const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
+export const plural = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
 /** A time as people say it: “40 seconds”, “5 minutes”, “1 minute 30”. */
 export function spokenTime(seconds: number): string {
 	const whole = seconds < 10 ? Number(seconds.toFixed(1)) : Math.round(seconds);
@@ -29,7 +27,6 @@ export function spokenTime(seconds: number): string {
 	const [minutes, rest] = [Math.floor(whole / 60), whole % 60];
 	return rest ? `${plural(minutes, 'minute')} ${rest}` : plural(minutes, 'minute');
 }
-export { plural };
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 /** “second”, “12th”. */
 export const ordinal = (n: number): string => ORDINALS[n - 1] ?? `${n}th`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital } from '$lib/core/capital';
 	import { GOAL_IDS, type GoalId } from '$lib/core/goalIds';
 	import { GOALS } from '$lib/core/goal/goals';
 	import { MEDIA } from '$lib/core/medium/media';
@@ -147,10 +148,7 @@
 			<span class="label">Skin of her figure</span><Select
 				label="Skin of her figure"
 				value={client.skinTone ?? 'settings'}
-				options={[
-					{ value: 'settings', label: 'As in the settings' },
-					...SKIN_TONES.map((tone) => ({ value: tone, label: tone[0]!.toUpperCase() + tone.slice(1) }))
-				]}
+				options={[{ value: 'settings', label: 'As in the settings' }, ...SKIN_TONES.map((tone) => ({ value: tone, label: capital(tone) }))]}
 				onchange={(tone) => change({ skinTone: tone === 'settings' ? null : (tone as SkinTone) })}
 			/>
 		</div>

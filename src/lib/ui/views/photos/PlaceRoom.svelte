@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital } from '$lib/core/capital';
 	import { pointName } from '$lib/core/measure/faults';
 	import { landmarkOf, type AnyPoint, type Pixel } from '$lib/core/measure/landmarks';
 	import type { Photo } from '$lib/core/records/photo';
@@ -27,7 +28,6 @@
 	const target = $derived(placing.target);
 	const landmark = $derived(placing.endName(target) === null ? (target as AnyPoint) : null);
 	const name = (t: Target) => placing.endName(t) ?? pointName(t as AnyPoint);
-	const upper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 	const done = $derived(placing.targets.filter((t) => placing.placed(t)).length);
 	function pixelAt(event: PointerEvent): Pixel {
 		const matrix = svg!.getScreenCTM()!.inverse();
@@ -155,9 +155,9 @@
 
 	<div class="space-y-3">
 		<div aria-live="polite">
-			<h2 class="text-[15px] leading-5 font-semibold">{upper(name(target))}</h2>
+			<h2 class="text-[15px] leading-5 font-semibold">{capital(name(target))}</h2>
 			<p class="text-ink2 text-[12.5px] leading-4">
-				{landmark ? upper(landmarkOf(landmark).where) : 'Where the edge is sharpest'}. {placing.confirmed
+				{landmark ? capital(landmarkOf(landmark).where) : 'Where the edge is sharpest'}. {placing.confirmed
 					? 'Placed.'
 					: 'Suggested until you place it.'}
 			</p>
@@ -242,11 +242,11 @@
 				{#each placing.targets as t, i (t)}<li class="truncate">
 						<button
 							class="w-full truncate text-left {t === target ? 'font-semibold' : placing.placed(t) ? '' : 'text-ink2'}"
-							title={upper(name(t))}
+							title={capital(name(t))}
 							aria-current={t === target ? 'step' : undefined}
 							onclick={() => placing.choose(i)}
 							><span aria-hidden="true">{placing.placed(t) ? '●' : '○'}</span>
-							{upper(name(t).replace('the client’s ', ''))}<span class="sr-only">{placing.placed(t) ? ', placed' : ', not placed'}</span
+							{capital(name(t).replace('the client’s ', ''))}<span class="sr-only">{placing.placed(t) ? ', placed' : ', not placed'}</span
 							></button
 						>
 					</li>{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital } from '$lib/core/capital';
 	import Segmented from '../../parts/controls/Segmented.svelte';
 	import { CLAYS, SLIDERS, SLIDER_IDS, type Clay, type Settings, type SliderId } from '$lib/state/simulated';
 
@@ -9,7 +10,7 @@
 		onclay: (clay: Clay) => void;
 	}
 	let { settings, clay, onset, onclay }: Props = $props();
-	const clays = (Object.keys(CLAYS) as Clay[]).map((value) => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }));
+	const clays = (Object.keys(CLAYS) as Clay[]).map((value) => ({ value, label: capital(value) }));
 	const shown = (id: SliderId) => `${settings[id]}${SLIDERS[id].unit ? ` ${SLIDERS[id].unit}` : ''}`;
 </script>
 

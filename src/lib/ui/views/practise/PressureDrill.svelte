@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { pressureKPa, SETTLE_MS, type PressureResult } from '$lib/core/train/pressure';
+	import { capital } from '$lib/core/capital';
+	import { readingOf, SETTLE_MS, type PressureResult } from '$lib/core/train/pressure';
 	import { LEVEL_NAMES, LEVELS, levelRangeKPa, scaleGrams, type Level } from '$lib/core/step/levels';
 	import { CONTACTS } from '$lib/core/vocabulary/vocabulary';
 	import type { Contact } from '$lib/core/vocabulary/contacts';
@@ -90,9 +91,7 @@
 	function keepTyped(event: SubmitEvent) {
 		event.preventDefault();
 		if (typedGrams === null || !(typedGrams >= 0)) return void (typed = 'Type what the scale shows, in grams.');
-		const kPa = pressureKPa(typedGrams, areaCm2);
-		const bias = kPa - (band[0] + band[1]) / 2;
-		const within = kPa >= band[0] && kPa <= band[1];
+		const { kPa, biasKPa: bias, within } = readingOf(typedGrams, areaCm2, level, working);
 		typed = `${typedGrams} g are ${kPa.toFixed(1)} kPa: ${within ? 'within the level' : bias < 0 ? 'too light' : 'too heavy'}, ${offWords(bias)}.`;
 		onround({
 			value: Math.abs(bias),
@@ -140,7 +139,7 @@
 	/>
 </div>
 <p class="text-ink2 mt-2">
-	{LEVEL_NAMES[level][0]!.toUpperCase() + LEVEL_NAMES[level].slice(1)} with {CONTACTS[contact].toLowerCase()} ({areaCm2} cm²): {band[0]} to {band[1]}
+	{capital(LEVEL_NAMES[level])} with {CONTACTS[contact].toLowerCase()} ({areaCm2} cm²): {band[0]} to {band[1]}
 	kPa, {grams[0]} to {grams[1]} g on a kitchen scale.
 </p>
 {#if kind === 'typed'}

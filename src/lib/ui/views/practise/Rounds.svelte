@@ -9,15 +9,15 @@
 	}
 	let { drill, rounds }: Props = $props();
 	const row = $derived(DRILLS[drill]);
-	/** A simulated hand says nothing of hers. */
-	const hers = $derived(rounds.filter((r) => !r.simulated));
+	/** A simulated hand says nothing of one’s own. */
+	const own = $derived(rounds.filter((r) => !r.simulated));
 	/** What was practised last, by its kind: only like is compared with like. */
-	const kinds = $derived(alike(hers));
+	const kinds = $derived(alike(own));
 	let chosen = $state('');
 	const kind = $derived(kinds.find((k) => k.what === chosen) ?? kinds[0] ?? null);
 	const shown = $derived((kind?.rounds ?? []).slice(-40));
 	const most = $derived(Math.max(1e-9, ...shown.map((r) => r.value)));
-	const simulated = $derived(rounds.length - hers.length);
+	const simulated = $derived(rounds.length - own.length);
 	const WIDTH = 560;
 	const x = (i: number) => 8 + (shown.length > 1 ? (i * (WIDTH - 16)) / (shown.length - 1) : 0);
 	const y = (value: number) => 52 - (44 * value) / most;
@@ -25,7 +25,7 @@
 
 <section class="to-sea border-hair border-t bg-gradient-to-b from-transparent px-5 py-3" aria-label="Your rounds">
 	<p class="max-w-[80ch]" role="status">
-		{#if simulated && !hers.length}By a simulated hand: {simulated}
+		{#if simulated && !own.length}By a simulated hand: {simulated}
 			{simulated === 1 ? 'round' : 'rounds'}, none of your own yet.
 		{:else}{kind?.what ? `${kind.what}: ` : ''}{progressOf(
 				drill,
@@ -62,7 +62,7 @@
 					></thead
 				>
 				<tbody>
-					{#each hers.toReversed() as r (r.id)}<tr
+					{#each own.toReversed() as r (r.id)}<tr
 							><td class="pr-6">{r.at.slice(0, 16).replace('T', ' ')}</td><td class="pr-6">{r.what}</td><td
 								>{r.value.toFixed(row.digits)}</td
 							></tr

@@ -179,15 +179,15 @@
 		stop: () => stage?.stop(),
 		back: () => {}
 	};
+	/** What can be asked for only now and then. */
+	const possible: Partial<Record<FootItem, () => boolean>> = {
+		yes: () => Boolean(performing.fit || performing.uneven || asks[0] || runner.untilSign !== null),
+		undo: () => performing.undoWords !== '',
+		ten: () => runner.begun,
+		swap: () => runner.begun
+	};
 	const feet = new FeetMenu({
-		can: (item) =>
-			item === 'yes'
-				? Boolean(performing.fit || performing.uneven || asks[0] || runner.untilSign !== null)
-				: item === 'undo'
-					? performing.undoWords !== ''
-					: item === 'ten' || item === 'swap'
-						? runner.begun
-						: true,
+		can: (item) => possible[item]?.() ?? true,
 		ontake: (item) => asked[item](),
 		onsaid: tell,
 		clock: () => performance.now()
@@ -370,6 +370,7 @@
 	<Stage
 		bind:this={stage}
 		{performing}
+		{plan}
 		menu={feet.open ? FOOT_ITEMS[feet.open.item] : ''}
 		onwhere={where}
 		{asks}

@@ -3,11 +3,8 @@
 	import { SLOTS, type SlotId } from '$lib/core/perform/instruction/slots';
 	import { wordsOf } from '$lib/core/perform/instruction/instruction';
 	import { readThrough, type ReadLine } from '$lib/core/perform/readThrough';
-	import { soundtrackOf } from '$lib/core/perform/sounds';
 	import type { Voice } from '$lib/core/records/voices';
-	import { expand } from '$lib/core/sequence/expand';
 	import type { Sequence } from '$lib/core/sequence/sequence.schema';
-	import { stepsOf } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
 	import type { Working } from '$lib/core/working/working.schema';
 	import { StageSound, voiceHere } from './sound';
@@ -23,7 +20,9 @@
 	let { sequence, working, voice, rate, volume }: Props = $props();
 	/** What is read here is what a voice would say, also where it is turned off. */
 	const said = $derived(voice === 'none' || voice === 'changes' ? 'places' : voice);
-	const lines = $derived(readThrough(sequence, { working }, { voice: said, rate }));
+	const reading = $derived(readThrough(sequence, { working }, { voice: said, rate }));
+	const lines = $derived(reading.lines);
+	const end = $derived(reading.endSeconds);
 	/** What stands at the head of a line, and so not again behind it. */
 	const HEAD: readonly SlotId[] = ['what', 'place', 'side', 'count'];
 	const head = (line: ReadLine) =>
@@ -36,12 +35,10 @@
 	/** Second from which it plays, and when that began; null: it is quiet. */
 	let from = $state<{ readonly seconds: number; readonly atMs: number } | null>(null);
 	let now = $state(0);
-	const end = $derived(expand(sequence, { working }).at(-1)?.endSeconds ?? 0);
 	const here = $derived(from ? lines.findLastIndex((l) => l.atSeconds <= now) : -1);
 	function play(seconds: number) {
-		const byId = new Map(stepsOf(sequence).map((s) => [s.step.id, s]));
 		sound.wake();
-		sound.follow(soundtrackOf(expand(sequence, { working }), byId, working, { voice: said, rate, tones: true, led: sequence }));
+		sound.follow(reading.track);
 		sound.play(seconds);
 		from = { seconds, atMs: performance.now() };
 		now = seconds;

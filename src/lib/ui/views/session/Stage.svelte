@@ -5,7 +5,8 @@
 	import { opennessAt } from '$lib/core/rules/opennessAt';
 	import { clock } from '$lib/core/step/describe';
 	import { changedSince, instructionAt } from '$lib/core/perform/instruction/instruction';
-	import { planOf } from '$lib/core/perform/instruction/moment';
+	import type { SlotId } from '$lib/core/perform/instruction/slots';
+	import type { Plan } from '$lib/core/perform/instruction/moment';
 	import { fontPx, LARGE_ARC_MINUTES, PLAIN_ARC_MINUTES, screenOf } from '$lib/core/perform/legible';
 	import { turnsOf } from '$lib/core/sequence/workedSide';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
@@ -26,6 +27,8 @@
 
 	interface Props {
 		performing: Performing;
+		/** What is told from. */
+		plan: Plan;
 		/** When the session began: what is left of her time counts from then. */
 		startedAt: string;
 		clientName: string;
@@ -49,11 +52,11 @@
 		onframe: () => void;
 		/** It is being said what comes first: the hands wait. */
 		leading: boolean;
-		/** How much is said, and how that is changed. */
 		/** What of the menu of the feet is at hand; empty where it is closed. */
 		menu: string;
 		/** Says place, side and count. */
 		onwhere: () => void;
+		/** How much is said, and how that is changed. */
 		voice: { readonly state: 'on' | 'off' | 'none'; readonly words: string };
 		onvoice: () => void;
 		/** How far the screen is from the eyes, m. */
@@ -61,6 +64,7 @@
 	}
 	let {
 		performing,
+		plan,
 		startedAt,
 		clientName,
 		alerts,
@@ -92,28 +96,22 @@
 	const p = $derived(runner.position);
 	const placed = $derived(context.byId.get(p.event?.stepId ?? judgement.events.at(-1)!.stepId)!);
 	const step = $derived(placed.step);
-	const plan = $derived(planOf(judgement.events, context.byId, working, sequence));
-	const told = $derived(instructionAt(plan, Math.min(p.index, judgement.events.length - 1)));
+	/** A number stays the same from frame to frame: what hangs on it is made once a stretch. */
+	const index = $derived(Math.min(p.index, judgement.events.length - 1));
+	const told = $derived(instructionAt(plan, index));
+	const changed = $derived(changedSince(told, instructionAt(plan, index - 1)));
+	const NONE: ReadonlySet<SlotId> = new Set();
 	/** How long what has become otherwise stands out, s. */
 	const FRESH_SECONDS = 6;
-	const fresh = $derived.by(() => {
-		const since = runner.seconds - (p.event?.startSeconds ?? 0);
-		return !p.done && p.index > 0 && since < FRESH_SECONDS ? changedSince(told, instructionAt(plan, p.index - 1)) : new Set<never>();
-	});
-	const run = $derived(judgement.events.filter((e) => e.stepId === step.id && sameRun(e.startSeconds)));
+	const isFresh = $derived(!p.done && p.index > 0 && runner.seconds - (p.event?.startSeconds ?? 0) < FRESH_SECONDS);
+	const fresh = $derived(isFresh ? changed : NONE);
+	/** A step in a block done side by side runs twice; only the run at hand is shown. */
+	const run = $derived(judgement.events.slice(plan.runs[index]!.start, plan.runs[index]!.end + 1));
 	const side = $derived(p.side === 'left' || p.side === 'right' ? p.side : null);
 	const then = $derived(sideAfter());
 	const midline = $derived(p.side === 'midline');
 	const left = $derived(runner.total - runner.seconds);
 	const open = $derived(opennessAt(context, runner.seconds));
-	/** A step in a block done side by side runs twice; only the run at hand is shown. */
-	function sameRun(startSeconds: number): boolean {
-		const events = judgement.events;
-		let [from, to] = [p.index, p.index];
-		while (events[from - 1]?.stepId === step.id) from--;
-		while (events[to + 1]?.stepId === step.id) to++;
-		return startSeconds >= (events[from]?.startSeconds ?? 0) && startSeconds <= (events[to]?.startSeconds ?? Infinity);
-	}
 	function sideAfter(): Side | null {
 		if (side && p.event && turnsOf(p.event.side)) return otherSide(side);
 		const later = judgement.events.slice(p.index).find((e) => e.stepId === step.id && e.kind === 'work' && e.side !== side);

@@ -68,8 +68,8 @@
 		box-shadow: inset 4px 0 var(--ink);
 		font-weight: 600;
 	}
-	/* By thumb on a phone the same nine run on as text. */
-	@media (max-width: 600px) {
+	/* By thumb on a phone, and in a low window, the same nine run on as text. */
+	@media (max-width: 600px), (max-height: 560px) {
 		.cells {
 			display: block;
 			padding: 4px 12px;
@@ -88,19 +88,7 @@
 	}
 	@media (max-height: 560px) {
 		.cells {
-			display: block;
-			padding: 2px 12px;
-		}
-		li {
-			display: inline;
-			padding: 0;
-			border: 0;
-		}
-		li:not(.empty)::after {
-			content: ' · ';
-		}
-		.now {
-			box-shadow: inset 0 -2px var(--ink);
+			padding-block: 2px;
 		}
 	}
 </style>

@@ -97,7 +97,10 @@
 		return after && place === null ? (plan.byId.get(after.stepId)?.step ?? null) : null;
 	});
 	const next = $derived(nextUp.startsWith('Next ') ? nextTexts(nextUp.slice(5), nextStep) : [nextUp]);
-	const places = $derived(p.done ? [end] : placeTexts(plan, p.index));
+	/** These stay the same from frame to frame: the type is measured once a stretch. */
+	const index = $derived(p.index);
+	const done = $derived(p.done);
+	const places = $derived(done ? [end] : placeTexts(plan, index));
 	const last = $derived(runner.untilSign === null && p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
 	const move = $derived(runner.untilSign !== null ? signWords : wordsOf(told, p.event?.kind === 'transition' ? 'ready' : 'what'));
 	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));

@@ -1,4 +1,5 @@
 import type { Performer } from '$lib/core/perform/instruction/moment';
+import { whose } from '$lib/core/perform/instruction/words';
 import type { Side } from '$lib/core/atlas/places';
 
 /** The side in large letters, and what comes after it. The client's; before a mirror one's own. */
@@ -8,7 +9,7 @@ export function sideWords(
 	midline: boolean,
 	performer: Performer = 'client'
 ): [string, string] {
-	const whose = performer === 'self' ? 'your' : 'client’s';
-	if (side) return [side === 'left' ? 'Left' : 'Right', `${whose} ${side}${then ? `, then the ${then}` : ''}`];
+	if (side)
+		return [side === 'left' ? 'Left' : 'Right', `${whose(performer)} ${side}${then ? `, then the ${then}` : ''}`];
 	return midline ? ['Middle', 'both halves in one pass'] : ['Both', 'both at the same time'];
 }

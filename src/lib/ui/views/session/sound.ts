@@ -56,7 +56,6 @@ export class StageSound {
 	/** Clock of the card at the last look, and how many looks it has stood. */
 	#card = 0;
 	#stood = 0;
-	#silentTold = false;
 	/** What is said before it begins, and the beginning itself. */
 	#leading: ReturnType<typeof setTimeout>[] = [];
 
@@ -157,11 +156,10 @@ export class StageSound {
 		if (!audio || !this.#track.tones.length) return;
 		const stands = audio.state !== 'running' || audio.currentTime === this.#card;
 		this.#card = audio.currentTime;
+		if (!stands && this.#stood >= SILENT_LOOKS) this.options.onsilent?.(false);
 		this.#stood = stands ? this.#stood + 1 : 0;
 		if (this.#stood === SILENT_LOOKS) this.options.onsilent?.(true);
 		if (this.#stood >= SILENT_LOOKS) void audio.resume();
-		else if (!stands && this.#silentTold) this.options.onsilent?.(false);
-		this.#silentTold = this.#stood >= SILENT_LOOKS;
 	}
 
 	/** Lays the tones of the next seconds, and says what is due. */
