@@ -2,7 +2,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { closeSession } from './steps.mjs';
-import { begin, choose, drag, place, saved, mend, startSession, skipUntil } from './support';
+import { begin, choose, counting, drag, place, saved, mend, startSession, skipUntil } from './support';
 
 test('from an empty start to a session, what changed, and all of it back from a file', async ({ page }) => {
 	await begin(page);
@@ -75,7 +75,7 @@ test('from an empty start to a session, what changed, and all of it back from a 
 		await expect(page.getByRole('heading', { name: 'Collarbone' })).toBeVisible();
 		await page.keyboard.press('Space');
 		await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
-		await expect(page.locator('.count')).toHaveText('3');
+		await counting(page);
 		await page.keyboard.press('Space');
 		await page.reload();
 		await expect(page.getByRole('button', { name: /^Go on space/ })).toBeVisible();

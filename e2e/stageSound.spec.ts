@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginDemo, demoURL, expectAccessible } from './support';
+import { beginDemo, counting, demoURL, expectAccessible } from './support';
 
 test('it is guided by ear and by foot: tones are laid ahead, a busy page delays none; a pedal leads', async ({
 	page,
@@ -117,7 +117,7 @@ test('a browser that keeps silent and a pedal that is gone are said, over the he
 	);
 	await expect(page.getByRole('alert').filter({ hasText: 'The pedal “Foot 3” is not there any more' })).toBeVisible();
 	// The numeral goes on counting all the same.
-	await expect(page.locator('.count')).toHaveText('2');
+	await counting(page);
 	expect(await page.getByRole('button', { name: /^Pause space/ }).boundingBox()).toEqual(where);
 	await page.goto(demoURL);
 	await expect(page.getByText('keeps this page silent')).toBeHidden();

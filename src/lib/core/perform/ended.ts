@@ -1,6 +1,5 @@
 import { MOUTH_ENDS, toolRow } from '../vocabulary/vocabulary';
 import type { Step } from '../step/step.schema';
-import { STRAIGHT_AGAIN } from './ready';
 
 const isGloved = (step: Step | null): boolean => step?.tool !== undefined && toolRow(step.tool.id).worn;
 
@@ -8,7 +7,7 @@ const isGloved = (step: Step | null): boolean => step?.tool !== undefined && too
 export function endedWords(step: Step | null, before: Step | null): string[] {
 	if (!before) return [];
 	return [
-		before.posture !== 'neutral' && (step?.posture ?? 'neutral') === 'neutral' ? STRAIGHT_AGAIN : '',
+		before.posture !== 'neutral' && (step?.posture ?? 'neutral') === 'neutral' ? 'Head straight again' : '',
 		before.mouth !== 'closed' && (step?.mouth ?? 'closed') === 'closed' ? MOUTH_ENDS[before.mouth] : '',
 		before.eyes === 'open' && step?.eyes !== 'open' ? 'Eyes closed again' : '',
 		isGloved(before) && !isGloved(step) ? 'Gloves off' : ''

@@ -82,7 +82,8 @@ export function readThrough(
 		// What is said of a step stands with its beginning, also where a change comes first.
 		const { start } = plan.runs[said.of]!;
 		const opens = said.of === start + 1 && events[start]!.kind === 'transition';
-		const line = opens ? start : said.of;
+		// What is said on the way to the other side stands with that way.
+		const line = opens ? start : events[said.of - 1]?.kind === 'transition' ? said.of - 1 : said.of;
 		spokenOf.set(line, [...(spokenOf.get(line) ?? []), said]);
 	}
 	const lines = linesOf(plan, spokenOf);

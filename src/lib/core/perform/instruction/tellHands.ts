@@ -9,6 +9,8 @@ import { plural, refWords, sideCall, spokenTime } from './words';
 import { joined, levelText, secondsText, type Telling } from './telling';
 
 export function sideTold({ event, step, plan, placed }: Moment): Telling {
+	// Hands that are washed and tools that are cleaned have no side.
+	if (!step.places.length) return '';
 	const { side } = event;
 	const turns = turnsOf(side);
 	const other = step.side;

@@ -7,16 +7,16 @@ import { actWords } from '../supplies';
 import { capital } from '../../capital';
 import { LONG_PART_SECONDS } from '../longPart';
 import type { Moment } from './moment';
-import { ordinal, plural, refNames, refWords, spokenTime } from './words';
+import { ordinal, plural, refNames, refWords, sideCall, spokenTime } from './words';
 import { joined, secondsText, type Telling } from './telling';
 
-/** What is done before hands are laid on; else over to the other side. Only what is taken is said: the rest has its own words. */
+/** What is done before hands are laid on, and the side to go to. Only what is taken is said: the rest has its own words. */
 export function readyWords({ event, step, before, begins, crosses, plan }: Moment): Telling {
 	if (event.kind !== 'transition') return '';
 	const all = readyFor(step, begins ? before : step, plan.supplies);
-	const words = [crosses && 'Other side', ...all.map((r) => r.words)];
+	const words = [crosses && capital(sideCall(event.side, plan.performer)), ...all.map((r) => r.words)];
 	return {
-		words: joined(words) || 'Get ready',
+		words: joined(words),
 		say: joined(all.filter(({ kind }) => kind === 'contact').map((r) => r.words))
 	};
 }

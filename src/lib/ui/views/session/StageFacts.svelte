@@ -116,7 +116,8 @@
 			gap: 0;
 		}
 		b {
-			font-size: min(var(--large), 48cqh, 19cqw);
+			font-size: min(var(--large), 48cqh, 20.4cqw);
+			letter-spacing: -0.03em;
 			line-height: 1;
 		}
 	}

@@ -79,7 +79,7 @@
 			padding: 0;
 			border: 0;
 		}
-		li:not(.empty)::after {
+		li:not(.empty):has(~ li:not(.empty))::after {
 			content: ' · ';
 		}
 		.now {

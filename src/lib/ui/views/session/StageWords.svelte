@@ -102,7 +102,7 @@
 	const done = $derived(p.done);
 	const places = $derived(done ? [end] : placeTexts(plan, index));
 	const last = $derived(runner.untilSign === null && p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
-	const move = $derived(runner.untilSign !== null ? signWords : wordsOf(told, p.event?.kind === 'transition' ? 'ready' : 'what'));
+	const move = $derived(runner.untilSign !== null ? signWords : p.event?.kind === 'transition' ? wordsOf(told, 'ready') || 'Get ready' : wordsOf(told, 'what'));
 	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));
 	const first = $derived(
 		[
@@ -228,6 +228,7 @@
 		width: auto;
 	}
 	.waves {
+		padding-top: 10px;
 		overflow: hidden;
 	}
 	.count {
@@ -278,7 +279,8 @@
 			font-size: 17px;
 		}
 		.big {
-			grid-template-columns: minmax(0, 0.42fr) minmax(0, 1fr);
+			grid-template-columns: minmax(0, 0.35fr) minmax(0, 1fr);
+			gap: 4px;
 		}
 		.numbers {
 			flex-direction: column;
@@ -287,7 +289,7 @@
 			font-size: min(70cqh, 30cqw, 114px);
 		}
 		.count.two {
-			font-size: min(56cqh, 23cqw, 88px);
+			font-size: min(56cqh, 22cqw, 88px);
 		}
 		.beside {
 			padding: 0.15em 0 0;

@@ -8,15 +8,20 @@ const STEP_SECONDS = 0.01;
 let pageMs = 0;
 let looks: (() => void)[] = [];
 const laid: { at: number; laidMs: number; takenBack: boolean }[] = [];
+/** Where the card's clock stands still, silent as it may be; and how often it was woken. */
+let stands: number | null = null;
+let resumed = 0;
 const heardMs = (at: number) => (1000 * at) / FAST;
 class Card {
 	state = 'running';
 	destination = {};
 	get currentTime() {
-		return Math.floor((FAST * pageMs) / 1000 / STEP_SECONDS) * STEP_SECONDS;
+		return stands ?? Math.floor((FAST * pageMs) / 1000 / STEP_SECONDS) * STEP_SECONDS;
 	}
 	getOutputTimestamp = () => ({ contextTime: this.currentTime, performanceTime: heardMs(this.currentTime) });
-	resume = async () => {};
+	resume = async () => {
+		resumed++;
+	};
 	close = async () => {};
 	createGain = () => ({
 		gain: { setValueAtTime() {}, linearRampToValueAtTime() {}, exponentialRampToValueAtTime() {} },
@@ -39,7 +44,7 @@ class Card {
 	}
 }
 beforeEach(() => {
-	[pageMs, looks] = [0, []];
+	[pageMs, looks, stands, resumed] = [0, [], null, 0];
 	laid.length = 0;
 	vi.stubGlobal('AudioContext', Card);
 	vi.stubGlobal('document', { hidden: false });
@@ -86,4 +91,30 @@ test('a pause takes back what lies ahead; it goes on with the beat where it is',
 		.filter((t) => !t.takenBack && heardMs(t.at) >= pageMs - 20)
 		.map((t) => Math.round(heardMs(t.at) - pageMs));
 	expect(next.map((ms) => Math.round(ms / 1000) + 0)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+});
+
+test('a card that stands still is told within a second and woken, and told again when it goes on, which costs no second gap', () => {
+	const told: { silent: boolean; ms: number }[] = [];
+	const onsilent = (silent: boolean) => told.push({ silent, ms: pageMs });
+	const sound = new StageSound({ rate: () => 1, volume: () => 1, onsilent });
+	sound.wake();
+	sound.follow(beats(60));
+	sound.play(0);
+	for (let i = 0; i < 20; i++) look(250);
+	expect(told).toEqual([]);
+	const [from, woken] = [pageMs, resumed];
+	stands = FAST * (from / 1000);
+	for (let i = 0; i < 12; i++) look(250);
+	expect(told.map(({ silent }) => silent)).toEqual([true]);
+	expect(told[0]!.ms - from).toBeLessThanOrEqual(1000);
+	expect(resumed).toBeGreaterThan(woken);
+	const back = pageMs;
+	stands = null;
+	for (let i = 0; i < 20; i++) look(250);
+	expect(told.map(({ silent }) => silent)).toEqual([true, false]);
+	expect(told[1]!.ms - back).toBeLessThanOrEqual(250);
+	// From then on each beat is there once.
+	const heard = laid.filter((t) => !t.takenBack && heardMs(t.at) > back + 500 && heardMs(t.at) < pageMs);
+	const beatsAt = heard.map((t) => Math.round(heardMs(t.at) / 1000));
+	expect(beatsAt.toSorted((a, b) => a - b)).toEqual([9, 10, 11, 12, 13]);
 });
