@@ -230,7 +230,12 @@
 	});
 </script>
 
-<div class="stage bg-paper {runner.begun ? 'working' : ''}" bind:clientWidth={width} bind:clientHeight={height}>
+<div
+	class="stage bg-paper {runner.begun ? 'working' : ''}"
+	class:crowded={alerts.length > 3}
+	bind:clientWidth={width}
+	bind:clientHeight={height}
+>
 	<header class="head border-hair flex min-w-0 items-center gap-x-1 border-b px-1 text-[13px] sm:gap-x-4 sm:px-3 sm:text-[15px]">
 		<SessionLine at="perform" to={parts} why={{ after: 'it follows when this is ended' }} />
 		<p class="min-w-0 flex-1 truncate text-right max-sm:hidden">
@@ -304,7 +309,7 @@
 </div>
 
 <style>
-	/* The window is filled exactly: the controls never leave it, and nothing moves when a step changes. */
+	/* The window is filled exactly: under many limits the map gives way, and what is read does not; the controls never leave it, and nothing moves when a step changes. */
 	.stage {
 		position: relative;
 		display: grid;
@@ -341,7 +346,7 @@
 				'head' auto
 				'band' auto
 				'map' minmax(0, 1fr)
-				'words' minmax(0, 1.36fr)
+				'words' minmax(44dvh, 1.36fr)
 				'horizon' auto
 				'controls' auto / minmax(0, 1fr);
 		}
@@ -356,8 +361,14 @@
 		.stage {
 			grid-template-rows: auto auto minmax(60px, 1fr) auto 40px auto;
 		}
+		.stage.crowded {
+			grid-template-rows: auto auto minmax(48px, 1fr) auto 22px auto;
+		}
 	}
 	@media (max-height: 560px) {
+		.stage {
+			grid-template-columns: 24% minmax(0, 1fr);
+		}
 		.horizon {
 			height: 0;
 		}

@@ -121,6 +121,18 @@
 			line-height: 1;
 		}
 	}
+	/* In a low window side and pressure stand beside one another. */
+	@media (max-height: 560px) {
+		.facts {
+			grid-auto-flow: column;
+			grid-auto-columns: max-content;
+			align-content: center;
+			gap: 20px;
+		}
+		b {
+			font-size: min(var(--large), 100cqh, 11cqw);
+		}
+	}
 	.act {
 		display: block;
 		max-height: 55cqh;

@@ -102,7 +102,9 @@
 	const done = $derived(p.done);
 	const places = $derived(done ? [end] : placeTexts(plan, index));
 	const last = $derived(runner.untilSign === null && p.event?.kind === 'work' && p.reps > 2 && p.rep === p.reps);
-	const move = $derived(runner.untilSign !== null ? signWords : p.event?.kind === 'transition' ? wordsOf(told, 'ready') || 'Get ready' : wordsOf(told, 'what'));
+	const move = $derived(
+		runner.untilSign !== null ? signWords : p.event?.kind === 'transition' ? wordsOf(told, 'ready') || 'Get ready' : wordsOf(told, 'what')
+	);
 	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));
 	const first = $derived(
 		[
@@ -309,7 +311,10 @@
 			font-size: 15px;
 		}
 		.big {
-			grid-template-columns: minmax(0, 0.7fr) minmax(0, 1fr);
+			grid-template-columns: minmax(0, 0.4fr) minmax(0, 1fr);
+		}
+		.count {
+			font-size: min(112cqh, 18cqw);
 		}
 	}
 </style>
