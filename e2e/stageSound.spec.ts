@@ -68,6 +68,9 @@ test('it is guided by ear and by foot: tones are laid ahead, a busy page delays 
 	const tones = (await laid()).filter((t) => !t.stopped).sort((x, y) => x.at - y.at);
 	expect(tones.filter((t) => t.ahead < -0.05)).toEqual([]);
 	for (const [i, { at }] of tones.slice(1).entries()) expect(at - tones[i]!.at).toBeGreaterThan(0.05);
+	// After a correction it is said where one is.
+	await page.keyboard.press('ArrowUp');
+	await expect.poll(said).toContainEqual(expect.stringMatching(/^One more.*\. both sides\. \d+ of \d+$/));
 	// A foot in another window.
 	const pedal = await context.newPage();
 	await pedal.goto(`${demoURL}/settings/guidance`);

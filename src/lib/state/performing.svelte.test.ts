@@ -16,6 +16,8 @@ const disk = (sequence: Sequence) => ({
 	sequence,
 	plans: new Map([[snapshotOf(sequence).id, sequence]])
 });
+/** What was said, and whether it is followed by where one is. */
+const told: string[] = [];
 const perform = (store: ReturnType<typeof disk>) =>
 	new Performing({
 		sequence: store.sequence,
@@ -25,6 +27,7 @@ const perform = (store: ReturnType<typeof disk>) =>
 		now: () => ms,
 		waits: () => 'never',
 		onlog: (event) => store.log.push(event),
+		onsaid: (words, corrected) => told.push(`${words}${corrected ? ' And where one is.' : ''}`),
 		plans: store.plans,
 		onchange: (next) => {
 			store.sequence = next;
@@ -49,10 +52,13 @@ test('one more while working: it is said, logged, offered on the other side, and
 	run(p, 7);
 	p.more();
 	expect(p.said).toBe('One more, client’s left.');
+	expect(told.at(-1)).toBe('One more, client’s left. And where one is.');
+	p.note('tender');
+	expect(told.at(-1)).toBe(p.said);
 	expect(p.uneven).toMatchObject({ side: 'right', missing: 1 });
 	p.even();
 	expect(p.uneven).toBeNull();
-	expect(store.log.filter((e) => e.kind === 'mark').map((e) => e.mark)).toEqual(['more', 'evened']);
+	expect(store.log.filter((e) => e.kind === 'mark').map((e) => e.mark)).toEqual(['more', 'tender', 'evened']);
 	run(p, 100);
 	expect(p.runner.position.done).toBe(true);
 	const { done } = { done: p.runner.done() };

@@ -30,8 +30,8 @@ interface Options {
 	readonly onlog: (event: RunEvent) => void;
 	/** The sequence goes on otherwise from now on: it is kept before the next line of the log. */
 	readonly onchange: (next: Sequence) => void;
-	/** What is said of a change: it is spoken too, where there is a voice. */
-	readonly onsaid?: (words: string) => void;
+	/** What is said of a change: it is spoken too, where there is a voice; after a correction with where one is now. */
+	readonly onsaid?: (words: string, corrected: boolean) => void;
 	/** Seconds that were heard by now, by the clock of the sound card. */
 	readonly heard?: () => number | null;
 	/** Plans that were in force before a change, by their snapshots: those of a log that was begun earlier. */
@@ -119,9 +119,9 @@ export class Performing {
 		return uneven && !this.#left.has(uneven.origin) ? uneven : null;
 	});
 
-	say(words: string): void {
+	say(words: string, corrected = false): void {
 		this.said = words;
-		this.#options.onsaid?.(words);
+		this.#options.onsaid?.(words, corrected);
 	}
 
 	/** Whether something that is asked for is meant, and not the bounce of a switch. */
@@ -161,7 +161,7 @@ export class Performing {
 		const was = this.sequence;
 		this.#goOn(adapted.sequence, adapted.judgement);
 		this.#note(mark, adapted.said, was);
-		this.say(adapted.said);
+		this.say(adapted.said, true);
 		this.look();
 		return true;
 	}

@@ -86,7 +86,8 @@
 					}
 				},
 				onchange: (next) => keep(next),
-				onsaid: (words) => app.settings?.voice !== 'none' && sound.say(words)
+				onsaid: (words, corrected) =>
+					app.settings?.voice !== 'none' && sound.say(corrected && runner.playing ? `${words} ${whereWords(plan, runner.position)}` : words)
 			})
 	);
 	const runner = performing.runner;
