@@ -8,16 +8,24 @@ import type { Sequence } from '../sequence/sequence.schema';
 export interface Routine {
 	readonly id: string;
 	readonly text: string;
-	/** Worked out by hand from counts and paces. */
-	readonly seconds: number;
-	/** What is said of it, as rule and step number. */
+	/** Worked out by hand from counts and paces; null where it was not. */
+	readonly seconds: number | null;
+	/** What is advised of it, and what is cautioned against, as rule and step number. */
 	readonly finds: readonly string[];
+	readonly cautions: readonly string[];
 }
 
 /** Reads a routine: what is known of it stands in comments at its head. */
 export function routineOf(id: string, text: string): Routine {
 	const notes = (word: string) => [...text.matchAll(new RegExp(`^# ${word} (.+)$`, 'gm'))].map((m) => m[1]!.trim());
-	return { id, text, seconds: Number(notes('seconds')[0]), finds: notes('finds').sort() };
+	const seconds = notes('seconds')[0];
+	return {
+		id,
+		text,
+		seconds: seconds === undefined ? null : Number(seconds),
+		finds: notes('finds').sort(),
+		cautions: notes('cautions').sort()
+	};
 }
 
 /**

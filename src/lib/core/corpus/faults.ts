@@ -5,6 +5,8 @@ export interface Fault {
 	readonly in: string;
 	/** A piece of the text, and what stands there instead. */
 	readonly change: readonly [from: string, to: string];
+	/** What follows from it, and is graver than the rule that names it. */
+	readonly also?: readonly string[];
 }
 
 /** What practitioners get wrong, one at a time, in routines that are otherwise sound. */
@@ -141,7 +143,8 @@ export const FAULTS: readonly Fault[] = [
 	{
 		rule: 'jaw-short',
 		in: 'nape-pregnant',
-		change: ['drain chin > jawline > under-jaw > n:submandibular, 6', 'drain chin > jawline, 6']
+		change: ['drain chin > jawline > under-jaw > n:submandibular, 6', 'drain chin > jawline, 6'],
+		also: ['stranded']
 	},
 	{
 		rule: 'jaw-short',
@@ -191,7 +194,7 @@ export const FAULTS: readonly Fault[] = [
 		in: 'nape-tape-fan',
 		change: [
 			'fix submental, no movement, with tape, 30 s, strip 60 × 40 mm anchor n:submandibular held 10 mm for 3 h first wear, choice tapes fan\nfix marionette, no movement, with tape, 30 s each side, strip 20 × 10 mm for 3 h first wear, choice tapes squares',
-			'fix marionette, no movement, with tape, 30 s each side, strip 20 × 10 mm for 3 h first wear\nfix nasolabial, no movement, with tape, 30 s each side, strip 20 × 10 mm for 3 h first wear'
+			'fix marionette, no movement, with tape, 30 s each side, strip 20 × 10 mm for 3 h first wear\nfix buccal, no movement, with tape, 30 s each side, strip 20 × 10 mm for 3 h first wear'
 		]
 	},
 	{
@@ -329,5 +332,144 @@ export const FAULTS: readonly Fault[] = [
 		in: 'rise-cheekbone-tide',
 		change: ['three fingers, hand over hand, 20 each side', 'three fingers, hand over hand, 30 each side, 4 lanes']
 	},
-	{ rule: 'film-spent', in: 'release-masseter-deep', change: ['glide light-oil 1 ml', 'glide light-oil 2 drops'] }
+	{ rule: 'film-spent', in: 'release-masseter-deep', change: ['glide light-oil 1 ml', 'glide light-oil 2 drops'] },
+
+	// All that is pressed at one moment, on every side, and what is for later.
+	{
+		rule: 'neck-both-sides',
+		in: 'release-masseter-deep',
+		change: [
+			'release temple,',
+			'release sternocleidomastoid, two fingers, press hold, medium, 20 s left only, beside sternocleidomastoid:right\n.. because "fuller there"\nrelease temple,'
+		]
+	},
+	{
+		rule: 'neck-both-sides',
+		in: 'release-inside',
+		change: [
+			'release buccal,',
+			'release sternocleidomastoid, two fingers, press hold, medium, 20 s each side, beside sternocleidomastoid:left\nrelease buccal,'
+		]
+	},
+	{
+		rule: 'throat-cap',
+		in: '19',
+		change: [
+			'fingers split at the jaw, stroke, medium, 7 to 10 each side',
+			'fingers split at the jaw, stroke, medium, 7 to 10 each side, support at throat'
+		]
+	},
+	{
+		rule: 'tape-on-oil',
+		in: 'release-frown-tape',
+		change: [
+			'cleanse forehead-medial + glabella, of skin, sweep, with cloth, 30 s',
+			'cleanse forehead-medial + glabella, of skin, sweep, with cloth, 30 s left only\n.. because "it was forgotten"'
+		]
+	},
+	{
+		rule: 'no-glide',
+		in: '01',
+		change: [
+			'prepare, glide light-oil 20 drops, 20 s',
+			'prepare zygoma + malar + nose-wing + temple + preauricular + ear, glide light-oil 20 drops, 20 s left only\n.. because "so far"'
+		]
+	},
+	{
+		rule: 'tape-removal',
+		in: 'release-frown-tape',
+		change: [
+			'cleanse glabella, of skin, press hold, 5 min, later',
+			'cleanse glabella, of skin, press hold, 20 s, later'
+		]
+	},
+	{
+		rule: 'tape-removal',
+		in: 'release-frown-tape',
+		change: ['cleanse glabella, of skin, press hold, 5 min, later', 'cleanse glabella, of skin, press hold, 5 min']
+	},
+	{
+		rule: 'tape-removal',
+		in: 'release-frown-tape',
+		change: ['\ncleanse glabella, of skin, press hold, 5 min, later', '']
+	},
+	{
+		rule: 'eye-cap',
+		in: 'release-frown-tape',
+		change: ['5 min, later', '5 min, later\nrelease upper-eyelid, ring finger, press hold, medium, 20 s, later']
+	},
+	{
+		rule: 'edge-cap',
+		in: '09',
+		change: [
+			'comb 15°, stationary circle, light, 10 s each side',
+			'comb 15°, stationary circle, medium, 10 s each side'
+		]
+	},
+
+	// Dry drainage is judged as any other.
+	{ rule: 'closing-pump', in: '15', change: ['close n:terminus, stationary circle, 8 to 10, pace 1 s\n', ''] },
+	{
+		rule: 'outlet-closed',
+		in: '15',
+		change: ['open n:terminus, stationary circle, 8 to 10 each side\n', '']
+	},
+	{
+		rule: 'receiver-closed',
+		in: '15',
+		change: ['open n:submandibular, 8 to 10\n', '']
+	},
+	{
+		rule: 'neck-first',
+		in: '15',
+		change: [
+			'drain sternocleidomastoid > supraclavicular > n:terminus, flat hand, stretch the skin, light, 5 over all each side\n.. why "The skin is stretched, not slid over."\n',
+			''
+		]
+	},
+	{
+		rule: 'against-drainage',
+		in: '15',
+		change: [
+			'drain forehead-medial > forehead-lateral > temple > preauricular > n:preauricular',
+			'drain n:preauricular > preauricular > temple > forehead-lateral > forehead-medial'
+		]
+	},
+	{
+		rule: 'stranded',
+		in: '15',
+		change: ['outer-canthus > temple > preauricular > n:preauricular, ring finger', 'outer-canthus, ring finger']
+	},
+	{
+		rule: 'stranded',
+		in: 'crown-sinus',
+		change: [
+			'drain postauricular > sternocleidomastoid > supraclavicular, flat hand, 6 each side',
+			'drain postauricular > sternocleidomastoid > supraclavicular, flat hand, 6 left only\n.. because "fuller there"'
+		]
+	},
+	{
+		rule: 'opening-missing',
+		in: 'outlet-harbour-morning',
+		change: ['open armpit, flat hand, 5\n', '']
+	},
+
+	// The school's own ways.
+	{
+		rule: 'nape-missing',
+		in: 'nape-double-chin',
+		change: [
+			'release nape, pinch grip, knead, medium, 40 s midline, pace 2 s\nrelease nape, three pads, pinned circle, medium, 10, pace 0.7 s\ndrain nape > supraclavicular > n:terminus, flat hand, 6\n',
+			'drain sternocleidomastoid > supraclavicular > n:terminus, flat hand, 6 each side\n'
+		]
+	},
+	{ rule: 'drain-policy', in: '01', change: ['links policy\n', ''] },
+	{
+		rule: 'middle-twice',
+		in: '05',
+		change: [
+			'lift nose-wing > malar > zygoma > temple, hand over hand',
+			'lift chin, flat hand, lift hold, medium, 5 s\nlift nose-wing > malar > zygoma > temple, hand over hand'
+		]
+	}
 ];

@@ -4,7 +4,7 @@ import { readThrough } from '../perform/readThrough';
 import { CONTEXT } from '../testing';
 import { sequenceOfText } from './corpus';
 
-const directory = new URL('./practised/', import.meta.url);
+const directory = new URL('./routines/', import.meta.url);
 const textOf = (id: string) => readFileSync(new URL(`${id}.txt`, directory), 'utf8');
 
 /**
@@ -102,7 +102,11 @@ const MUST: Record<string, readonly Must[]> = {
 };
 
 test('every routine is asked', () => {
-	expect(readdirSync(directory).map((f) => f.replace('.txt', ''))).toEqual(Object.keys(MUST).sort());
+	expect(
+		readdirSync(directory)
+			.map((f) => f.replace('.txt', ''))
+			.filter((f) => /^\d/.test(f))
+	).toEqual(Object.keys(MUST).sort());
 });
 
 describe.each(Object.entries(MUST))('routine %s', (id, must) => {

@@ -195,3 +195,27 @@ describe('a sequence in the words of the model', () => {
 		);
 	});
 });
+
+describe('skin that is stretched and let go along a way', () => {
+	const dry = (change: Partial<Step> = {}) =>
+		planOfSequence(
+			sequenceOf([
+				step('a', ['chin', 'jawline', 'n:submandibular'], {
+					motion: 'skin-stretch',
+					dose: { kind: 'reps', min: 5, target: 5, max: 5 },
+					...change
+				})
+			]),
+			CONTEXT
+		).programme.filter((op) => op.technique !== 'rest');
+	test('carries fluid in a drain: as a stroke does, over the whole way or on to the next place', () => {
+		const over = dry({ doseAt: 'over-all' });
+		expect(over.map((op) => op.technique)).toEqual(['stroke']);
+		const each = dry({ doseAt: 'each-place' });
+		expect(each.map((op) => op.technique)).toEqual(['stroke', 'stroke', 'hold']);
+	});
+	test('in any other aim, or over places that do not touch, it stays where it is', () => {
+		for (const op of [...dry({ aim: 'release' }), ...dry({ places: ['chin', 'temple'] })])
+			expect(op.technique).toBe('hold');
+	});
+});

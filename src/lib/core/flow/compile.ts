@@ -2,7 +2,7 @@ import { otherSide, ownSideOf, placeOf, type PlaceRef, type Side } from '../atla
 import { expand, type ExpandContext, type TimedEvent } from '../sequence/expand';
 import { fillPath, type CheekRoute } from '../atlas/route';
 import { stepsOf, type PlacedStep } from '../sequence/walk';
-import { endPlace } from '../step/levelsOf';
+import { carriesAlong, endPlace } from '../step/levelsOf';
 import { partAs } from '../step/parts';
 import { isStationary } from '../vocabulary/vocabulary';
 import type { Sequence } from '../sequence/sequence.schema';
@@ -76,6 +76,13 @@ function withoutRepeats({ refs, levels }: PathPart): PathPart {
 		: { refs: refs.filter((_, i) => keep[i]), levels: levels.filter((_, i) => keep[i]) };
 }
 
+/** Skin that is stretched at one place of a way and let go leads on to the next one. */
+function onwards({ places, levels }: TimedEvent, step: Step): PathPart {
+	if (places.length !== 1) return { refs: places, levels };
+	const next = step.places[step.places.indexOf(places[0]!) + 1];
+	return next ? { refs: [places[0]!, next], levels: [levels[0]!, levels[0]!] } : { refs: places, levels };
+}
+
 class PlanWriter {
 	readonly steps: ProgrammeStep[] = [];
 	readonly leftOut: LeftOut[] = [];
@@ -107,12 +114,18 @@ class PlanWriter {
 	}
 
 	#work(event: TimedEvent, step: Step, deep: boolean, origin: number): void {
-		const back = event.direction === 'back';
-		const part = withoutRepeats({
-			refs: back ? [...event.places].reverse() : event.places,
-			levels: back ? [...event.levels].reverse() : event.levels
-		});
-		const wanted = mappingOf(step.motion).technique!;
+		const carries = carriesAlong(step);
+		// The other way round on a place does not lead the way back.
+		const back = event.direction === 'back' && !carries;
+		const part = withoutRepeats(
+			carries
+				? onwards(event, step)
+				: {
+						refs: back ? [...event.places].reverse() : event.places,
+						levels: back ? [...event.levels].reverse() : event.levels
+					}
+		);
+		const wanted = carries ? 'stroke' : mappingOf(step.motion).technique!;
 		const technique = wanted === 'stroke' && part.refs.length < 2 ? 'hold' : wanted;
 		const { side, reps, paceSeconds } = event;
 		if (technique === 'pump') return this.#pump(event, step, part, deep, origin);

@@ -20,8 +20,9 @@ const BY_KIND: Record<NonNullable<MotionRow['flow']> | 'unknown', string> = {
 
 /** What the model makes of a motion. One that slides over one place only is a hold: there is nowhere to carry to. */
 export function mappingOf(motion: Motion): MotionMapping {
-	const { flow } = motionRow(motion);
-	return { technique: flow, why: BY_KIND[flow ?? 'unknown'] };
+	const { flow, carries } = motionRow(motion);
+	const along = carries ? '; set along a way in a drain it carries fluid as a stroke does' : '';
+	return { technique: flow, why: BY_KIND[flow ?? 'unknown'] + along };
 }
 
 /** Why a move, or a part of it, is not in the model's programme. */

@@ -161,7 +161,7 @@ function follow(
 	events: readonly TimedEvent[],
 	byId: ReadonlyMap<string, PlacedStep>,
 	working: Working,
-	onstep: (skin: Skin, step: Step, event: TimedEvent) => void,
+	onbegin: (skin: Skin, step: Step, event: TimedEvent) => void,
 	onend?: (skin: Skin, event: TimedEvent) => void
 ): void {
 	const skin = new Skin();
@@ -179,9 +179,9 @@ function follow(
 			begun.add(step.id);
 			const medium = mediumOf(step, sequence, working);
 			if (medium) apply(skin, step, medium, sequence.media, event.startSeconds, worked);
-			if (step.tape?.skin) skin.clean(keysOf(step.places, sidesOf(event.side), worked));
-			onstep(skin, step, event);
 		}
+		if (step.tape?.skin) skin.clean(keysOf(step.places, sidesOf(event.side), worked));
+		onbegin(skin, step, event);
 		if (step.aim === 'cleanse' && step.target !== 'hands' && step.target !== 'tool')
 			skin.clean(keysOf(event.places, sidesOf(event.side), worked));
 		if (event.kind === 'work' && needsFilm(step)) wear(skin, step, event, working);
@@ -203,6 +203,12 @@ export interface FilmFacts {
 	readonly oiled: ReadonlyMap<string, PlaceRef>;
 }
 
+/** Whether a step begins on a side or a way on which it was not yet: what slides on there has worn its own film. */
+function isNew(known: Set<string>, step: Step, event: TimedEvent): boolean {
+	const key = `${step.id} ${event.side} ${event.lane} ${event.part} ${event.places.join()}`;
+	return !known.has(key) && known.add(key) !== undefined;
+}
+
 /** Where the film is missing, and where it is in the way. */
 export function filmFactsOf(
 	sequence: Sequence,
@@ -210,18 +216,22 @@ export function filmFactsOf(
 	byId: ReadonlyMap<string, PlacedStep>,
 	working: Working
 ): FilmFacts {
-	const dry: DryStep[] = [];
+	// Each side, lane and way back is looked at as it begins; what is found first is told of the step.
+	const dry = new Map<string, DryStep>();
 	const oiled = new Map<string, PlaceRef>();
+	const known = new Set<string>();
 	follow(sequence, events, byId, working, (skin, step, event) => {
-		const found = needsFilm(step) ? tooDry(skin, step, event, working) : null;
-		if (found) dry.push(found);
-		if (!wantsDrySkin(step)) return;
+		if (needsFilm(step) && !dry.has(step.id) && isNew(known, step, event)) {
+			const found = tooDry(skin, step, event, working);
+			if (found) dry.set(step.id, found);
+		}
+		if (!wantsDrySkin(step) || oiled.has(step.id)) return;
 		const oily = keysOf(event.places, sidesOf(event.side)).find(
 			(k) => skin.at(k, event.startSeconds) > working.oilyShare * working.fullFilmUlCm2
 		);
 		if (oily !== undefined) oiled.set(step.id, zoneOfKey(oily));
 	});
-	return { dry, oiled };
+	return { dry: [...dry.values()], oiled };
 }
 
 /** The film over time, to be drawn. */

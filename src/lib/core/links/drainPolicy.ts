@@ -51,6 +51,20 @@ const movesOf = (sequence: Sequence): Step[] =>
 		.map((s) => s.step)
 		.filter(leavesFluid);
 
+/** The moves on the face after which the school drains, in runs: each move, those of a zone or a region, or all of them. */
+export function runsToDrain(sequence: Sequence): readonly (readonly Step[])[] {
+	const { drainPolicy } = sequence.school;
+	const moves = movesOf(sequence);
+	if (drainPolicy === 'end') return moves.length ? [moves] : [];
+	const runs: Step[][] = [];
+	for (const step of moves) {
+		const last = runs.at(-1);
+		if (last && RUN_OF[drainPolicy](last[0]!) === RUN_OF[drainPolicy](step)) last.push(step);
+		else runs.push([step]);
+	}
+	return runs;
+}
+
 /** Whether a step takes what waits to an outlet: a stroke or a link that ends there. */
 const reachesOutlet = (step: Step): boolean =>
 	isOutlet(placeOf(step.end.kind === 'link' ? step.end.places.at(-1)! : (step.places.at(-1) ?? 'ear'))) &&

@@ -102,10 +102,10 @@ export function readStep(
 	// Ways of lanes are counted, unless the line counts them; then the two must agree.
 	if (said.has('laneWays') && !said.has('lanes')) step = { ...step, lanes: step.laneWays!.length + 1 };
 	if (context.version === 1) step = asInVersion1(step, said);
-	if (context.inBlock && step.side !== undefined)
+	if (context.inBlock && step.side !== undefined && step.side !== 'midline')
 		throw misreadOf(
 			'side',
-			'a step of this block has no side of its own: the block is done side by side',
+			'a step of this block has no side of its own but midline: the block is done side by side',
 			spans,
 			head!
 		);

@@ -22,11 +22,15 @@ export const THROAT_CAP: Level = 1;
 export const NODE_CAP: Level = 1;
 const EYE_ZONES: readonly string[] = ['upper-eyelid', 'lower-eyelid', 'inner-canthus', 'outer-canthus'];
 
-/** A stone's edge presses deeper than a hand: one level less, never below 1 (on the eyelids 0). */
-const throughEdge = (cap: Cap): Cap => ({
-	...cap,
-	level: (cap.reason === 'eye' ? 0 : Math.max(1, cap.level - 1)) as Level
-});
+/**
+ * A stone's edge presses deeper than a hand: one level less, never below 1 (on the eyelids 0). Where only the edge makes the
+ * difference, the edge is the reason.
+ */
+function throughEdge(cap: Cap): Cap[] {
+	const level = (cap.reason === 'eye' ? 0 : Math.max(1, cap.level - 1)) as Level;
+	if (cap.severity === 'stop') return [{ ...cap, level }];
+	return level < cap.level ? [cap, { reason: 'edge', level, severity: cap.severity }] : [cap];
+}
 
 /** All caps of a step at one of its places, the lowest first. */
 export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
@@ -44,12 +48,22 @@ export function capsAt(step: Step, ref: PlaceRef, school: School): Cap[] {
 	if (reason) caps.push({ reason, level: school.caps[reason], severity: 'caution' });
 	const edge = step.tool !== undefined && toolRow(step.tool.id).edged && step.tool.edge !== undefined;
 	if (edge && !caps.length) caps.push({ reason: 'edge', level: 4, severity: 'caution' });
-	const seen = edge ? caps.map(throughEdge) : caps;
+	const seen = edge ? caps.flatMap(throughEdge) : caps;
 	return seen.sort((a, b) => a.level - b.level || (a.severity === 'stop' ? -1 : 1));
 }
 
 /** The binding cap at a place, or null where only comfort limits. */
 export const capAt = (step: Step, ref: PlaceRef, school: School): Cap | null => capsAt(step, ref, school)[0] ?? null;
+
+/** What a hand may hurt that only holds against the work: it presses as firmly as that. */
+const HELD: readonly CapReason[] = ['eye', 'throat', 'neck'];
+/** Caps of the other hand, where it holds against the work on a place that is thin-skinned or lies over the carotid. */
+export function capsHeld(step: Step, school: School): Cap[] {
+	const holds = step.support?.place;
+	if (!holds) return [];
+	const held: Step = { ...step, places: [holds], motion: 'press-hold', contact: 'flat-hand', tool: undefined };
+	return capsAt(held, holds, school).filter(({ reason }) => HELD.includes(reason));
+}
 
 /** The highest level at which none of these places hurts: what a fix may set. */
 export function safeLevel(step: Step, places: readonly PlaceRef[], wanted: Level, school: School): Level {

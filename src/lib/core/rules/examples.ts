@@ -1,5 +1,5 @@
 import { along, BOTH, EACH, oil, open, ROUTE, usual, WASH } from './exampleParts';
-import { StoredSequenceSchema, type Sequence } from '../sequence/sequence.schema';
+import { StoredSequenceSchema, type Block, type Sequence } from '../sequence/sequence.schema';
 import { sequenceFromSpec, type Row } from '../template/spec';
 import type { School, SchoolId } from '../school/school.schema';
 import { PreferencesSchema, type Preferences } from '../client/person.schema';
@@ -24,6 +24,8 @@ interface Example {
 	readonly licence?: Licence;
 	readonly medium?: string;
 	readonly orientation?: Sequence['orientation'];
+	/** Done one side after the other, as a block. */
+	readonly sides?: Block['sides'];
 	/** A second phase after a place where a short version may end. */
 	readonly then?: readonly Row[];
 }
@@ -178,8 +180,18 @@ const EXAMPLES: Record<string, Example> = {
 	'tape-opposed': {
 		rows: [
 			along('lay-tape', 'marionette', { tape: { ...TAPE, wearHours: 3 } }),
-			along('lay-tape', 'nasolabial', { tape: { ...TAPE, wearHours: 3 } })
+			along('lay-tape', 'buccal', { tape: { ...TAPE, wearHours: 3 } })
 		]
+	},
+	'tape-removal': { rows: [along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })] },
+	'middle-twice': { rows: [along('light-stroke', 'chin', BOTH)], sides: { each: true, first: 'left' } },
+	'nape-missing': {
+		rows: [along('light-stroke', 'chin jawline under-jaw n:submandibular', BOTH)],
+		school: 'nape-first'
+	},
+	'drain-policy': {
+		rows: [along('cheek-heel', 'buccal malar zygoma', BOTH)],
+		school: 'rise-and-drain'
 	},
 	'tape-in-school': {
 		rows: [along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })],
@@ -234,7 +246,7 @@ export function exampleOf(ruleId: string): Sequence {
 	const { rows, then, school = 'outlet-first', performer = 'client', minutes = 30, orientation = 'facing' } = example;
 	const medium = example.medium ? { id: example.medium, ml: 0.5 } : null;
 	const phases = [
-		{ title: 'Work', rows, exitAfter: then !== undefined },
+		{ title: 'Work', rows, sides: example.sides, exitAfter: then !== undefined },
 		...(then ? [{ title: 'More', rows: then }] : [])
 	];
 	const sequence = sequenceFromSpec(

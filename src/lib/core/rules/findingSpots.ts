@@ -1,8 +1,8 @@
-import { isZone, placeOf, type Side } from '../atlas/places';
+import { isZone, ownSideOf, placeOf, type Side } from '../atlas/places';
 import type { ZoneId } from '../atlas/zones';
 import type { Severity } from '../school/school.schema';
 import type { Judgement } from './judge';
-import { graver } from './rule';
+import { graver, type Finding } from './rule';
 
 /** Findings of a zone and side: how many, and the gravest of them. */
 export interface FindingSpot {
@@ -18,16 +18,23 @@ export interface FindingSpot {
  */
 export function findingSpots({ findings, context }: Pick<Judgement, 'findings' | 'context'>): FindingSpot[] {
 	const spots = new Map<string, FindingSpot>();
-	for (const finding of findings) {
-		const step = context.byId.get(finding.stepIds[0] ?? '')?.step;
-		const zone = finding.place ? placeOf(finding.place) : step?.places.map(placeOf).find(isZone);
-		if (!zone || !isZone(zone)) continue;
-		const side: Side = finding.side ?? (step?.side === 'right' ? 'right' : 'left');
-		const known = spots.get(`${zone}:${side}`);
-		const severity = graver(known?.severity ?? 'advice', finding.severity);
-		spots.set(`${zone}:${side}`, { zone, side, severity, count: (known?.count ?? 0) + 1 });
-	}
+	for (const finding of findings)
+		for (const { zone, side } of spotsOf(finding, context)) {
+			const known = spots.get(`${zone}:${side}`);
+			const severity = graver(known?.severity ?? 'advice', finding.severity);
+			spots.set(`${zone}:${side}`, { zone, side, severity, count: (known?.count ?? 0) + 1 });
+		}
 	return [...spots.values()];
+}
+
+function spotsOf(finding: Finding, context: Judgement['context']): { zone: ZoneId; side: Side }[] {
+	const step = context.byId.get(finding.stepIds[0] ?? '')?.step;
+	const usual: Side = finding.side ?? (step?.side === 'right' ? 'right' : 'left');
+	const refs = finding.places ?? [finding.place ?? step?.places.find((ref) => isZone(placeOf(ref)))];
+	return refs.flatMap((ref) => {
+		const zone = ref && placeOf(ref);
+		return zone && isZone(zone) ? [{ zone, side: (finding.places && ownSideOf(ref)) ?? usual }] : [];
+	});
 }
 
 /** The gravest finding of each step that one speaks of first. */

@@ -25,9 +25,9 @@ describe('sliding', () => {
 		expect(found([slide()]).map((f) => [f.ruleId, f.severity])).toEqual([['no-glide', 'caution']]);
 		expect(found([slide()], 'release-then-drain').map((f) => f.severity)).toEqual(['advice']);
 	});
-	test('after the film is spent is advice, with the time and how much to take', () => {
+	test('after the film is spent is a caution, with the time and how much to take', () => {
 		const [finding] = found([serum, wait, slide()]);
-		expect([finding!.ruleId, finding!.severity]).toEqual(['film-spent', 'advice']);
+		expect([finding!.ruleId, finding!.severity]).toEqual(['film-spent', 'caution']);
 		const { head, body } = sentenceOf(finding!);
 		expect(head).toBe('3 runs dry on the apple of the cheek.');
 		expect(body).toMatch(/used up by 15:01.*Take 1 drop more/);

@@ -17,7 +17,7 @@ test('the same rule on several steps is one group that names them; what one stro
 		{
 			head: 'No fluid left behind: steps 1 and 2.',
 			body: expect.stringContaining(
-				'1 leaves fluid behind on both sides: lower eyelid, cheekbone and front of the ear. Nothing later carries it'
+				'1 leaves fluid behind on both sides: lower eyelid, cheekbone and front of the ear. It stays at the front of the ear: nothing later carries it'
 			)
 		}
 	]);

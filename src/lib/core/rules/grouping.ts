@@ -1,6 +1,4 @@
-import { labelOf, placeOf } from '../atlas/places';
 import { listWords } from '../listWords';
-import { ruleById } from './index';
 import type { Finding } from './rule';
 import { RULE_TEXTS } from './texts';
 import { sentenceOf, type Sentence } from './wording';
@@ -30,29 +28,15 @@ export function groupFindings(findings: readonly Finding[]): FindingGroup[] {
 	}));
 }
 
-/** What a stroke leaves behind, of all zones and sides in one sentence. */
-function leftBehind({ lead, findings }: FindingGroup): Sentence {
-	const zones = [...new Set(findings.map((f) => labelOf(placeOf(f.place!)).toLowerCase()))];
-	const sides = [...new Set(findings.map((f) => f.side))];
-	const where = sides.length === 2 ? 'on both sides' : `on the ${sides[0]}`;
-	return {
-		head: `${lead.params.number} leaves fluid behind ${where}: ${listWords(zones)}.`,
-		body: sentenceOf(lead).body
-	};
-}
-
 /** One sentence for a group; a group of one says what its finding says, one of many names their steps and one of them whole. */
 export function groupSentence(group: FindingGroup): Sentence {
 	const { lead, findings, stepIds } = group;
 	if (findings.length === 1) return sentenceOf(lead);
-	const flock = ruleById(lead.ruleId)?.flocks ?? false;
-	if (stepIds.length <= 1) return flock ? leftBehind(group) : sentenceOf(lead);
+	if (stepIds.length <= 1) return sentenceOf(lead);
 	const numbers = [...new Set(findings.map((f) => Number(f.params.number)))]
 		.filter(Number.isFinite)
 		.sort((a, b) => a - b);
-	const own = flock
-		? leftBehind({ ...group, findings: findings.filter((f) => f.stepIds[0] === lead.stepIds[0]) })
-		: sentenceOf(lead);
+	const own = sentenceOf(lead);
 	const title = RULE_TEXTS[lead.ruleId]?.title ?? lead.ruleId;
 	return {
 		head:

@@ -19,6 +19,7 @@ import { coldTooLong } from './dose/coldTooLong';
 import { contradiction } from './dose/contradiction';
 import { deepTooLong } from './dose/deepTooLong';
 import { doseRange } from './dose/doseRange';
+import { middleTwice } from './dose/middleTwice';
 import { overBudget } from './dose/overBudget';
 import { rushedDrain } from './dose/rushedDrain';
 import { skinRubbed } from './dose/skinRubbed';
@@ -39,8 +40,10 @@ import { closingPump } from './order/closingPump';
 import { deepThenDrain } from './order/deepThenDrain';
 import { exitAfterNeck } from './order/exitAfterNeck';
 import { exitOpen } from './order/exitOpen';
+import { drainPolicy } from './school/drainPolicy';
 import { schoolFloor } from './school/schoolFloor';
 import { layersMixed } from './order/layersMixed';
+import { napeMissing } from './order/napeMissing';
 import { nearestFirst } from './order/nearestFirst';
 import { neckFirst } from './order/neckFirst';
 import { openingMissing } from './order/openingMissing';
@@ -63,6 +66,7 @@ import type { Rule } from './rule';
 import { tapedSkin } from './tape/tapedSkin';
 import { tapeInSchool } from './tape/tapeInSchool';
 import { tapeOpposed } from './tape/tapeOpposed';
+import { tapeRemoval } from './tape/tapeRemoval';
 import { tapeWear } from './tape/tapeWear';
 
 /** The registry, by kind; within a grade of severity, findings keep this order: what may hurt first, effort last. */
@@ -84,16 +88,27 @@ export const RULES: readonly Rule[] = [
 		lidContact
 	],
 	...[insideGloves, insideAfter, insideTime, insideLicence, outsideLicence],
-	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, layersMixed],
+	...[outletClosed, openingMissing, openingOrder, receiverClosed, neckFirst, nearestFirst, napeMissing, layersMixed],
 	...[deepThenDrain, stranded, closingPump, exitOpen, exitAfterNeck],
 	...[againstDrainage, throatStraightDown, jawShort, liftDown, mouthEndsDown, neckDirection],
 	...[noGlide, filmSpent, tapeOnOil, dryAfterOil, scentNearEye, unknownMedium],
-	...[tapeWear, tapedSkin, tapeOpposed, tapeInSchool],
+	...[tapeWear, tapedSkin, tapeOpposed, tapeRemoval, tapeInSchool],
 	...[twoHands, selfReach, exerciseBy, jawClenched, eyesOpen],
-	...[unevenSides, deepTooLong, skinRubbed, rushedDrain, doseRange, coldTooLong, contradiction, overBudget],
+	...[
+		unevenSides,
+		middleTwice,
+		deepTooLong,
+		skinRubbed,
+		rushedDrain,
+		doseRange,
+		coldTooLong,
+		contradiction,
+		overBudget
+	],
 	...[handsClean, toolsClean],
 	...[wishPressure, wishMedium, wishRoute],
 	...[toolSwaps, backAndForth],
+	drainPolicy,
 	schoolFloor
 ];
 

@@ -25,7 +25,8 @@ import {
 	type JudgeContext,
 	type Params,
 	type RawFinding,
-	type Rule
+	type Rule,
+	type RuleKind
 } from './rule';
 
 /** A finding that the user has set aside, with her reason. */
@@ -94,6 +95,7 @@ function findingOf(rule: Rule, raw: RawFinding, school: School): Finding {
 		stepIds: raw.stepIds,
 		place: raw.place,
 		side: raw.side,
+		places: raw.places,
 		ruleId: rule.id,
 		kind: rule.kind,
 		params: raw.params ?? NOTHING,
@@ -117,7 +119,19 @@ function lookThrough(context: JudgeContext): Finding[] {
 	// What is cut is not what would be done: nothing true could be said of it.
 	for (const rule of context.over.length ? [tooMuchWork] : RULES)
 		for (const raw of rule.check(context)) found.push(findingOf(rule, raw, context.school));
+	const later = context.over.length ? null : laterOf(context);
+	if (later)
+		for (const rule of RULES.filter(({ kind }) => ALSO_LATER.includes(kind)))
+			for (const raw of rule.check(later)) found.push(findingOf(rule, raw, context.school));
 	return found.sort(bySeverity);
+}
+
+/** What may hurt is asked of steps for another sitting, too; when and in which order they come is not known yet. */
+const ALSO_LATER: readonly RuleKind[] = ['pressure', 'body'];
+/** The same context with what is for later in place of what is done now; null where nothing is. */
+function laterOf(context: JudgeContext): JudgeContext | null {
+	const steps = [...context.byId.values()].filter(({ step }) => step.later);
+	return steps.length ? { ...context, steps } : null;
 }
 
 // What may hurt, and what comes from the client, is never set aside, whatever a file says.

@@ -62,6 +62,8 @@ export interface RawFinding {
 	readonly stepIds: readonly string[];
 	readonly place?: PlaceRef;
 	readonly side?: Side;
+	/** All places of it, each with its side, where it is found at several. */
+	readonly places?: readonly PlaceRef[];
 	readonly params?: Params;
 	/** Where one rule knows graver and lighter cases. */
 	readonly severity?: Severity;
@@ -98,8 +100,6 @@ export interface Rule {
 	fix?(context: JudgeContext, finding: Finding): Edit | null;
 	/** The fix only lowers, wipes or adds: it may be applied together with others, unseen one by one. */
 	readonly safe?: boolean;
-	/** Its findings come in flocks, every zone and side of a stroke: those of one step are said in one sentence. */
-	readonly flocks?: boolean;
 	/** The policy of the school on which the finding hangs, in words; absent where all schools agree. */
 	policy?(school: School): string;
 }

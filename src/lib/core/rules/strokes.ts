@@ -3,7 +3,7 @@ import { alignmentOf, type Alignment } from '../atlas/graph';
 import { safeLevel } from '../pressure/caps';
 import type { Step } from '../step/step.schema';
 import { setStep } from '../sequence/edits';
-import { movesFluid, peakLevel } from '../step/levelsOf';
+import { carriesAlong, movesFluid, peakLevel } from '../step/levelsOf';
 import { isStationary, motionRow, staysOnNode } from '../vocabulary/vocabulary';
 import type { JudgeContext } from './rule';
 import type { Edit } from '../sequence/edit.schema';
@@ -15,8 +15,8 @@ export const opensByAim = ({ aim }: Step): boolean => aim === 'open' || aim === 
 /** Opens the node groups on which it is done: a pump, or circles and presses that are meant to. */
 export const opensNodes = (step: Step): boolean =>
 	motionRow(step.motion).opens || (staysOnNode(step.motion) && opensByAim(step));
-/** A stroke that moves fluid on purpose. */
-export const isFluidStroke = (step: Step): boolean => movesFluid(step) && isStroke(step);
+/** Moves fluid along a way on purpose: by sliding, or by stretching the skin and letting go. */
+export const isFluidStroke = (step: Step): boolean => (movesFluid(step) && isStroke(step)) || carriesAlong(step);
 
 export interface Pair {
 	readonly from: PlaceRef;

@@ -265,6 +265,23 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		title: 'Tools cleaned before and after',
 		why: 'What touched one face is cleaned before the next: with soap or spirit, and dried.'
 	},
+	'tape-removal': {
+		title: 'Tape comes off soaked',
+		why: (w) =>
+			`Pulled off dry, tape takes skin with it. It is soaked with oil or another greasy cleanser for ${w.tapeSoakSeconds / 60} minutes, then peeled at a low angle, once it has been worn.`
+	},
+	'middle-twice': {
+		title: 'The middle once',
+		why: 'In a block that does one side and then the other, what lies in the middle would get everything twice.'
+	},
+	'nape-missing': {
+		title: 'The nape first',
+		why: 'A plan that begins at the nape frees the back of the neck before it turns to chin and jaw.'
+	},
+	'drain-policy': {
+		title: 'Drains as the school drains',
+		why: 'What is lifted or released sets fluid free. The school says when it is led off: after each move, each area, or at the end.'
+	},
 	'tool-swaps': {
 		title: 'Each tool picked up once',
 		why: 'Every change costs seconds and the feel of the skin. What needs the same edge is done together.'

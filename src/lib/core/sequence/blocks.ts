@@ -14,7 +14,7 @@ export function mayFollow(sequence: Sequence, stepId: string): Step[] {
 }
 
 /**
- * Makes a block of a run of steps: all of them on the first side, then all on the other. Sides of their own are dropped.
+ * Makes a block of a run of steps: all of them on the first side, then all on the other. Sides of their own are dropped, but for the middle.
  * @throws {Error} if the two do not stand in one block, in this order
  */
 export function groupSideBySide(
@@ -32,7 +32,9 @@ export function groupSideBySide(
 	return makeEdit(sequence, label, (draft) => {
 		const { blocks } = draft.phases[p]!;
 		const block = blocks[b]!;
-		const run = block.steps.slice(s, to.at[2] + 1).map(({ side: _side, ...rest }) => rest);
+		const run = block.steps
+			.slice(s, to.at[2] + 1)
+			.map(({ side, ...rest }) => (side === 'midline' ? { ...rest, side } : rest));
 		const rest = { ...block, id: `${blockId}-rest`, steps: block.steps.slice(to.at[2] + 1) };
 		const made: Draft<Block> = { id: blockId, title: '', sides: { each: true, first }, steps: run };
 		const parts = [{ ...block, steps: block.steps.slice(0, s) }, made, rest];
@@ -55,7 +57,7 @@ export function dissolveBlock(sequence: Sequence, blockId: string): Edit {
 			for (const block of phase.blocks) {
 				if (block.id !== blockId || block.sides === 'asSteps') continue;
 				const side = block.sides;
-				block.steps = block.steps.map((step) => ({ ...step, side: { ...side } }));
+				block.steps = block.steps.map((step) => ({ ...step, side: step.side ?? { ...side } }));
 				block.sides = 'asSteps';
 			}
 	});

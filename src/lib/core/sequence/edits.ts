@@ -116,20 +116,22 @@ export function spotIn(draft: Draft<Sequence>, spot: Spot): { block: Draft<Block
 /** A step as it must look inside a block: with a side of its own, or without. */
 export function fitted(step: Step, block: Pick<Block, 'sides'>): Step {
 	if (block.sides === 'asSteps') return step.side === undefined ? { ...step, side: 'both' } : step;
+	// What lies in the middle is worked once, in the first pass.
+	if (step.side === 'midline') return step;
 	const { side: _side, ...rest } = step;
 	return rest;
 }
 
 /**
- * A move of one side, or of the midline, has no place in a block that does one side and then the other.
+ * A move of one side has no place in a block that does one side and then the other.
  * @throws {Error} saying so, with what to do
  */
 export function mustSuit(step: Step, block: Pick<Block, 'sides'>): void {
 	if (block.sides === 'asSteps') return;
 	const { side } = step;
-	if (side === 'left' || side === 'right' || side === 'midline')
+	if (side === 'left' || side === 'right')
 		throw new Error(
-			`${stepTitle(step)} is worked ${side === 'midline' ? 'on the midline' : `on the ${side} only`}, and this block does one side and then the other. Let the step work both sides first, or put it before or after the block.`
+			`${stepTitle(step)} is worked on the ${side} only, and this block does one side and then the other. Let the step work both sides first, or put it before or after the block.`
 		);
 }
 

@@ -115,7 +115,10 @@ function walkBlock(
 		for (const step of block.steps) {
 			if (!isOn(step)) continue;
 			const placed = { phase, block, step };
-			if (side) expandPass(cursor, placed, side, working, count);
+			// Over the middle it is worked once, in the first pass.
+			if (side && step.side === 'midline') {
+				if (side === sides[0]) expandPass(cursor, placed, 'midline', working, count);
+			} else if (side) expandPass(cursor, placed, side, working, count);
 			else expandStep(cursor, placed, working, count);
 		}
 }

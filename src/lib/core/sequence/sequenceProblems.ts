@@ -17,8 +17,8 @@ export function sequenceProblems(sequence: Sequence): Problem[] {
 				seen.add(step.id);
 				if (block.sides === 'asSteps' && step.side === undefined)
 					problem([...path, 'side'], 'a side is needed in a block whose steps have their own sides');
-				if (block.sides !== 'asSteps' && step.side !== undefined)
-					problem([...path, 'side'], 'no side is allowed in a block done on one side and then the other');
+				if (block.sides !== 'asSteps' && step.side !== undefined && step.side !== 'midline')
+					problem([...path, 'side'], 'no side but midline is allowed in a block done on one side and then the other');
 			})
 		)
 	);

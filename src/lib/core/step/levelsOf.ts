@@ -1,4 +1,5 @@
-import type { PlaceRef } from '../atlas/places';
+import { alignmentOf } from '../atlas/graph';
+import { isZone, placeOf, type PlaceRef } from '../atlas/places';
 import type { Level } from './levels';
 import { aimRow, contactRow, isStationary, motionRow, toolRow } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
@@ -20,6 +21,26 @@ export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step), s
 
 /** Aims whose strokes move fluid on purpose. */
 export const movesFluid = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim).movesFluid;
+
+/** Whether each place of a way touches the next. */
+const isWay = (places: readonly PlaceRef[]): boolean =>
+	places
+		.slice(1)
+		.every((ref, i) => placeOf(ref) === placeOf(places[i]!) || alignmentOf(placeOf(places[i]!), placeOf(ref)) !== null);
+const carriesByStep = new WeakMap<Step, boolean>();
+/**
+ * Whether a step carries fluid along its way without sliding: the skin is stretched or circled and let go from place to place,
+ * in an aim that drains. The classical way of draining, dry.
+ */
+export function carriesAlong(step: Step): boolean {
+	if (step.places.length < 2 || !motionRow(step.motion).carries || !movesFluid(step)) return false;
+	const known = carriesByStep.get(step);
+	if (known !== undefined) return known;
+	// Circles on node groups alone open or close them.
+	const carries = step.places.some((ref) => isZone(placeOf(ref))) && isWay(step.places);
+	carriesByStep.set(step, carries);
+	return carries;
+}
 
 /** Whether a step slides over the skin and so needs a film. */
 export function needsFilm(step: Step): boolean {

@@ -51,7 +51,10 @@ const alongside = (step: Step, places: Step['places']): Step => {
 	return { ...bare(whole), places, pressure: Math.max(...levelsOf(step)) as Level, reverse: step.reverse };
 };
 const besideAs = (step: Step): Step[] => (step.beside ? [alongside(step, step.beside)] : []);
-const lanesAs = (step: Step): Step[] => (step.laneWays ?? []).map((way) => alongside(step, way));
+/** The paths that are worked at one moment: the step itself, and its second path. */
+export const atOnce = (step: Step): readonly Step[] => [step, ...besideAs(step)];
+/** The lanes with ways of their own. */
+export const lanesAs = (step: Step): Step[] => (step.laneWays ?? []).map((way) => alongside(step, way));
 
 /** All places that a step touches, its parts, lanes and second path included. */
 export const placesTouched = (step: Step): Step['places'] =>

@@ -21,6 +21,8 @@ export interface MotionRow extends Labelled {
 	readonly bothHands: boolean;
 	/** It may bruise skin that bruises easily, however lightly it is done. */
 	readonly bruises: boolean;
+	/** Set along a way to drain it, it carries fluid from place to place without sliding. */
+	readonly carries: boolean;
 	/** Its stroke has no head: the line itself shows where it goes. */
 	readonly headless: boolean;
 	/** What the flow model makes of it; null where it knows nothing like it. */
@@ -39,6 +41,7 @@ const NOTHING = {
 	overAll: false,
 	bothHands: false,
 	bruises: false,
+	carries: false,
 	headless: false,
 	flow: 'stroke',
 	asks: []
@@ -66,7 +69,7 @@ export const MOTION_ROWS = {
 	'c-stroke': slides('C-stroke'),
 	fan: slides('Fan'),
 	'figure-eight': slides('Figure of eight'),
-	'pinned-circle': stays('Stationary circle', 'rub', { circles: true, asks: ['reverse'] }),
+	'pinned-circle': stays('Stationary circle', 'rub', { circles: true, carries: true, asks: ['reverse'] }),
 	vibrate: stays('Vibrate', 'rub', { circles: true }),
 	knead: stays('Knead', 'rub', { circles: true }),
 	'pinch-roll': stays('Pinch and roll', 'rub', { wantsBareSkin: true, bruises: true }),
@@ -77,7 +80,7 @@ export const MOTION_ROWS = {
 	'j-pump': stays('J-pump', 'pump', { opens: true }),
 	rock: stays('Rock', 'rub', { circles: true }),
 	'tap-along': slides('Tap along', { flow: 'tap', lands: true }),
-	'skin-stretch': stays('Stretch the skin', 'hold'),
+	'skin-stretch': stays('Stretch the skin', 'hold', { carries: true }),
 	'opposed-stretch': stays('Opposed stretch', 'hold', { bothHands: true, asks: ['support'] }),
 	tap: stays('Tap', 'tap'),
 	scoop: slides('Scoop'),

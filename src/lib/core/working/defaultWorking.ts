@@ -49,6 +49,7 @@ export const DEFAULT_WORKING = {
 	insideSeconds: 120,
 	eyeTapeHours: 2,
 	tapeHours: 8,
+	tapeSoakSeconds: 300,
 	firstTapeHours: 3,
 	nightTapeHours: 10,
 	fullFilmUlCm2: 1,

@@ -304,6 +304,17 @@ export const WorkingSchema = z.strictObject({
 		{ min: 0.5, max: 12 },
 		{ group: 'tools', label: 'Tape elsewhere', unit: 'h', meaning: 'Longest wear.', source: 'practice, section 8' }
 	),
+	tapeSoakSeconds: value(
+		DEFAULT_WORKING.tapeSoakSeconds,
+		{ min: 60, max: 900 },
+		{
+			group: 'tools',
+			label: 'Tape soaked before it comes off',
+			unit: 's',
+			meaning: 'With oil or another greasy cleanser.',
+			source: 'practice, section 8'
+		}
+	),
 	firstTapeHours: value(
 		DEFAULT_WORKING.firstTapeHours,
 		{ min: 0.5, max: 3 },

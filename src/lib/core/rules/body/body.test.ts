@@ -29,11 +29,15 @@ describe('nobody has four hands', () => {
 		['an opposed stretch', cheek({ motion: 'opposed-stretch' }), true],
 		['a hand that anchors', cheek({ support: { place: 'jawline', stays: true } }), true],
 		['one hand that stays', cheek({ support: { stays: true } }), false],
-		['crossed hands', cheek({ contact: 'crossed-hands' }), true],
 		['a plain stroke', cheek({}), false]
 	] as const)('%s takes both: %o', (_, s, both) => {
 		expect(takesBothHands(s)).toBe(both);
 		expect(found('two-hands', s)).toHaveLength(both ? 1 : 0);
+	});
+	test('crossed hands lie one on each side, and a head that is pushed needs the still hand only', () => {
+		expect(found('two-hands', cheek({ contact: 'crossed-hands' }))).toEqual([]);
+		const pushed = { stays: true, head: 'pushed' } as const;
+		expect(found('two-hands', cheek({ motion: 'opposed-stretch', support: pushed }))).toEqual([]);
 	});
 	test('one side after the other can be done', () => {
 		const s = cheek({ motion: 'hand-over-hand', side: { each: true, first: 'right' } });
@@ -43,14 +47,16 @@ describe('nobody has four hands', () => {
 });
 
 describe('within one’s own reach', () => {
-	test('the nape with a fist, both shoulders with strength, crossed hands behind', () => {
+	test('the nape with a fist, both shoulders with strength; hands laid over one another reach all of it', () => {
 		expect(outOfReach(step('a', ['nape'], { contact: 'fist' }))).toBe('nape');
 		expect(outOfReach(step('a', ['nape'], { contact: 'pads-3' }))).toBeNull();
 		expect(outOfReach(step('a', ['shoulder'], { motion: 'knead', contact: 'fist' }))).toBe('shoulder');
 		expect(outOfReach(step('a', ['shoulder'], { motion: 'knead' }))).toBeNull();
 		expect(outOfReach(step('a', ['shoulder'], { motion: 'press-hold' }))).toBeNull();
 		expect(outOfReach(step('a', ['brow', 'hairline'], { contact: 'crossed-hands' }))).toBeNull();
-		expect(outOfReach(step('a', ['postauricular'], { contact: 'crossed-hands' }))).toBe('crossed');
+		expect(outOfReach(step('a', ['postauricular'], { contact: 'crossed-hands' }))).toBeNull();
+		const still = { stays: true, head: 'pushed' } as const;
+		expect(outOfReach(step('a', ['nape'], { contact: 'fist', support: still }))).toBeNull();
 	});
 	test('is asked only of what one does on oneself', () => {
 		const fist = step('a', ['nape'], { aim: 'release', contact: 'fist' });

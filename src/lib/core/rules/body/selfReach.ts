@@ -1,29 +1,25 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
-import type { ZoneId } from '../../atlas/zones';
 import { zoneOf } from '../../atlas/regionOf';
 import { contactRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
-type Reach = 'nape' | 'shoulder' | 'crossed';
-
-/** Where one's own hands cannot be laid over one another. */
-const BEHIND: readonly ZoneId[] = ['nape', 'postauricular', 'shoulder'];
+type Reach = 'nape' | 'shoulder';
 
 /** What of a step one cannot reach or do on oneself; null where all of it can be done. */
 export function outOfReach(step: Step): Reach | null {
 	const zones = step.places.map(zoneOf);
+	// The head does the work against a hand that is still.
+	if (step.support?.head) return null;
 	if (zones.includes('nape') && contactRow(step.contact).strong) return 'nape';
-	// Crossed arms reach both shoulders, but have no strength there.
+	// Crossed arms reach both shoulders, but have no strength there; hands laid over one another reach all of it.
 	if (zones.includes('shoulder') && step.side === 'both' && contactRow(step.contact).strong) return 'shoulder';
-	if (step.contact === 'crossed-hands' && zones.some((z) => BEHIND.includes(z))) return 'crossed';
 	return null;
 }
 
 const MENDED: Record<Reach, Partial<Step>> = {
 	nape: { contact: 'pads-3' },
-	shoulder: { side: { each: true, first: 'left' } },
-	crossed: { contact: 'flat-hand' }
+	shoulder: { side: { each: true, first: 'left' } }
 };
 
 /** What one does on oneself, one can reach. */

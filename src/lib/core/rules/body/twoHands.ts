@@ -12,6 +12,9 @@ export const takesBothHands = (step: Step): boolean =>
 const holdsWithHand = ({ support }: Step): boolean =>
 	support?.place !== undefined && !support.thumb && support.head === undefined;
 
+/** Two hands that are crossed lie one on each side; a head that is pushed against a still hand needs that one only. */
+const oneEach = ({ contact, support }: Step): boolean => contact === 'crossed-hands' || support?.head !== undefined;
+
 /** Over the middle, two hands that draw apart work both sides at once. */
 const overTheMiddle = (step: Step): boolean =>
 	step.motion === 'opposed-stretch' && step.places.length > 0 && step.places.every(isMidlinePlace);
@@ -27,7 +30,12 @@ export const twoHands: Rule = {
 	check: ({ steps }) =>
 		steps
 			.filter(
-				({ step }) => step.side === 'both' && step.by === 'practitioner' && takesBothHands(step) && !overTheMiddle(step)
+				({ step }) =>
+					step.side === 'both' &&
+					step.by === 'practitioner' &&
+					takesBothHands(step) &&
+					!oneEach(step) &&
+					!overTheMiddle(step)
 			)
 			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } })),
 	fix(context, finding) {

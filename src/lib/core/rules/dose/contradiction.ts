@@ -4,8 +4,10 @@ import { isStationary, motionRow, toolRow } from '../../vocabulary/vocabulary';
 import { stepOfFinding, type Rule } from '../rule';
 
 /** Circles turn round, and a stretch is done the other way. */
-const turns = (step: Step): boolean =>
-	motionRow(step.motion).circles || step.motion === 'opposed-stretch' || step.motion === 'skin-stretch';
+const TURNED: readonly Step['motion'][] = ['opposed-stretch', 'skin-stretch', 'pinch-roll'];
+/** Where one stroke of several turns round, that is what is done the other way. */
+const turns = ({ motion, parts }: Step): boolean =>
+	[motion, ...(parts ?? []).map((p) => p.motion)].some((m) => motionRow(m).circles || TURNED.includes(m));
 
 /** What of a step cannot be together with the rest of it. */
 export function contradictionOf(step: Step): 'lanes' | 'stations' | 'way-back' | 'tilt' | null {

@@ -31,7 +31,7 @@ function slidesByZone(context: JudgeContext): Map<ZoneId, Rubbed> {
 export const skinRubbed: Rule = {
 	id: 'skin-rubbed',
 	kind: 'dose',
-	severity: 'advice',
+	severity: 'caution',
 	floor: 'advice',
 	ceiling: 'caution',
 	check(context) {

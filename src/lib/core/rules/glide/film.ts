@@ -50,7 +50,7 @@ export const noGlide: Rule = {
 export const filmSpent: Rule = {
 	id: 'film-spent',
 	kind: 'glide',
-	severity: 'advice',
+	severity: 'caution',
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,

@@ -1,6 +1,7 @@
 import type { NodeId } from '../../atlas/nodes';
 import { isZone, nodeOf, placeOf, type PlaceId } from '../../atlas/places';
 import { nodesUnder, outletFor } from '../../atlas/graph';
+import { isFace, regionOf } from '../../atlas/regionOf';
 import { strokesOf } from '../../step/parts';
 import type { Step } from '../../step/step.schema';
 import { motionRow, staysOnNode } from '../../vocabulary/vocabulary';
@@ -35,6 +36,13 @@ function pumpsOutlet(context: JudgeContext, index: number, wanted: ReadonlySet<N
 	return strokesOf(step).some((s) => closesOutlet(s, wanted));
 }
 
+/** Where nothing is opened on purpose, one long drain from the face to the outlet is an end of its own. */
+const endsByLongDrain = ({ school }: JudgeContext, step: Step, wanted: ReadonlySet<NodeId>): boolean =>
+	!school.opening.required &&
+	step.aim === 'close' &&
+	isFace(regionOf(step.places[0]!)) &&
+	nodesHere(placeOf(step.places.at(-1)!)).some((node) => wanted.has(node));
+
 /** The work on fluid ends with a pump at the outlet. */
 export const closingPump: Rule = {
 	id: 'closing-pump',
@@ -43,13 +51,23 @@ export const closingPump: Rule = {
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
+	policy: ({ opening }) =>
+		opening.required
+			? 'closes with a pump at the outlet'
+			: 'closes with a pump at the outlet, or with one long drain to it',
 	check(context) {
 		const last = fluidPasses(context).at(-1);
 		if (!last) return [];
 		const from = context.passes.indexOf(last);
 		const wanted = outletsOf(context);
-		const closed = context.passes.some((_, i) => i > from && pumpsOutlet(context, i, wanted));
-		const number = context.byId.get(last.stepId)!.number;
+		const { step, number } = context.byId.get(last.stepId)!;
+		// A pump may end each repetition of the last stroke itself.
+		const closed =
+			endsByLongDrain(context, step, wanted) ||
+			strokesOf(step)
+				.slice(1)
+				.some((s) => closesOutlet(s, wanted)) ||
+			context.passes.some((_, i) => i > from && pumpsOutlet(context, i, wanted));
 		return closed ? [] : [{ stepIds: [last.stepId], params: { number } }];
 	},
 	fix(context, finding) {

@@ -1,5 +1,5 @@
-import { drainageOf } from '../../atlas/graph';
-import { placeOf, type PlaceId } from '../../atlas/places';
+import { drainageOf, mainReceiver } from '../../atlas/graph';
+import { isOutlet, placeOf, type PlaceId } from '../../atlas/places';
 import type { ZoneId } from '../../atlas/zones';
 import { insertStep } from '../../sequence/edits';
 import { fillPath, linkRoute } from '../../atlas/route';
@@ -8,6 +8,7 @@ import { makeStep } from '../../technique/makeStep';
 import { isInside, zonesAtLeast } from '../facts';
 import { type JudgeContext, type Rule } from '../rule';
 import { freeId } from '../../sequence/freeId';
+import { movesFluid, peakLevel } from '../../step/levelsOf';
 import { placesTouched, strokesOf } from '../../step/parts';
 import { isFluidStroke, opensNodes } from '../strokes';
 
@@ -28,17 +29,32 @@ function lastOf(context: JudgeContext): Last {
 	return { carried, linked };
 }
 
-/** Whether something from a step on carries fluid from a zone: a stroke over it, or a pump or link at the nodes that take it. */
-const drainedLater = ({ carried, linked }: Last, zone: ZoneId, number: number): boolean =>
-	[zone, ...drainageOf(zone).map((e): PlaceId => `n:${e.to}`)].some(
-		(place) => (carried.get(place) ?? 0) > number || (linked.get(place) ?? 0) >= number
-	);
+/** Of what a zone gives off, how much must have a way later: more than this. Working value. */
+const HALF = 0.5;
+/**
+ * Whether something from a step on carries fluid from a zone: a stroke over it, a pump at an outlet that takes some of it, or
+ * pumps and links at node groups that take most of it, or right behind them. One node group of several is not enough.
+ */
+function drainedLater({ carried, linked }: Last, zone: ZoneId, number: number): boolean {
+	const later = (place: PlaceId) => (carried.get(place) ?? 0) > number || (linked.get(place) ?? 0) >= number;
+	if (later(zone)) return true;
+	let share = 0;
+	for (const { to, share: part } of drainageOf(zone)) {
+		const [node, behind] = [`n:${to}` as const, mainReceiver(`n:${to}`)];
+		if (isOutlet(node) && later(node)) return true;
+		if (later(node) || (behind !== null && !isOutlet(`n:${behind}`) && later(`n:${behind}`))) share += part;
+	}
+	return share > HALF;
+}
+
+/** Who drains nothing at all sets free little enough; deep work wants its drain in any case. */
+const drains = ({ steps }: JudgeContext): boolean => steps.some(({ step }) => movesFluid(step) || step.aim === 'open');
 
 /** What deep work sets free is carried away afterwards. */
 export const deepThenDrain: Rule = {
 	id: 'deep-then-drain',
 	kind: 'order',
-	severity: 'advice',
+	severity: 'caution',
 	floor: 'advice',
 	ceiling: 'caution',
 	safe: true,
@@ -47,7 +63,10 @@ export const deepThenDrain: Rule = {
 		return context.steps.flatMap(({ step, number }) => {
 			if (step.by === 'client' || isInside(step)) return [];
 			const zone = zonesAtLeast(step, context.working.deepLevel).find((z) => !drainedLater(last, z, number));
-			return zone ? [{ stepIds: [step.id], place: zone, params: { number } }] : [];
+			if (!zone) return [];
+			const grave = peakLevel(step) > context.working.deepLevel || drains(context);
+			const severity = grave ? ('caution' as const) : ('advice' as const);
+			return [{ stepIds: [step.id], place: zone, severity, params: { number } }];
 		});
 	},
 	fix(context, finding) {

@@ -49,7 +49,8 @@ export const receiverClosed: Rule = {
 			const { step, number } = context.byId.get(pass.stepId)!;
 			if (pass.kind !== 'work' || !isFluidStroke(step)) continue;
 			const moment = momentOf(context, pass);
-			for (const node of receiversOf(step))
+			// A school is asked for what it opens itself, no more.
+			for (const node of receiversOf(step).filter((n) => context.school.opening.nodes.includes(n)))
 				for (const side of sidesOf(pass.side)) {
 					const last = openings.lastBefore(node, side, moment);
 					// An outlet that was never opened is the business of `outlet-closed`.

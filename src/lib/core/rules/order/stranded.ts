@@ -5,6 +5,7 @@ import type { ZoneId } from '../../atlas/zones';
 import {
 	isOutlet,
 	isZone,
+	labelOf,
 	nodeOf,
 	ownSideOf,
 	PLACE_IDS,
@@ -13,14 +14,15 @@ import {
 	type PlaceRef,
 	type Side
 } from '../../atlas/places';
+import { listWords } from '../../listWords';
 import { setStep } from '../../sequence/edits';
 import { sidesOf } from '../../sequence/workedSide';
 import { linkRoute } from '../../atlas/route';
 import type { Step } from '../../step/step.schema';
-import { endPlace, movesFluid } from '../../step/levelsOf';
+import { endPlace } from '../../step/levelsOf';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
-import { strokesOf } from '../../step/parts';
-import { isStroke, opensNodes } from '../strokes';
+import { atOnce, strokesOf } from '../../step/parts';
+import { isFluidStroke, isStroke, opensNodes } from '../strokes';
 
 /** A place on a side, as a number: this is asked in the innermost loop. */
 type Spot = number;
@@ -53,8 +55,9 @@ function aboveNodes(nodes: readonly NodeId[]): ReadonlySet<NodeId> {
 	return found;
 }
 /**
- * What a hand on a place collects beside what waits right there: the node groups under the skin; on the side of the neck,
- * whether the way names the skin or the nodes, those above that pass on to them, and the skin over these. By place and side.
+ * What a hand on a place collects beside what waits right there: the node groups under the skin; on the side and the back of
+ * the neck, whether the way names the skin or the nodes, those above that pass on to them, and the skin over these. A hand on
+ * the throat passes beside them. By place and side.
  */
 const COLLECTED: readonly (readonly Spot[])[] = PLACE_IDS.flatMap((place) => {
 	const under: PlaceId[] = isZone(place) ? nodesUnder(place as ZoneId).map((node): PlaceId => `n:${node}`) : [];
@@ -63,7 +66,8 @@ const COLLECTED: readonly (readonly Spot[])[] = PLACE_IDS.flatMap((place) => {
 });
 /** The nodes above a zone of the neck that pass on to those under it, and the skin over them. */
 function aboveZone(zone: ZoneId): readonly PlaceId[] {
-	const under = ZONE_GROUP[zone] === 'neck' ? nodesUnder(zone).filter((node) => !isOutlet(`n:${node}`)) : [];
+	const under =
+		ZONE_GROUP[zone] === 'neck' && zone !== 'throat' ? nodesUnder(zone).filter((node) => !isOutlet(`n:${node}`)) : [];
 	return under.length
 		? [...aboveNodes(under)].flatMap((node): PlaceId[] => [`n:${node}`, NODE_CONTACTS[node][0]!])
 		: [];
@@ -104,19 +108,19 @@ function pumpAt(waiting: Waiting, ref: PlaceRef, side: Side): void {
 
 function linkAlong(waiting: Waiting, step: Step, side: Side): void {
 	if (step.end.kind !== 'link') return;
-	const start = step.places.length ? endPlace(step) : step.end.places[0]!;
+	// It follows every path that is worked at once, from where each ends.
+	const starts = step.places.length ? atOnce(step).map(endPlace) : [step.end.places[0]!];
 	const carried = new Map<Spot, string>();
-	for (const ref of [start, ...step.end.places]) take(waiting, at(placeOf(ref), ownSideOf(ref) ?? side), carried);
+	for (const ref of [...starts, ...step.end.places]) take(waiting, at(placeOf(ref), ownSideOf(ref) ?? side), carried);
 	leave(waiting, placeOf(step.end.places.at(-1)!), side, carried);
 }
 
 /** A stroke of a repetition: each of its parts, lanes and second paths carries by itself. */
 function oneStroke(waiting: Waiting, step: Step, side: Side): void {
-	if (opensNodes(step)) for (const ref of step.places) pumpAt(waiting, ref, side);
-	else if (movesFluid(step) && isStroke(step)) {
+	if (isFluidStroke(step)) {
 		strokeAlong(waiting, step, step.places, side);
-		if (step.reverse) strokeAlong(waiting, step, [...step.places].reverse(), side);
-	}
+		if (step.reverse && isStroke(step)) strokeAlong(waiting, step, [...step.places].reverse(), side);
+	} else if (opensNodes(step)) for (const ref of step.places) pumpAt(waiting, ref, side);
 }
 
 function followFluid(context: JudgeContext): Waiting {
@@ -134,21 +138,35 @@ function followFluid(context: JudgeContext): Waiting {
 /** Every zone worked for drainage has a later way to an outlet. */
 export const stranded: Rule = {
 	id: 'stranded',
-	flocks: true,
 	kind: 'order',
 	severity: 'caution',
 	floor: 'caution',
 	ceiling: 'caution',
 	safe: true,
 	check(context) {
-		const left = new Map<Spot, RawFinding>();
+		// One step is one cause, however many zones it was that it emptied.
+		const left = new Map<string, { waits: Spot; origins: Set<Spot> }>();
 		for (const [waits, origins] of followFluid(context))
 			for (const [origin, stepId] of origins) {
-				const number = context.byId.get(stepId)!.number;
-				const params = { number, waitsAt: `${placeAt(waits)}:${sideAt(waits)}` };
-				left.set(origin, { stepIds: [stepId], place: placeAt(origin), side: sideAt(origin), params });
+				const known = left.get(stepId);
+				if (known) known.origins.add(origin);
+				else left.set(stepId, { waits, origins: new Set([origin]) });
 			}
-		return [...left.values()];
+		return [...left].map(([stepId, { waits, origins }]): RawFinding => {
+			const { number } = context.byId.get(stepId)!;
+			const spots = [...origins];
+			const sides = [...new Set(spots.map(sideAt))];
+			const zones = [...new Set(spots.map((spot) => labelOf(placeAt(spot)).toLowerCase()))];
+			const params = { number, waitsAt: `${placeAt(waits)}:${sideAt(waits)}`, zones: listWords(zones) };
+			const places = spots.map((spot): PlaceRef => `${placeAt(spot)}:${sideAt(spot)}`);
+			return {
+				stepIds: [stepId],
+				place: placeAt(spots[0]!),
+				places,
+				side: sides.length === 1 ? sides[0]! : undefined,
+				params
+			};
+		});
 	},
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);

@@ -1,5 +1,6 @@
-import { capAt, capsAt, safeLevel, type CapReason } from '../../pressure/caps';
+import { capAt, capsAt, capsHeld, safeLevel, type Cap, type CapReason } from '../../pressure/caps';
 import type { School } from '../../school/school.schema';
+import type { PlaceRef } from '../../atlas/places';
 import type { Part } from '../../step/common.schema';
 import { placesTouched, strokesOf } from '../../step/parts';
 import type { Step } from '../../step/step.schema';
@@ -18,23 +19,29 @@ function breachesOf(context: JudgeContext): Breaches {
 	const found = new Map<CapReason, RawFinding[]>();
 	for (const { step, number } of context.steps) {
 		const seen: CapReason[] = [];
+		const report = (place: PlaceRef, given: number, caps: readonly Cap[]) => {
+			// What would be too deep by hand as well is not put down to the edge.
+			const byHand = caps.some((c) => c.reason !== 'edge' && given > c.level);
+			for (const { reason, level, severity } of caps) {
+				if (given <= level || seen.includes(reason) || (reason === 'edge' && byHand)) continue;
+				seen.push(reason);
+				const params = { number, given, cap: level };
+				const finding = { stepIds: [step.id], place, params, severity, floor: severity };
+				const alike = found.get(reason);
+				if (alike) alike.push(finding);
+				else found.set(reason, [finding]);
+			}
+		};
 		for (const stroke of strokesOf(step)) {
 			// A touch is below every cap.
 			if (peakLevel(stroke) === 0) continue;
 			const levels = levelsOf(stroke);
 			stroke.places.forEach((place, i) => {
 				const given = Math.max(levels[i] ?? levels[0]!, stroke.risesTo ?? 0);
-				for (const { reason, level, severity } of capsAt(stroke, place, context.school)) {
-					if (given <= level || seen.includes(reason)) continue;
-					seen.push(reason);
-					const params = { number, given, cap: level };
-					const finding = { stepIds: [step.id], place, params, severity, floor: severity };
-					const alike = found.get(reason);
-					if (alike) alike.push(finding);
-					else found.set(reason, [finding]);
-				}
+				report(place, given, capsAt(stroke, place, context.school));
 			});
 		}
+		if (step.support?.place) report(step.support.place, peakLevel(step), capsHeld(step, context.school));
 	}
 	known.set(context, found);
 	return found;
@@ -58,14 +65,15 @@ export const capRule = (reason: CapReason, rule: CapRule): Rule => ({
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step) return null;
+		const held = Math.min(4, ...capsHeld(step, context.school).map(({ level }) => level));
 		const levels = step.places.map((place, i) => {
 			const given = levelsOf(step)[i]!;
-			return Math.min(given, capAt(step, place, context.school)?.level ?? 4) as Level;
+			return Math.min(given, held, capAt(step, place, context.school)?.level ?? 4) as Level;
 		});
 		const change: Partial<Step> = step.levels
 			? { levels }
 			: { pressure: Math.min(step.pressure ?? 0, ...levels) as Level };
-		const safe = safeLevel(step, placesTouched(step), 4, context.school);
+		const safe = Math.min(held, safeLevel(step, placesTouched(step), 4, context.school)) as Level;
 		if (step.parts) change.parts = step.parts.map((part) => loweredPart(part, step, context.school));
 		if (step.beside || step.laneWays)
 			Object.assign(change, { pressure: Math.min(peakLevel(step), safe), levels: undefined });

@@ -15,7 +15,9 @@ export const neckBothSides: Rule = {
 	safe: true,
 	check(context) {
 		return context.steps
-			.filter(({ step }) => strokesOf(step).some((s) => firmOnBothSides(s, context.working.neckFirmLevel)))
+			.filter(({ step, block }) =>
+				strokesOf(step).some((s) => firmOnBothSides(s, context.working.neckFirmLevel, block.sides !== 'asSteps'))
+			)
 			.map(({ step, number }) => ({ stepIds: [step.id], params: { number } }));
 	},
 	fix(context, finding) {
@@ -24,6 +26,7 @@ export const neckBothSides: Rule = {
 		const change: Partial<Step> = {
 			side: { each: true, first: 'left' },
 			places: step.places.map(placeOf),
+			beside: step.beside?.map(placeOf),
 			support: step.support && { stays: step.support.stays }
 		};
 		if (step.stations) change.stations = { ...step.stations, places: step.stations.places.map(placeOf) };

@@ -1,14 +1,15 @@
 import { setStep } from '../../sequence/edits';
 import type { Step } from '../../step/step.schema';
-import { isFace, regionOf } from '../../atlas/regionOf';
+import type { PlaceRef } from '../../atlas/places';
+import { isFace, regionOf, zoneOf } from '../../atlas/regionOf';
 import type { Working } from '../../working/working.schema';
 import { stepOfFinding, type Rule } from '../rule';
 
+/** Behind the ear the edge lies on the same muscle and bone as on the side of the neck. */
+const onNeck = (ref: PlaceRef): boolean => !isFace(regionOf(ref)) || zoneOf(ref) === 'postauricular';
 /** Steepest tilt of the stone, degrees: nearly flat, steeper on the neck only. */
 const limitOf = (step: Step, working: Working): number =>
-	2 * step.places.filter((p) => !isFace(regionOf(p))).length > step.places.length
-		? working.steepNeckDegrees
-		: working.steepFaceDegrees;
+	2 * step.places.filter(onNeck).length > step.places.length ? working.steepNeckDegrees : working.steepFaceDegrees;
 
 /** The stone is held nearly flat. */
 export const steepTilt: Rule = {

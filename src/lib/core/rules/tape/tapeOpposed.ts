@@ -4,7 +4,7 @@ import type { Step } from '../../step/step.schema';
 import type { Rule } from '../rule';
 
 const CORNER: readonly string[] = ['marionette'];
-const CHEEK: readonly string[] = ['nasolabial', 'buccal', 'malar'];
+const CHEEK: readonly string[] = ['buccal', 'malar'];
 
 /** The sides on which a piece lies. */
 const sidesTaped = ({ side }: Step): readonly Side[] => (side === 'left' || side === 'right' ? [side] : SIDES);

@@ -21,6 +21,13 @@ function unevenWords({ leftSeconds, rightSeconds, leftReps, rightReps }: Params)
 }
 
 export const DOSE_WORDS: Words = {
+	'middle-twice': {
+		say: ({ params: p, place }) => ({
+			head: `${p.number} works ${the(place)} twice, once with each side.`,
+			body: 'It lies in the middle. Done over the middle, it is worked once, in the first pass.'
+		}),
+		fix: 'Once, over the middle'
+	},
 	'uneven-sides': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} is uneven ${on(place)}.`,

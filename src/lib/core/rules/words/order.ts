@@ -1,13 +1,32 @@
 import { REGIONS, type Region } from '../../atlas/regions';
 import { RULE_TEXTS } from '../texts';
-import { at, label, the, type Words } from './phrases';
+import { at, the, type Words } from './phrases';
 
 const region = (id: string | number | undefined): string => `the ${REGIONS[String(id) as Region].toLowerCase()}`;
 
 /** A file may name a rule that does not exist. */
 const ruleName = (id: string): string => `“${RULE_TEXTS[id]?.title ?? id}”`;
 
+const AFTER: Record<string, string> = {
+	'every-move': 'after each move',
+	'every-zone': 'after each zone',
+	'every-region': 'after each region',
+	end: 'at the end'
+};
+
 export const ORDER_WORDS: Words = {
+	'nape-missing': {
+		say: ({ params: p }) => ({
+			head: `${p.number} turns to chin and jaw before the nape is freed.`,
+			body: 'This school begins at the back of the neck, so that what comes forward has room.'
+		})
+	},
+	'drain-policy': {
+		say: ({ params: p }) => ({
+			head: `Nothing is drained ${p.after === 'end' ? 'after the moves' : 'after'} ${p.after === 'end' ? `up to ${p.number}` : p.number}${Number(p.times) > 1 && p.after !== 'end' ? `, as in ${Number(p.times) - 1} more` : ''}.`,
+			body: `This school drains ${AFTER[String(p.after)]}. Links by the school’s policy do it for you.`
+		})
+	},
 	'outlet-closed': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} sends fluid on before ${the(place)} are open.`,
@@ -68,9 +87,9 @@ export const ORDER_WORDS: Words = {
 		fix: 'Drain after it'
 	},
 	stranded: {
-		say: ({ params: p, place, side }) => ({
-			head: `${label(place)}, ${side}: fluid stays ${at(p.waitsAt)} after ${p.number}.`,
-			body: 'Nothing later carries it to the outlet; it seeps back from there.'
+		say: ({ params: p, side }) => ({
+			head: `${p.number} leaves fluid behind ${side ? `on the ${side}` : 'on both sides'}: ${p.zones}.`,
+			body: `It stays ${at(p.waitsAt)}: nothing later carries it to the outlet, and it seeps back from there.`
 		}),
 		fix: 'Add drain link'
 	},

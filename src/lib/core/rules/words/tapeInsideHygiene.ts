@@ -23,6 +23,17 @@ export const TAPE_WORDS: Words = {
 			body: 'A piece at the mouth corner or one on the cheek, not both at once.'
 		})
 	},
+	'tape-removal': {
+		say: ({ params: p }) => ({
+			head: {
+				never: `Nothing says how the tape of ${p.number} comes off.`,
+				early: `${p.removal} takes off the tape of ${p.number} in the same sitting.`,
+				dry: `${p.removal} takes off the tape of ${p.number} without a soak.`
+			}[String(p.how)]!,
+			body: `Soak it with oil for ${p.minutes} minutes once it has been worn, then peel at a low angle, never dry.`
+		}),
+		fix: 'Add removal'
+	},
 	'tape-in-school': {
 		say: ({ params: p }) => ({
 			head: `${p.number} lays tape, which this school does not.`,
@@ -99,8 +110,7 @@ export const EFFORT_WORDS: Words = {
 
 const REACH: Record<string, string> = {
 	nape: 'presses the nape with a fist or knuckles',
-	shoulder: 'works both shoulders at once',
-	crossed: 'crosses the hands'
+	shoulder: 'works both shoulders at once'
 };
 
 export const BODY_WORDS: Words = {
