@@ -34,8 +34,7 @@ export const atStep = (page: Page, number: number, of: number): Locator =>
 	page.getByRole('region', { name: 'This step' }).getByText(new RegExp(`(^|· )${number} of ${of}$`));
 
 /** A move that is being counted, and beyond its first count; which one is seen depends on when one looks. */
-export const counting = (page: Page): Promise<void> =>
-	expect(page.locator('.count')).toHaveText(/^([2-9]|\d\d+)$/);
+export const counting = (page: Page): Promise<void> => expect(page.locator('.count')).toHaveText(/^([2-9]|\d\d+)$/);
 
 /** From Compose to a session with the sequence that is open: both have a face, until the session is there. */
 export async function startSession(page: Page): Promise<void> {
