@@ -85,7 +85,7 @@ test('what computes the tide may die: it is started again, nothing is lost, and 
 	await expect(page.locator('[data-worth-lane] title').first()).toHaveText(/^Step 1: /);
 	await expect(page.locator('[data-step-button]').first()).toHaveAttribute(
 		'aria-label',
-		/, in the model nothing that matters/
+		/, in the model less than 1 % of all fluid/
 	);
 	await page.getByRole('button', { name: 'What each step is worth' }).click();
 	await expect(page.locator('[data-worth-lane]')).toHaveCount(0);

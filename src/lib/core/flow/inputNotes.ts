@@ -8,13 +8,15 @@ import { LEVEL_NOTE, openingNote } from './claimWords';
 interface Manner {
 	/** Mean pressure level over the seconds in which a hand works, 0..4. */
 	readonly level: number;
-	/** Seconds of opening, and the middle of them as a share of the whole. */
+	/** Whether a hand works at all. */
+	readonly worked: boolean;
+	/** Seconds of opening, and the second at which the middle of them lies. */
 	readonly openSeconds: number;
-	readonly openAt: number;
+	readonly openAtSeconds: number;
 }
 
 function mannerOf(sequence: Sequence, working: Working): Manner {
-	const { programme, opStarts, seconds } = planOfSequence(sequence, { working });
+	const { programme, opStarts } = planOfSequence(sequence, { working });
 	const opens = stepsOf(sequence).map(({ step }) => step.aim === 'open');
 	let [worked, levels, openSeconds, moment] = [0, 0, 0, 0];
 	programme.forEach(({ technique, paths, reps, seconds: each, origin }, i) => {
@@ -30,15 +32,16 @@ function mannerOf(sequence: Sequence, working: Working): Manner {
 	});
 	return {
 		level: worked ? levels / worked : 0,
+		worked: worked > 0,
 		openSeconds,
-		openAt: openSeconds && seconds ? moment / openSeconds / seconds : 0
+		openAtSeconds: openSeconds ? moment / openSeconds : 0
 	};
 }
 
-/** Differences from which on two sequences are said to differ: levels, seconds, share of the whole. */
+/** Differences from which on two sequences are said to differ: levels, seconds. */
 const LEVELS_APART = 0.05;
 const OPENING_SECONDS_APART = 2;
-const OPENING_SHARE_APART = 0.02;
+const OPENING_MOMENT_APART_SECONDS = 5;
 
 /**
  * An input is no finding: what has to be said beside the figures where sequences differ in what the model was told.
@@ -46,11 +49,13 @@ const OPENING_SHARE_APART = 0.02;
 export function inputNotes(sequences: readonly Sequence[], working: Working): string[] {
 	const [first, ...others] = sequences.map((s) => mannerOf(s, working));
 	const differ = (apart: (a: Manner, b: Manner) => boolean) => others.some((other) => apart(first!, other));
-	const inLevel = differ((a, b) => Math.abs(a.level - b.level) > LEVELS_APART);
+	const inLevel = differ((a, b) => a.worked && b.worked && Math.abs(a.level - b.level) > LEVELS_APART);
 	const inOpening = differ(
 		(a, b) =>
 			Math.abs(a.openSeconds - b.openSeconds) > OPENING_SECONDS_APART ||
-			Math.abs(a.openAt - b.openAt) > OPENING_SHARE_APART
+			(a.openSeconds > 0 &&
+				b.openSeconds > 0 &&
+				Math.abs(a.openAtSeconds - b.openAtSeconds) > OPENING_MOMENT_APART_SECONDS)
 	);
 	return [...(inLevel ? [LEVEL_NOTE] : []), ...(inOpening ? [openingNote()] : [])];
 }

@@ -15,7 +15,7 @@ const mark = (kind: TideMark['kind'], stepId: string, ml: number): TideMark => (
 });
 
 describe('what the model says to a finding', () => {
-	test('its amount and where, summed over the steps; why it sees nothing; nothing to rules it does not know', () => {
+	test('its amount and where, summed over the steps; what it found where it marks nothing; nothing to rules it does not know', () => {
 		const leftOut = [{ stepId: 'z', reason: 'exercise' as const, places: [] }];
 		const tide = { marks: [mark('stranded', 'a', 0.4), mark('stranded', 'b', 0.2), mark('dammed', 'c', 0.3)], leftOut };
 		const say = (ruleId: string, ...stepIds: string[]) => modelOnFinding(tide, { ruleId, stepIds });
@@ -24,8 +24,11 @@ describe('what the model says to a finding', () => {
 		);
 		expect(say('stranded', 'a', 'b')).toContain(', 0.6 ml in 2 places.');
 		expect(say('receiver-closed', 'c')).toContain('0.3 ml would not go into');
-		expect(say('receiver-closed', 'a')).toMatch(/^The model sees none of it: a node group at rest is open a little/);
-		expect(say('opening-missing', 'x')).toMatch(/none of it/);
+		expect(say('receiver-closed', 'a')).toBe('In the model no place refused what was sent to it, by 0.05 ml or more.');
+		expect(say('stranded', 'x')).toBe(
+			'In the model no place on its way holds more at the end than before, by 0.05 ml or more.'
+		);
+		expect(say('opening-missing', 'x')).toMatch(/no place refused/);
 		expect(say('opening-missing', 'z')).toMatch(/^Not in the model: the client’s own muscles work/);
 		expect(say('uneven-sides', 'a')).toBeNull();
 		expect(say('stranded')).toBeNull();

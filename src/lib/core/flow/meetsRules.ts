@@ -1,7 +1,7 @@
 import type { Finding } from '../rules/rule';
 import { markGroups, type MarkGroup } from './markGroups';
 import { leftOutWords, markWords, mlText } from './words';
-import type { Tide, TideMark } from './tide';
+import { WORTH_A_WORD_ML, type Tide, type TideMark } from './tide';
 
 /** Which rules speak of what the model also sees, and of which of its marks. */
 const SAME_MATTER: Readonly<Record<string, TideMark['kind']>> = {
@@ -12,10 +12,10 @@ const SAME_MATTER: Readonly<Record<string, TideMark['kind']>> = {
 	'opening-missing': 'dammed'
 };
 
-/** Why the model may see nothing where a rule speaks. */
-const WHY_NOTHING: Record<TideMark['kind'], string> = {
-	stranded: 'what is set down there is carried on by a later step, or there was little to carry',
-	dammed: 'a node group at rest is open a little all the same, and no more came than it could take'
+/** What the model found where a rule speaks and it marks nothing: no reason is given that was not looked for. */
+const FOUND_NOTHING: Record<TideMark['kind'], string> = {
+	stranded: 'no place on its way holds more at the end than before',
+	dammed: 'no place refused what was sent to it'
 };
 /** Why a rule may be silent where the model sees something. */
 const WHY_SILENT: Record<TideMark['kind'], string> = {
@@ -41,7 +41,9 @@ export function modelOnFinding(
 	const groups = markGroups(marks);
 	if (!groups.length) {
 		const unknown = tide.leftOut.find((l) => finding.stepIds.includes(l.stepId));
-		return unknown ? leftOutWords(unknown) : `The model sees none of it: ${WHY_NOTHING[kind]}.`;
+		return unknown
+			? leftOutWords(unknown)
+			: `In the model ${FOUND_NOTHING[kind]}, by ${mlText(WORTH_A_WORD_ML)} or more.`;
 	}
 	const sum = marks.reduce((ml, m) => ml + m.ml, 0);
 	const rest = groups.length > 1 ? `, ${mlText(sum)} in ${marks.length} places` : '';

@@ -91,7 +91,7 @@ class Marker {
 			if (known) known.ml += more;
 			else this.#dammed.set(key, { stepId, place: i, ml: more, atSeconds });
 		}
-		for (const place of endZones(this.plan.programme[op]!, this.engine.network.zoneCount)) {
+		for (const place of zonesOnWay(this.plan.programme[op]!, this.engine.network.zoneCount)) {
 			const key = `${stepNumber} ${place}`;
 			const known = this.#set.get(key);
 			if (known) known.after = Math.max(known.after, ml[place]!);
@@ -111,9 +111,9 @@ class Marker {
 	}
 }
 
-/** Zones in which the strokes of an op end. */
-const endZones = (op: ProgrammeOp, zoneCount: number): number[] =>
-	op.technique === 'stroke' ? op.paths.map((p) => p.places.at(-1)!).filter((i) => i < zoneCount) : [];
+/** Zones over which the strokes of an op lead: fluid may be piled up before their end, too. */
+const zonesOnWay = (op: ProgrammeOp, zoneCount: number): number[] =>
+	op.technique === 'stroke' ? [...new Set(op.paths.flatMap((p) => [...p.places]))].filter((i) => i < zoneCount) : [];
 
 /**
  * Runs a plan and keeps what is looked at.

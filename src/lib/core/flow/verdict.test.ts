@@ -34,6 +34,8 @@ const figures = (a: readonly number[], b: readonly number[], start = 20, held = 
 		) as unknown as PairedFigures['parameters']
 	};
 };
+/** Ten times the same faces: fewer tell nothing. */
+const tenfold = (list: readonly number[]): number[] => Array.from({ length: 10 }, () => list).flat();
 const WORKED_GRADES = Float64Array.from({ length: faceNetwork().zoneCount }, (_, z) => startGrade(z));
 const runOf = (names: Parameters<typeof programmeOf>[0][], draws: number, seed = 5) => {
 	const run = new PairedRun({ programmes: names.map(programmeOf), grades: WORKED_GRADES, draws, seed });
@@ -52,17 +54,33 @@ describe('a verdict', () => {
 		expect(v.ml.p95).toBeCloseTo(2.85, 12);
 		expect(v.hangsOn).toEqual([]);
 		expect(verdictWords(v, 'A', 'B', 4)).toBe(
-			'“A” leaves less in all than “B” in about 75 % of 4 modelled faces; in the middle 1.5 ml less.'
+			'Too few faces to say who leads in all: the two differ in 4 of 4 modelled faces.'
 		);
-		expect(verdictWords(verdictOf(figures([2, 2, 2, 2], [3, 4, 5, 1]), 'eyes', 0, 1), 'A', 'B', 4)).toBe(
-			'“B” leaves less under the eyes than “A” in about 75 % of 4 modelled faces; in the middle 1.5 ml less.'
+		const [more, less] = [tenfold([3, 4, 5, 1]), tenfold([2, 2, 2, 2])];
+		expect(verdictWords(verdictOf(figures(more, less), 'all', 0, 1), 'A', 'B', 40)).toBe(
+			'“A” leaves less in all than “B” in about 75 % of 40 modelled faces; in the middle 1.5 ml less.'
+		);
+		expect(verdictWords(verdictOf(figures(less, more), 'eyes', 0, 1), 'A', 'B', 40)).toBe(
+			'“B” leaves less under the eyes than “A” in about 75 % of 40 modelled faces; in the middle 1.5 ml less.'
 		);
 	});
+	test('nobody leads where half of the faces lie within what so many tell; little is no practical difference', () => {
+		// 12 of 20: by Wilson 38 to 78 %, by hand.
+		const close = verdictOf(
+			figures([...Array<number>(12).fill(3), ...Array<number>(8).fill(1)], Array<number>(20).fill(2)),
+			'all',
+			0,
+			1
+		);
+		expect(verdictWords(close, 'A', 'B', 20)).toMatch(/^No difference in all that has a direction/);
+		// Five per cent of what the lids hold, and yet less than a drop.
+		expect(verdictOf(figures([2.02], [2], 20, 0.4), 'eyes', 0, 1).practical).toBe(false);
+	});
 	test('a median under one per cent of what the measure holds is no practical difference, followed by the share', () => {
-		const v = verdictOf(figures([2.1, 2.2, 2.1, 1.9], [2, 2, 2, 2]), 'all', 0, 1);
+		const v = verdictOf(figures(tenfold([2.1, 2.2, 2.1, 1.9]), tenfold([2, 2, 2, 2])), 'all', 0, 1);
 		expect(v.practical).toBe(false);
 		expect(verdictWords(v, 'A', 'B', 1000)).toBe(
-			'No practical difference in all: “A” leaves a little less than “B” in about 75 % of the 4 of 1,000 modelled faces in which they differ.'
+			'No practical difference in all: “A” leaves a little less than “B” in about 75 % of the 40 of 1,000 modelled faces in which they differ.'
 		);
 		expect(verdictOf(figures([2.2, 2.2, 2.2, 2.2], [2, 2, 2, 2]), 'all', 0, 1).practical).toBe(true);
 		// 0.1 ml is half a per cent of 20 ml of all fluid, and five per cent of the 2 ml under the eyes.
@@ -76,10 +94,15 @@ describe('a verdict', () => {
 			'The same in all: “A” and “B” leave as much in every one of 40 modelled faces.'
 		);
 		// 1e-3 % of 20 ml is 2e-4 ml: three differences are below it, one of the other four is the other way.
-		const noisy = verdictOf(figures([2.0001, 2, 1.9999, 3, 3, 3, 1], [2, 2, 2, 2, 2, 2, 2]), 'all', 0, 1);
-		expect([noisy.lessIn, noisy.moreIn]).toEqual([3, 1]);
-		expect(verdictWords(noisy, 'A', 'B', 7)).toContain(
-			'in about 75 % of the 4 of 7 modelled faces in which they differ'
+		const noisy = verdictOf(
+			figures(tenfold([2.0001, 2, 1.9999, 3, 3, 3, 1]), tenfold([2, 2, 2, 2, 2, 2, 2])),
+			'all',
+			0,
+			1
+		);
+		expect([noisy.lessIn, noisy.moreIn]).toEqual([30, 10]);
+		expect(verdictWords(noisy, 'A', 'B', 70)).toContain(
+			'in about 75 % of the 40 of 70 modelled faces in which they differ'
 		);
 	});
 	test('exchanging the two exchanges their names, and nothing else that is said or shown', () => {

@@ -7,12 +7,15 @@ import { rankCorrelation, ranksOf } from './ranks';
 import type { Contest } from './share';
 import { WHERE_PARTS, type WherePart } from './where';
 
-/** A median difference below this share of what a measure holds at the start is no practical difference. */
+/** A median difference below this share of what a measure holds at the start, or below so much, is no practical difference. Working values. */
 export const PRACTICAL_SHARE = 0.01;
+export const PRACTICAL_ML = 0.05;
 /** Below this share of all fluid at the start two sequences do the same to a face: the rest is noise of numbers. */
 export const NOISE_SHARE = 1e-5;
-/** What an answer hangs on is shown from this rank correlation on; below 0.06 it is noise in a thousand draws. */
+/** What an answer hangs on is shown from this rank correlation on, and never within the noise of so many faces. */
 const TELLING_RHO = 0.15;
+const NOISE_RHO = 3.5;
+const tellingRho = (faces: number): number => Math.max(TELLING_RHO, NOISE_RHO / Math.sqrt(faces));
 const MOST_TELLING = 5;
 /** So many faces with a difference are needed before anything is said to hang on something. */
 const FEWEST_TELLING = 20;
@@ -45,7 +48,7 @@ function hangsOn(figures: PairedFigures, lead: Float64Array, { lessIn, moreIn }:
 	const ranks = parameterRanks(figures);
 	const own = ranksOf(lead);
 	return FLOW_PARAMETER_NAMES.map((parameter) => ({ parameter, rho: rankCorrelation(ranks[parameter], own) }))
-		.filter((h) => Math.abs(h.rho) >= TELLING_RHO)
+		.filter((h) => Math.abs(h.rho) >= tellingRho(lead.length))
 		.sort((a, b) => Math.abs(b.rho) - Math.abs(a.rho))
 		.slice(0, MOST_TELLING);
 }
@@ -91,7 +94,7 @@ export function verdictOf(figures: PairedFigures, outcome: OutcomeId, first: num
 		...contest,
 		ml: facing(spreadOf(lead)),
 		ofHeld: facing(share),
-		practical: Math.abs(share.median) >= PRACTICAL_SHARE,
+		practical: Math.abs(share.median) >= PRACTICAL_SHARE && Math.abs(spreadOf(lead).median) >= PRACTICAL_ML,
 		hangsOn: hangsOn(figures, ofHeld, contest)
 	};
 }

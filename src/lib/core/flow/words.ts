@@ -57,6 +57,7 @@ export function leftOutWords({ reason, places }: LeftOut): string {
 
 /** A share of the fluid at the start below which nothing is said to matter. */
 export const MATTERS_SHARE = PRACTICAL_SHARE;
+const MATTERS_TEXT = `${100 * MATTERS_SHARE} %`;
 const matters = (effect: Pick<Effect, 'ofStart'> | null): boolean =>
 	effect !== null && Math.abs(effect.ofStart.median) >= MATTERS_SHARE;
 
@@ -78,8 +79,8 @@ function withoutWords(what: string, effect: Effect, stays: Stays | null, draws: 
 			: '';
 	if (!matters(effect))
 		return lies
-			? `Without ${what} ${lies}; ten minutes later nothing that matters differs.`
-			: `Without ${what} nothing that matters differs.`;
+			? `Without ${what} ${lies}; ten minutes later what is left of all fluid differs by less than ${MATTERS_TEXT}.`
+			: `Without ${what} what is left of all fluid ten minutes after the end differs by less than ${MATTERS_TEXT}.`;
 	const size = sizeWords(effect, draws, effect.ml.median > 0 ? 'less' : 'more');
 	return `Without ${what} ${size}${lies ? `; ${lies}` : ''}.`;
 }
@@ -96,13 +97,17 @@ export function worthWords(worth: StepWorth): string[] {
 	return [
 		withoutWords('this step', worth.without, worth.staysWithout, draws),
 		...(worth.withoutLink ? [withoutWords('this link', worth.withoutLink, null, draws)] : []),
-		...(order.length ? order : movable ? ['A place earlier or later changes nothing that matters.'] : [])
+		...(order.length
+			? order
+			: movable
+				? [`A place earlier or later changes what is left of all fluid by less than ${MATTERS_TEXT}.`]
+				: [])
 	];
 }
 
 /** A step of the layer in one line: what goes with it, and how sure. */
 export function stepEffectWords(effect: StepEffect, draws: number): string {
-	if (!matters(effect)) return 'nothing that matters goes with it';
+	if (!matters(effect)) return `less than ${MATTERS_TEXT} of all fluid goes with it`;
 	const { ml } = effect;
 	const sign = ml.median > 0 ? '' : 'less: ';
 	const often = oftenWords(ml.median < 0 ? turned(effect) : effect);
@@ -116,6 +121,8 @@ const WHERE: Record<OutcomeId, string> = {
 	zones: 'in the chosen zones'
 };
 
+/** From so many faces with a difference on something is said of who leads. */
+const FEWEST_FACES = 10;
 /** Faces without a difference are mentioned from this share on. */
 const FEW_TIES = 0.01;
 
@@ -137,8 +144,10 @@ export function verdictWords(verdict: OutcomeVerdict, first: string, second: str
 	// A few ties go unmentioned, but never where “all” would count them in.
 	const mentioned = ties >= FEW_TIES * draws || (ties > 0 && (!lessIn || !moreIn));
 	const told = mentioned ? `of the ${apart.toLocaleString('en')} ${faces} in which they differ` : faces;
-	if (lessIn === moreIn)
-		return `No difference ${where} that has a direction: each leaves less than the other in half ${told}.`;
+	if (apart < FEWEST_FACES) return `Too few faces to say who leads ${where}: the two differ in ${apart} ${faces}.`;
+	const interval = intervalOf(verdict)!;
+	if (lessIn === moreIn || (interval.low <= 50 && interval.high >= 50))
+		return `No difference ${where} that has a direction: each leaves less than the other in about half ${told}.`;
 	if (!practical)
 		return `No practical difference ${where}: “${less}” leaves a little less than “${more}” ${often} ${told}.`;
 	return `“${less}” leaves less ${where} than “${more}” ${often} ${told}; in the middle ${mlText(ml.median)} less.`;

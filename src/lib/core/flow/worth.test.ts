@@ -68,8 +68,8 @@ describe('what a step is worth', () => {
 		const touch = of(4);
 		expect(touch.withoutLink).toBeNull();
 		expect(worthWords(touch)).toEqual([
-			'Without this step nothing that matters differs.',
-			'A place earlier or later changes nothing that matters.'
+			'Without this step what is left of all fluid ten minutes after the end differs by less than 1 %.',
+			'A place earlier or later changes what is left of all fluid by less than 1 %.'
 		]);
 	});
 	test('leaving a step out is the run of the sequence with hands at rest instead, face by face', () => {
@@ -103,7 +103,7 @@ describe('what a step is worth', () => {
 		value.steps.forEach(({ stepId, ...effect }, i) => expect(effect, stepId).toEqual(of(i).without));
 		const engine = (...args: ConstructorParameters<typeof EngineFaces>) => new EngineFaces(...args);
 		expect(ended(new WorthRun({ plan, grades: MORNING, draws: DRAWS }, engine).all()).value).toEqual(value);
-		expect(value.steps.map((s) => stepEffectWords(s, DRAWS))).toContain('nothing that matters goes with it');
+		expect(value.steps.map((s) => stepEffectWords(s, DRAWS))).toContain('less than 1 % of all fluid goes with it');
 	});
 	test('longer passive steps change what a step is worth by no more than a fiftieth of the most', () => {
 		const { steps: weighed } = ended(run().all()).value;
