@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import http from 'node:http';
 import { expect, test } from '@playwright/test';
+import { GENERIC } from '../src/lib/core/measure/predict';
 import { overLimits } from '../src/lib/core/sequence/cost';
 import { CONTEXT, sequenceOf, step } from '../src/lib/core/testing';
 import { checkAnswer } from '../src/lib/core/rules/answer';
@@ -117,4 +120,50 @@ test('WebAssembly runs in a worker whose policy allows it, and in no other; the 
 	expect(await tried('wasm', 'detector')).toBe('ran');
 	expect(await tried('flow', 'tide')).toBe('ran');
 	expect(await tried('plain', 'probe')).toBe('refused CompileError');
+});
+
+/** Sends what a line of the page sends, as a program does: with no header but those that it names. */
+function sent(
+	line: string,
+	base: string,
+	files: Readonly<Record<string, string>>
+): Promise<{ status: number; text: string }> {
+	const words = [...line.matchAll(/'([^']*)'|(\S+)/g)].map((m) => m[1] ?? m[2]!);
+	const after = (flag: string) => (words.includes(flag) ? words[words.indexOf(flag) + 1] : undefined);
+	const [name, value] = after('-H')?.split(': ') ?? [];
+	const body = after('--data-binary')?.slice(1);
+	return new Promise((done, failed) => {
+		const asked = http.request(
+			words.at(-1)!.replace('$BASE', base),
+			{ method: after('-X') ?? 'GET', headers: name ? { [name]: value } : {} },
+			(answer) => {
+				let text = '';
+				answer.on('data', (piece) => (text += piece));
+				answer.on('end', () => done({ status: answer.statusCode!, text }));
+			}
+		);
+		asked.on('error', failed);
+		asked.end(body && files[body]);
+	});
+}
+
+test('the commands of the page on formats are answered as they stand, without an origin', async ({ baseURL }) => {
+	const two = sequenceOf([step('a', ['malar', 'zygoma', 'preauricular'])]);
+	const points = GENERIC.front;
+	const files: Record<string, string> = {
+		'routine.txt':
+			'soft-tide notation 2\ntitle Short\nschool crown-down\n\n~ Work\ndrain malar > zygoma > preauricular, 5\n',
+		'sequence.json': writeSequenceFile(sequence),
+		'simulate.json': JSON.stringify({ sequence, start: 'morning' }),
+		'compare.json': JSON.stringify({ sequences: [sequence, { ...two, id: 'other' }], draws: 20 }),
+		'photographs.json': JSON.stringify({ before: { points }, after: { points } })
+	};
+	const page = readFileSync(new URL('../docs/formats.md', import.meta.url), 'utf8');
+	const lines = page.split('\n').filter((line) => line.startsWith('curl '));
+	expect(lines.length).toBeGreaterThanOrEqual(7);
+	for (const line of lines) {
+		const { status, text } = await sent(line, baseURL!, files);
+		expect(`${status} ${status === 200 ? '' : text}`, line).toBe('200 ');
+		expect(Object.keys(JSON.parse(text) as object).length, line).toBeGreaterThan(1);
+	}
 });
