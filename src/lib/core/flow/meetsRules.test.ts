@@ -30,6 +30,7 @@ describe('what the model says to a finding', () => {
 		);
 		expect(say('opening-missing', 'x')).toMatch(/no place refused/);
 		expect(say('opening-missing', 'z')).toMatch(/^Not in the model: the client’s own muscles work/);
+		expect(say('deep-then-drain', 'x')).toBeNull();
 		expect(say('uneven-sides', 'a')).toBeNull();
 		expect(say('stranded')).toBeNull();
 	});

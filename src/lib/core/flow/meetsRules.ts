@@ -41,6 +41,8 @@ export function modelOnFinding(
 	const groups = markGroups(marks);
 	if (!groups.length) {
 		const unknown = tide.leftOut.find((l) => finding.stepIds.includes(l.stepId));
+		// What a hold sets free is marked at no place: of it nothing was found, nor not found.
+		if (!unknown && finding.ruleId === 'deep-then-drain') return null;
 		return unknown
 			? leftOutWords(unknown)
 			: `In the model ${FOUND_NOTHING[kind]}, by ${mlText(WORTH_A_WORD_ML)} or more.`;
