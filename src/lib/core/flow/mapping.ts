@@ -21,7 +21,7 @@ const BY_KIND: Record<NonNullable<MotionRow['flow']> | 'unknown', string> = {
 /** What the model makes of a motion. One that slides over one place only is a hold: there is nowhere to carry to. */
 export function mappingOf(motion: Motion): MotionMapping {
 	const { flow, carries } = motionRow(motion);
-	const along = carries ? '; set along a way in a drain it carries fluid as a stroke does' : '';
+	const along = carries ? '; set along a path in a drain it carries fluid as a stroke does' : '';
 	return { technique: flow, why: BY_KIND[flow ?? 'unknown'] + along };
 }
 
