@@ -454,6 +454,14 @@ export const FAULTS: readonly Fault[] = [
 		change: ['open armpit, flat hand, 5\n', '']
 	},
 
+	{ rule: 'course-rest', in: '11', change: ['course 3 a week', 'course 1 a day for 10 days, then 1–2 a week'] },
+	{
+		rule: 'course-rest',
+		in: 'release-masseter-deep',
+		change: ['course 2 a week for 4 weeks', 'course daily for 3 weeks with 1 rest day a week']
+	},
+	{ rule: 'course-rest', in: 'release-frown-tape', change: ['time 12:00', 'time 12:00\ncourse daily'] },
+
 	// The school's own ways.
 	{
 		rule: 'nape-missing',

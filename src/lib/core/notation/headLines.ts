@@ -8,7 +8,7 @@ import { dequal } from 'dequal';
 import type { Sequence } from '../sequence/sequence.schema';
 import { TechniqueSchema } from '../technique/technique.schema';
 import { courseText } from '../sequence/course';
-import { CourseSchema } from '../sequence/sequence.schema';
+import { readCourse } from './courseLine';
 import { inQuotes, mediumWord, nameWord, readMedium } from './clause';
 import { clausesOf, Misread, readerOf } from './reader';
 
@@ -39,6 +39,8 @@ export interface HeadLine {
 	readonly form: string;
 	readonly says: string;
 	readonly example: string;
+	/** Stands once in a text: a second one would say otherwise. */
+	readonly once?: true;
 	/** @param rest the line after its key; @param from index at which it begins in the line; @param media of the text itself */
 	readonly read: (rest: string, from: number, media?: readonly string[]) => Partial<Head>;
 	/** The lines of this kind, without their key. */
@@ -136,27 +138,6 @@ function readTime(rest: string, from: number): Partial<Head> {
 	return last === undefined ? { budgetSeconds: times[0]! } : { leastSeconds: times[0]!, budgetSeconds: times[1]! };
 }
 
-const PER = ['day', 'week', 'month'] as const;
-const HOURS = ['morning', 'noon', 'evening', 'night'] as const;
-/** @throws {Misread} with the column of what cannot be understood */
-function readCourse(rest: string, from: number): Partial<Head> {
-	const since = /\s+since\s+(\d{4}-\d{2}-\d{2})\s*$/i.exec(rest)?.[1];
-	const reader = readerOf(since ? rest.replace(/\s+since\s+\S+\s*$/i, '') : rest, from);
-	const times = reader.number('how often');
-	if (!reader.eat('times')) reader.eat('×');
-	if (!reader.eat('a')) reader.need('per');
-	const per = PER.find((word) => reader.eat(word)) ?? reader.fail(PER);
-	const weeks = reader.eat('for') ? reader.number('how many weeks') : undefined;
-	if (weeks !== undefined && !reader.eat('weeks')) reader.need('week');
-	if (!reader.eat('in', 'the')) reader.eat('at');
-	const hour = HOURS.find((word) => reader.eat(word));
-	reader.end();
-	const course = CourseSchema.safeParse({ times, per, weeks, hour, since });
-	if (!course.success) throw new Misread(`${course.error.issues[0]!.message}.`, from + 2, from + rest.length + 1);
-	const said = Object.entries(course.data).filter(([, v]) => v !== undefined);
-	return { course: Object.fromEntries(said) as NonNullable<Head['course']> };
-}
-
 /** @throws {Misread} by the reader of each line */
 export const HEAD_LINES: readonly HeadLine[] = [
 	{
@@ -217,10 +198,11 @@ export const HEAD_LINES: readonly HeadLine[] = [
 	},
 	{
 		key: 'course',
-		form: 'course <n> a day | week | month [for <n> weeks] [at morning | noon | evening | night] [since <date>]',
-		says: 'How often it is done, over how long, and when.',
-		example: 'course 3 a week for 6 weeks at evening since 2026-03-01',
-		read: readCourse,
+		once: true,
+		form: 'course <n>[–<n>] a day | week | month [for <n> days | weeks][, then …] [with <n> rest days a week] [at morning | noon | evening | night] [since <date>]',
+		says: 'How often it is done, over how long, what follows, and when. Also: daily, once, twice, every other day.',
+		example: 'course 1 a day for 10 days, then 1–2 a week at evening since 2026-03-01',
+		read: (rest, from) => ({ course: readCourse(rest, from) }),
 		write: ({ course }) => (course ? [courseText(course)] : [])
 	},
 	{

@@ -170,7 +170,14 @@ class Parser {
 	/** Media that are known by now: grown as they are named. */
 	readonly #media: string[] = [];
 
+	/** Kinds of head lines that were read. */
+	readonly #given = new Set<string>();
 	#headLine(line: (typeof HEAD_LINES)[number], rest: string, from: number): void {
+		if (line.once && this.#given.has(line.key))
+			throw new Misread(`“${line.key}” was said above already: it stands once.`, from - line.key.length + 1, from + 1, [
+				`one line for ${line.key}, with “then” for what follows`
+			]);
+		this.#given.add(line.key);
 		const found = line.read(rest, from, this.#media);
 		const listed = Object.entries(this.#lists).flatMap(([name, list]) => {
 			const more: readonly unknown[] = found[name as keyof Lists] ?? [];

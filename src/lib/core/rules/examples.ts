@@ -24,6 +24,7 @@ interface Example {
 	readonly licence?: Licence;
 	readonly medium?: string;
 	readonly orientation?: Sequence['orientation'];
+	readonly course?: Sequence['course'];
 	/** Done one side after the other, as a block. */
 	readonly sides?: Block['sides'];
 	/** A second phase after a place where a short version may end. */
@@ -184,6 +185,11 @@ const EXAMPLES: Record<string, Example> = {
 		]
 	},
 	'tape-removal': { rows: [along('lay-tape', 'glabella', { ...BOTH, tape: { ...TAPE, wearHours: 3 } })] },
+	'course-rest': {
+		rows: [along('knuckle-knead', 'masseter', { ...EACH, pressure: 4 })],
+		school: 'release-then-drain',
+		course: { times: 1, per: 'day', weeks: 2 }
+	},
 	'middle-twice': { rows: [along('light-stroke', 'chin', BOTH)], sides: { each: true, first: 'left' } },
 	'nape-missing': {
 		rows: [along('light-stroke', 'chin jawline under-jaw n:submandibular', BOTH)],
@@ -255,7 +261,12 @@ export function exampleOf(ruleId: string): Sequence {
 		// One of them shows what goes beyond the limits.
 		StoredSequenceSchema
 	);
-	return { ...sequence, orientation, school: { ...sequence.school, ...example.policy } };
+	return {
+		...sequence,
+		...(example.course ? { course: example.course } : {}),
+		orientation,
+		school: { ...sequence.school, ...example.policy }
+	};
 }
 
 /** Who is in the chair in the example of a rule, and what the licence covers. */

@@ -17,6 +17,7 @@ import { neckDirection } from './direction/neckDirection';
 import { throatStraightDown } from './direction/throatStraightDown';
 import { coldTooLong } from './dose/coldTooLong';
 import { contradiction } from './dose/contradiction';
+import { courseRest } from './dose/courseRest';
 import { deepTooLong } from './dose/deepTooLong';
 import { doseRange } from './dose/doseRange';
 import { middleTwice } from './dose/middleTwice';
@@ -102,6 +103,7 @@ export const RULES: readonly Rule[] = [
 		rushedDrain,
 		doseRange,
 		coldTooLong,
+		courseRest,
 		contradiction,
 		overBudget
 	],

@@ -270,6 +270,11 @@ export const RULE_TEXTS: Readonly<Record<string, RuleText>> = {
 		why: (w) =>
 			`Pulled off dry, tape takes skin with it. It is soaked with oil or another greasy cleanser for ${w.tapeSoakSeconds / 60} minutes, then peeled at a low angle, once it has been worn.`
 	},
+	'course-rest': {
+		title: 'Days of rest in a course',
+		why: (w) =>
+			`Muscle that was worked deep, the inside of the cheek and skin under tape need time: deep work at least ${w.deepRestHours} h apart, inside at most ${w.insideAWeek} times a week, tape not on every day.`
+	},
 	'middle-twice': {
 		title: 'The middle once',
 		why: 'In a block that does one side and then the other, what lies in the middle would get everything twice.'

@@ -40,16 +40,45 @@ export const PhaseSchema = z.strictObject({
 });
 export type Phase = z.infer<typeof PhaseSchema>;
 
-/** How often it is done, over how long, and when. */
-export const CourseSchema = z.strictObject({
+/** How often, from the least to the most, and for how long; without an end where none is given. */
+const RHYTHM = {
 	times: z.int().min(1).max(60),
+	most: z.int().min(2).max(60).optional(),
 	per: z.enum(['day', 'week', 'month']),
 	weeks: z.int().min(1).max(104).optional(),
-	/** When on the day. */
-	hour: z.enum(['morning', 'noon', 'evening', 'night']).optional(),
-	/** The day from which it is done. */
-	since: z.iso.date().optional()
-});
+	days: z.int().min(1).max(365).optional()
+};
+const RhythmSchema = z.strictObject(RHYTHM).superRefine(checkRhythm);
+
+/** How often it is done, over how long, and when. */
+export const CourseSchema = z
+	.strictObject({
+		...RHYTHM,
+		/** What follows, one after the other. */
+		then: z.array(RhythmSchema).min(1).max(4).optional(),
+		/** Days of a week on which it is not done. */
+		restDays: z.int().min(1).max(6).optional(),
+		/** When on the day. */
+		hour: z.enum(['morning', 'noon', 'evening', 'night']).optional(),
+		/** The day from which it is done. */
+		since: z.iso.date().optional()
+	})
+	.superRefine(checkRhythm)
+	.superRefine(({ weeks, days, then }, ctx) => {
+		const ends = [{ weeks, days }, ...(then ?? [])];
+		if (ends.slice(0, -1).some((phase) => phase.weeks === undefined && phase.days === undefined))
+			ctx.addIssue({ code: 'custom', path: ['then'], message: 'Say for how long, where something follows' });
+	});
+
+function checkRhythm(
+	{ times, most, weeks, days }: { times: number; most?: number; weeks?: number; days?: number },
+	ctx: z.core.$RefinementCtx
+): void {
+	if (most !== undefined && most <= times)
+		ctx.addIssue({ code: 'custom', path: ['most'], message: `The most is more than the least: ${times}, ${most}` });
+	if (weeks !== undefined && days !== undefined)
+		ctx.addIssue({ code: 'custom', path: ['days'], message: 'Say for how many days, or for how many weeks' });
+}
 
 const SequenceFieldsSchema = z.strictObject({
 	format: z.literal('soft-tide/sequence'),

@@ -50,6 +50,8 @@ export const DEFAULT_WORKING = {
 	eyeTapeHours: 2,
 	tapeHours: 8,
 	tapeSoakSeconds: 300,
+	deepRestHours: 48,
+	insideAWeek: 3,
 	firstTapeHours: 3,
 	nightTapeHours: 10,
 	fullFilmUlCm2: 1,

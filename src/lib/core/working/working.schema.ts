@@ -304,6 +304,28 @@ export const WorkingSchema = z.strictObject({
 		{ min: 0.5, max: 12 },
 		{ group: 'tools', label: 'Tape elsewhere', unit: 'h', meaning: 'Longest wear.', source: 'practice, section 8' }
 	),
+	deepRestHours: value(
+		DEFAULT_WORKING.deepRestHours,
+		{ min: 12, max: 168 },
+		{
+			group: 'dose',
+			label: 'Rest after deep work on an area',
+			unit: 'h',
+			meaning: 'A course leaves at least so much between.',
+			source: 'practice, section 12'
+		}
+	),
+	insideAWeek: value(
+		DEFAULT_WORKING.insideAWeek,
+		{ min: 1, max: 7 },
+		{
+			group: 'dose',
+			label: 'Inside the cheek in a week',
+			unit: '×',
+			meaning: 'The most times.',
+			source: 'practice, sections 8 and 12'
+		}
+	),
 	tapeSoakSeconds: value(
 		DEFAULT_WORKING.tapeSoakSeconds,
 		{ min: 60, max: 900 },

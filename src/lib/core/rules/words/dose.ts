@@ -20,7 +20,20 @@ function unevenWords({ leftSeconds, rightSeconds, leftReps, rightReps }: Params)
 	return `It gets ${leftSeconds} s on the left and ${rightSeconds} s on the right.`;
 }
 
+const RESTS: Record<string, string> = {
+	deep: 'Deep work on one area leaves at least two days between.',
+	inside: 'Inside the cheek three times a week are the most.',
+	tape: 'Skin that wears tape has days to itself.'
+};
+
 export const DOSE_WORDS: Words = {
+	'course-rest': {
+		say: ({ params: p }) => ({
+			head: `${p.number} comes up to ${p.often} times a week by the course.`,
+			body: RESTS[String(p.rest)]!
+		}),
+		fix: 'Leave rest days'
+	},
 	'middle-twice': {
 		say: ({ params: p, place }) => ({
 			head: `${p.number} works ${the(place)} twice, once with each side.`,
