@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Course } from '$lib/core/sequence/course';
+	import { courseText, type Course } from '$lib/core/sequence/course';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
@@ -26,16 +26,16 @@
 			value={course.times}
 			min={1}
 			max={60}
-			onchange={(times) => set({ times }, `Do it ${times} times a ${course.per}`)}
+			onchange={(times) => set({ times, most: undefined }, `Do it ${times} times a ${course.per}`)}
 		/>
 		<Select label="A day, week or month" value={course.per} options={PER} onchange={(per) => set({ per }, `Count it by the ${per}`)} />
 		<Stepper
-			label="weeks, 0 for no end"
+			label={course.then ? 'weeks' : 'weeks, 0 for no end'}
 			unit="weeks"
 			value={course.weeks ?? 0}
-			min={0}
+			min={course.then ? 1 : 0}
 			max={104}
-			onchange={(weeks) => set({ weeks: weeks || undefined }, weeks ? `Do it for ${weeks} weeks` : 'Do it without an end')}
+			onchange={(weeks) => set({ weeks: weeks || undefined, days: undefined }, weeks ? `Do it for ${weeks} weeks` : 'Do it without an end')}
 		/>
 		<Select
 			label="When on the day"
@@ -54,6 +54,9 @@
 				onchange={(e) => set({ since: e.currentTarget.value || undefined }, 'Change since when it is done')}
 			/>
 		</label>
+		{#if course.then || course.most || course.days || course.restDays}<p class="basis-full leading-4">
+				{courseText(course)}. Its further parts are written in the text.
+			</p>{/if}
 		<button type="button" class="btn min-h-[26px] px-2" onclick={() => set(null, 'Say nothing of how often')}>Not said</button>
 	{:else}
 		<button type="button" class="btn min-h-[26px] px-2" onclick={() => set({}, 'Say how often')}>Say how often</button>
