@@ -64,6 +64,7 @@ class Marker {
 		string,
 		{ stepId: string; place: number; before: number; after: number; atSeconds: number }
 	>();
+	readonly #ways = new Map<number, readonly number[]>();
 	/** What was dammed, and where the fluid was, before the last repetition. */
 	readonly #dammedBefore: Float64Array;
 	readonly #before: Float64Array;
@@ -91,13 +92,20 @@ class Marker {
 			if (known) known.ml += more;
 			else this.#dammed.set(key, { stepId, place: i, ml: more, atSeconds });
 		}
-		for (const place of zonesOnWay(this.plan.programme[op]!, this.engine.network.zoneCount)) {
+		for (const place of this.#zonesOf(op)) {
 			const key = `${stepNumber} ${place}`;
 			const known = this.#set.get(key);
 			if (known) known.after = Math.max(known.after, ml[place]!);
 			else this.#set.set(key, { stepId, place, before: this.#before[place]!, after: ml[place]!, atSeconds });
 		}
 		this.#before.set(ml);
+	}
+
+	/** The zones on the way of an op: worked out once, asked after each of its repetitions. */
+	#zonesOf(op: number): readonly number[] {
+		const zones = this.#ways.get(op) ?? zonesOnWay(this.plan.programme[op]!, this.engine.network.zoneCount);
+		this.#ways.set(op, zones);
+		return zones;
 	}
 
 	/** What is worth a word, the most first. A zone tells how much more it holds at the end than before the step. */

@@ -88,13 +88,13 @@ export function verdictOf(figures: PairedFigures, outcome: OutcomeId, first: num
 	// Zones that nobody chose hold nothing.
 	const ofHeld = lead.map((x, i) => (held[i]! > 0 ? x / held[i]! : 0));
 	const facing = (spread: Spread) => (turned ? negated(spread) : spread);
-	const share = spreadOf(ofHeld);
+	const [ml, share] = [spreadOf(lead), spreadOf(ofHeld)];
 	return {
 		outcome,
 		...contest,
-		ml: facing(spreadOf(lead)),
+		ml: facing(ml),
 		ofHeld: facing(share),
-		practical: Math.abs(share.median) >= PRACTICAL_SHARE && Math.abs(spreadOf(lead).median) >= PRACTICAL_ML,
+		practical: Math.abs(share.median) >= PRACTICAL_SHARE && Math.abs(ml.median) >= PRACTICAL_ML,
 		hangsOn: hangsOn(figures, ofHeld, contest)
 	};
 }

@@ -206,7 +206,9 @@ export interface FilmFacts {
 /** Whether a step begins on a side or a way on which it was not yet: what slides on there has worn its own film. */
 function isNew(known: Set<string>, step: Step, event: TimedEvent): boolean {
 	const key = `${step.id} ${event.side} ${event.lane} ${event.part} ${event.places.join()}`;
-	return !known.has(key) && known.add(key) !== undefined;
+	if (known.has(key)) return false;
+	known.add(key);
+	return true;
 }
 
 /** Where the film is missing, and where it is in the way. */

@@ -21,11 +21,11 @@ function busyFor(context: JudgeContext, kind: Rest): JudgeContext['steps'][numbe
 	return steps.find(({ step }) => touches(step) && !isInside(step) && peakLevel(step) > working.deepLevel);
 }
 
-const MENDED: Record<Rest, Partial<Course>> = {
-	deep: { times: 3, most: undefined, per: 'week', then: undefined, restDays: undefined },
-	inside: { times: 3, most: undefined, per: 'week', then: undefined, restDays: undefined },
-	tape: { restDays: 2 }
-};
+/** As often as the rest allows, in one part; tape only gets its days of rest. */
+const mended = (kind: Rest, most: number): Partial<Course> =>
+	kind === 'tape'
+		? { restDays: 2 }
+		: { times: Math.max(1, Math.floor(most)), most: undefined, per: 'week', then: undefined, restDays: undefined };
 
 /** What is done again and again leaves the days of rest that its work asks for. */
 export const courseRest: Rule = {
@@ -49,7 +49,7 @@ export const courseRest: Rule = {
 	fix(context, finding) {
 		const { course } = context.sequence;
 		if (!course) return null;
-		const changed = { ...course, ...MENDED[finding.params.rest as Rest] };
+		const changed = { ...course, ...mended(finding.params.rest as Rest, Number(finding.params.most)) };
 		const said = Object.fromEntries(Object.entries(changed).filter(([, v]) => v !== undefined)) as Course;
 		return setHead(context.sequence, { course: said }, 'Leave the days of rest');
 	}
