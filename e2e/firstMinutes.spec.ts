@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { closeSession } from './steps.mjs';
-import { beginDemo, drag, place, saved, startSession } from './support';
+import { beginDemo, counting, drag, place, saved, startSession } from './support';
 
 test('the first five minutes, as the README tells them', async ({ page }) => {
 	// 1
@@ -66,6 +66,7 @@ test('the first five minutes, as the README tells them', async ({ page }) => {
 	await page.keyboard.press('ArrowRight');
 	// 6
 	await page.getByRole('button', { name: /^One more/ }).click();
+	await counting(page);
 	await page.getByRole('button', { name: /^Pause space/ }).click();
 	await page.getByRole('button', { name: /^End here/ }).click();
 	await expect(page.getByRole('heading', { name: 'And now' })).toBeVisible();
