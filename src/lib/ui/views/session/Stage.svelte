@@ -88,8 +88,8 @@
 	let [width, height] = $state([1280, 800]);
 	const screen = $derived(screenOf(width, height));
 	/** In a low window letters are as large as it has room for. */
-	const large = $derived(Math.min(fontPx(LARGE_ARC_MINUTES, screen, distanceM), height < 560 ? 0.15 * height : Infinity));
-	const plain = $derived(Math.min(fontPx(PLAIN_ARC_MINUTES, screen, distanceM), height < 560 ? 0.11 * height : Infinity));
+	const large = $derived(Math.min(fontPx(LARGE_ARC_MINUTES, screen, distanceM), height < 560 ? 0.195 * height : Infinity));
+	const plain = $derived(Math.min(fontPx(PLAIN_ARC_MINUTES, screen, distanceM), height < 560 ? 0.154 * height : Infinity));
 	const { sequence, judgement, runner } = $derived(performing);
 	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
@@ -277,6 +277,7 @@
 		{leading}
 		{screen}
 		upright={height > width}
+		low={height < 560}
 		{large}
 		{plain}
 	/>
@@ -346,7 +347,7 @@
 				'head' auto
 				'band' auto
 				'map' minmax(0, 1fr)
-				'words' minmax(44dvh, 1.36fr)
+				'words' minmax(51dvh, 1.36fr)
 				'horizon' auto
 				'controls' auto / minmax(0, 1fr);
 		}
@@ -367,7 +368,7 @@
 	}
 	@media (max-height: 560px) {
 		.stage {
-			grid-template-columns: 24% minmax(0, 1fr);
+			grid-template-columns: 22% minmax(0, 1fr);
 		}
 		.horizon {
 			height: 0;

@@ -15,7 +15,7 @@
 {#if asks.length}
 	<ul class="space-y-1 pb-1 text-[20px] leading-6" aria-label="Asked now">
 		{#each asks as placed, i (placed.step.id)}
-			<li class="flex items-center gap-3">
+			<li class="flex flex-wrap items-center gap-x-3">
 				<button
 					type="button"
 					class="btn min-h-12 shrink-0 px-4 text-[18px]"
@@ -23,7 +23,7 @@
 					onclick={() => onmet(placed.step.id)}
 					>It is so{#if i === 0}<kbd class="text-ink2 pl-2 text-[14px]">Y</kbd>{/if}</button
 				>
-				<span class="min-w-0"><AskedStep {placed} {supplies} /></span>
+				<span class="min-w-[6em] flex-1"><AskedStep {placed} {supplies} /></span>
 			</li>
 		{/each}
 	</ul>

@@ -84,7 +84,7 @@
 	.facts {
 		display: grid;
 		align-content: center;
-		gap: min(4cqh, 10px);
+		gap: min(1cqh, 10px);
 		min-width: 0;
 		height: 100%;
 	}
@@ -99,7 +99,7 @@
 	}
 	b {
 		display: block;
-		font-size: min(var(--large), 36cqh);
+		font-size: min(var(--large), 39cqh);
 		font-weight: 560;
 		letter-spacing: -0.015em;
 		line-height: 1.04;
@@ -107,8 +107,8 @@
 	.sub {
 		display: block;
 		color: var(--ink2);
-		font-size: clamp(13px, 14cqh, 19px);
-		line-height: 1.25;
+		font-size: clamp(13px, 10.5cqh, 19px);
+		line-height: 1.15;
 		white-space: nowrap;
 	}
 	@media (max-width: 600px) {
@@ -130,7 +130,8 @@
 			gap: 20px;
 		}
 		b {
-			font-size: min(var(--large), 100cqh, 11cqw);
+			font-size: min(var(--large), 100cqh);
+			letter-spacing: -0.02em;
 		}
 	}
 	.act {

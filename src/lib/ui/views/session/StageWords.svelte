@@ -43,6 +43,8 @@
 		screen: ScreenKind;
 		/** Higher than wide. */
 		upright: boolean;
+		/** A low window: only what is read from afar has lines of its own. */
+		low: boolean;
 		/** px of what must be read from afar, and of what may be a little smaller. */
 		large: number;
 		plain: number;
@@ -64,6 +66,7 @@
 		leading,
 		screen,
 		upright,
+		low,
 		large,
 		plain
 	}: Props = $props();
@@ -106,8 +109,11 @@
 		runner.untilSign !== null ? signWords : p.event?.kind === 'transition' ? wordsOf(told, 'ready') || 'Get ready' : wordsOf(told, 'what')
 	);
 	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));
+	const number = $derived(`${place === null ? '' : `place ${place + 1} of ${step.places.length} · `}${placed.number} of ${steps}`);
 	const first = $derived(
 		[
+			low ? `${move} · ${number}.` : '',
+			phone && (upright || low) && way ? `${way}.` : '',
 			leading ? 'Get ready.' : '',
 			runner.breath ? `Breathe ${runner.breath}.` : '',
 			last ? 'Last one, then drain off.' : '',
@@ -118,15 +124,13 @@
 
 <!-- What is read from the couch: the move, the place, the count, the side, the pressure; then the rest in fixed places. -->
 <section class="words" aria-label="This step" bind:clientWidth={wordsWidth} style:--large="{large}px" style:--plain="{plain}px">
-	<p class="move">
-		<AimGlyph aim={step.aim} size={phone ? 20 : 26} />
-		<span class="min-w-0"><b class="font-semibold">{move}</b></span>
-		<span class="text-ink2 ml-auto whitespace-nowrap"
-			>{place === null ? '' : `place ${place + 1} of ${step.places.length} · `}{placed.number} of {steps}</span
-		>
-	</p>
+	{#if !low}<p class="move">
+			<AimGlyph aim={step.aim} size={phone ? 20 : 26} />
+			<span class="min-w-0"><b class="font-semibold">{move}</b></span>
+			<span class="text-ink2 ml-auto whitespace-nowrap">{number}</span>
+		</p>{/if}
 	<h1 aria-label={places[0]}><FitText texts={places} size={large} lines={phone && upright ? 2 : 1} /></h1>
-	{#if !phone}<p class="way text-ink2" {@attach shrink(19, 12)}>{way}</p>{/if}
+	{#if !phone && !low}<p class="way text-ink2" {@attach shrink(19, 12)}>{way}</p>{/if}
 	<div class="big">
 		{#if shown.taking}<p class="taking" aria-hidden="true">
 				{#if shown.taking.kind === 'medium'}<AimGlyph aim="prepare" size={phone ? 60 : 100} />
@@ -156,10 +160,15 @@
 			act={told.some(({ slot }) => slot === 'place') ? '' : wordsOf(told, 'what')}
 		/>
 	</div>
-	{#if !phone}<div class="waves"><StepWaves events={run} seconds={runner.seconds} width={Math.max(240, wordsWidth - 40)} /></div>{/if}
-	<StageGrid {told} {fresh} first={phone && upright && way ? [...first, `${way}.`] : first} />
+	{#if !phone && !low}<div class="waves">
+			<StepWaves events={run} seconds={runner.seconds} width={Math.max(240, wordsWidth - 40)} />
+		</div>{/if}
+	<StageGrid {told} {fresh} {first} />
 	<div class="foot">
-		<p class="whitespace-nowrap"><b class="font-[560]">{clock(p.stepLeftSeconds)}</b> <span class="text-ink2">to go</span></p>
+		<p class="whitespace-nowrap">
+			<b class="font-[560]">{clock(p.stepLeftSeconds)}</b>
+			{#if !low}<span class="text-ink2">to go</span>{:else}<span class="sr-only">to go</span>{/if}
+		</p>
 		<div class="next">
 			{#if nextUp.startsWith('Next ')}<span class="text-ink2 sr-only">Next</span><svg
 					width={plain * 0.9}
@@ -185,7 +194,7 @@
 		min-width: 0;
 		min-height: 0;
 		padding: 4px 20px 0;
-		grid-template: auto auto auto minmax(0, 1fr) auto clamp(84px, 14.5dvh, 124px) auto / minmax(0, 1fr);
+		grid-template: auto auto auto minmax(0, 1fr) auto clamp(84px, 13.75dvh, 124px) auto / minmax(0, 1fr);
 		grid-area: words;
 	}
 	.move {
@@ -305,16 +314,27 @@
 	@media (max-height: 560px) {
 		.words {
 			padding: 0 12px;
-			grid-template: auto auto minmax(0, 1fr) 46px auto / minmax(0, 1fr);
-		}
-		.move {
-			font-size: 15px;
+			grid-template: auto calc(var(--large) * 1.04) minmax(0, 1fr) auto / minmax(0, 1fr);
 		}
 		.big {
-			grid-template-columns: minmax(0, 0.4fr) minmax(0, 1fr);
+			grid-template-columns: auto minmax(0, 1fr);
+			gap: 20px;
 		}
 		.count {
-			font-size: min(112cqh, 18cqw);
+			font-size: min(122cqh, 96px);
+		}
+		.count.two,
+		.count.word {
+			font-size: min(100cqh, 75px);
+			line-height: 1;
+		}
+		.beside {
+			font-size: min(34cqh, 26px);
+		}
+		.foot {
+			gap: 40px;
+			padding-top: 0;
+			line-height: 1;
 		}
 	}
 </style>
