@@ -31,6 +31,7 @@ test('grading and the stage have large targets', async ({ page }) => {
 		expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
 	}
 	await page.getByRole('button', { name: /touch the face/ }).tap();
+	await expect(page.getByRole('button', { name: /^Pause space/ })).toBeVisible();
 	// The same signal within a quarter of a second is a bounce.
 	await counting(page);
 	await page.getByRole('button', { name: /^Pause space/ }).tap();

@@ -87,9 +87,11 @@
 
 	let [width, height] = $state([1280, 800]);
 	const screen = $derived(screenOf(width, height));
+	/** As the style sheets of the stage have it. */
+	const low = $derived(height <= 560);
 	/** In a low window letters are as large as it has room for. */
-	const large = $derived(Math.min(fontPx(LARGE_ARC_MINUTES, screen, distanceM), height < 560 ? 0.195 * height : Infinity));
-	const plain = $derived(Math.min(fontPx(PLAIN_ARC_MINUTES, screen, distanceM), height < 560 ? 0.154 * height : Infinity));
+	const large = $derived(Math.min(fontPx(LARGE_ARC_MINUTES, screen, distanceM), low ? 0.195 * height : Infinity));
+	const plain = $derived(Math.min(fontPx(PLAIN_ARC_MINUTES, screen, distanceM), low ? 0.154 * height : Infinity));
 	const { sequence, judgement, runner } = $derived(performing);
 	const limits = $derived(judgement.context.client?.limits ?? []);
 	const context = $derived(judgement.context);
@@ -277,7 +279,7 @@
 		{leading}
 		{screen}
 		upright={height > width}
-		low={height < 560}
+		{low}
 		{large}
 		{plain}
 	/>

@@ -133,6 +133,9 @@
 			font-size: min(var(--large), 100cqh);
 			letter-spacing: -0.02em;
 		}
+		.sub {
+			display: none;
+		}
 	}
 	.act {
 		display: block;

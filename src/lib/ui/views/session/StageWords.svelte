@@ -75,6 +75,8 @@
 	const p = $derived(runner.position);
 	const step = $derived(placed.step);
 	const phone = $derived(screen === 'phone');
+	/** Whether the path and the waves have lines of their own. */
+	const roomy = $derived(!phone && !low);
 	/** The place at hand, where it is one of several. */
 	const place = $derived(p.event ? placeIndexOf(p.event, step) : null);
 	const before = $derived(plan.byId.get(plan.events[p.index - 1]?.stepId ?? '')?.step ?? null);
@@ -113,11 +115,11 @@
 	const first = $derived(
 		[
 			low ? `${move} · ${number}.` : '',
-			phone && (upright || low) && way ? `${way}.` : '',
 			leading ? 'Get ready.' : '',
 			runner.breath ? `Breathe ${runner.breath}.` : '',
 			last ? 'Last one, then drain off.' : '',
-			...lastTime.map((words) => `${words}.`)
+			...lastTime.map((words) => `${words}.`),
+			!roomy && way ? `${way}.` : ''
 		].filter(Boolean)
 	);
 </script>
@@ -130,7 +132,7 @@
 			<span class="text-ink2 ml-auto whitespace-nowrap">{number}</span>
 		</p>{/if}
 	<h1 aria-label={places[0]}><FitText texts={places} size={large} lines={phone && upright ? 2 : 1} /></h1>
-	{#if !phone && !low}<p class="way text-ink2" {@attach shrink(19, 12)}>{way}</p>{/if}
+	{#if roomy}<p class="way text-ink2" {@attach shrink(19, 12)}>{way}</p>{/if}
 	<div class="big">
 		{#if shown.taking}<p class="taking" aria-hidden="true">
 				{#if shown.taking.kind === 'medium'}<AimGlyph aim="prepare" size={phone ? 60 : 100} />
@@ -160,14 +162,14 @@
 			act={told.some(({ slot }) => slot === 'place') ? '' : wordsOf(told, 'what')}
 		/>
 	</div>
-	{#if !phone && !low}<div class="waves">
+	{#if roomy}<div class="waves">
 			<StepWaves events={run} seconds={runner.seconds} width={Math.max(240, wordsWidth - 40)} />
 		</div>{/if}
 	<StageGrid {told} {fresh} {first} />
 	<div class="foot">
 		<p class="whitespace-nowrap">
 			<b class="font-[560]">{clock(p.stepLeftSeconds)}</b>
-			{#if !low}<span class="text-ink2">to go</span>{:else}<span class="sr-only">to go</span>{/if}
+			<span class={low ? 'sr-only' : 'text-ink2'}>to go</span>
 		</p>
 		<div class="next">
 			{#if nextUp.startsWith('Next ')}<span class="text-ink2 sr-only">Next</span><svg
@@ -325,7 +327,7 @@
 		}
 		.count.two,
 		.count.word {
-			font-size: min(100cqh, 75px);
+			font-size: min(100cqh, var(--large));
 			line-height: 1;
 		}
 		.beside {
