@@ -9,9 +9,11 @@ const short = (ref: PlaceRef): string => {
 	const side = ownSideOf(ref);
 	return `${side ? `${side} ` : ''}${shortOf(placeOf(ref))}`;
 };
-const shortWay = (places: readonly PlaceRef[]): string => {
+/** From where to where, in few letters, and in the fewest: a dash for the word. */
+const shortWays = (places: readonly PlaceRef[]): readonly string[] => {
 	const [first, last] = [short(places[0]!), short(places.at(-1)!)];
-	return capital(first === last ? first : `${first} to ${last.charAt(0).toLowerCase()}${last.slice(1)}`);
+	if (first === last) return [capital(first)];
+	return [' to ', '–'].map((join) => capital(`${first}${join}${last.charAt(0).toLowerCase()}${last.slice(1)}`));
 };
 
 /** The place of a moment as it stands large: in full, and in few letters for where that has no room. A point has one name. */
@@ -23,9 +25,9 @@ export function placeTexts(plan: Plan, index: number): readonly string[] {
 	// What is washed or prepared stands large in its own words.
 	if (!full) return [stepName(step)];
 	if (step.point || !event.places.length) return [full];
-	return [full, at === null ? shortWay(event.places) : short(event.places[0]!)];
+	return [full, ...(at === null ? shortWays(event.places) : [short(event.places[0]!)])];
 }
 
 /** What comes next, the same way. @param words as the cue has it; @param next the step that comes, where it is one */
 export const nextTexts = (words: string, next: Pick<Step, 'places' | 'point'> | null): readonly string[] =>
-	next && next.places.length && !next.point ? [words, shortWay(next.places)] : [words];
+	next && next.places.length && !next.point ? [words, ...shortWays(next.places)] : [words];

@@ -370,7 +370,7 @@
 	}
 	@media (max-height: 560px) {
 		.stage {
-			grid-template-columns: 22% minmax(0, 1fr);
+			grid-template-columns: 20% minmax(0, 1fr);
 		}
 		.horizon {
 			height: 0;

@@ -208,6 +208,9 @@
 	}
 	h1 {
 		font-weight: 560;
+	}
+	/* On the words themselves: what is inherited is a length, of a size they do not have. */
+	h1 :global(span) {
 		letter-spacing: -0.02em;
 	}
 	.way {
@@ -283,10 +286,17 @@
 	.next svg {
 		flex: none;
 	}
+	@media (max-width: 600px), (max-height: 560px) {
+		/* Large type in little width: closer and lighter rather than smaller. */
+		h1 :global(span) {
+			font-weight: 530;
+			letter-spacing: -0.035em;
+		}
+	}
 	@media (max-width: 600px) {
 		.words {
-			padding: 2px 10px 0;
-			grid-template: auto auto 152px 100px auto / minmax(0, 1fr);
+			padding: 2px 4px 0;
+			grid-template: auto auto 158px 100px auto / minmax(0, 1fr);
 		}
 		.move {
 			font-size: 17px;
@@ -315,7 +325,7 @@
 	}
 	@media (max-height: 560px) {
 		.words {
-			padding: 0 12px;
+			padding: 0 8px;
 			grid-template: auto calc(var(--large) * 1.04) minmax(0, 1fr) auto / minmax(0, 1fr);
 		}
 		.big {
