@@ -55,7 +55,7 @@
 			>
 				<AimGlyph aim={t.aim} size={16} />
 				<span class="min-w-0"
-					>{t.title}{#if ownIds.has(t.id)}<span class="text-ink2"> · yours</span>{/if}
+					>{t.title}{#if ownIds.has(t.id)}<span class="text-ink2">{' · yours'}</span>{/if}
 					<span class="text-ink2 flex items-center gap-1 text-[11.5px]"
 						>{AIMS[t.aim]}, {where(t)}{#if verdict}<Pennant severity={verdict.severity} size={12} />{verdict.words}{/if}</span
 					></span

@@ -106,6 +106,8 @@
 	}
 	.sub {
 		display: block;
+		/* Clear of what hangs below the line above. */
+		padding-top: min(1.5cqh, 5px);
 		color: var(--ink2);
 		font-size: clamp(13px, 10.5cqh, 19px);
 		line-height: 1.15;

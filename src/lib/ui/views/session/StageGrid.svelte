@@ -30,7 +30,7 @@
 	<ul class="cells" aria-label="Instruction">
 		{#each cells as { items, now }, i (i)}
 			<li class:now class:empty={!items.length}>
-				{#each items as { slot, words }, k (slot)}{#if k}<span class="text-ink2"> · </span>{/if}<span
+				{#each items as { slot, words }, k (slot)}{#if k}<span class="text-ink2">{' · '}</span>{/if}<span
 						class={k || fresh.size === 0 || fresh.has(slot) ? '' : 'text-ink2'}>{words}</span
 					>{/each}
 			</li>
@@ -46,7 +46,7 @@
 		line-height: 1.25;
 	}
 	.first {
-		padding: 2px 12px;
+		padding: 2px 0;
 	}
 	.cells {
 		display: grid;
@@ -72,7 +72,7 @@
 	@media (max-width: 600px), (max-height: 560px) {
 		.cells {
 			display: block;
-			padding: 4px 12px;
+			padding: 4px 0;
 		}
 		li {
 			display: inline;
