@@ -14,6 +14,11 @@ export function levelNow({ event, repShare, eventLeftSeconds }: Position, step: 
 		const share = 1 - eventLeftSeconds / (event.endSeconds - event.startSeconds);
 		return Math.round(from + share * (step.risesTo - from)) as Level;
 	}
+	if (step.swellsTo !== undefined && event.part === 0 && event.kind === 'work') {
+		// Light, firm, light: deepest in the middle of each stroke.
+		const from = Math.max(...levels);
+		return Math.round(from + (1 - Math.abs(2 * repShare - 1)) * (step.swellsTo - from)) as Level;
+	}
 	const share = event.direction === 'back' ? 1 - repShare : repShare;
 	return levels[Math.min(levels.length - 1, Math.floor(share * levels.length))]!;
 }

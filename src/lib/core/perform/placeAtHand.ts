@@ -3,12 +3,13 @@ import { pointByCode } from '../point/points';
 import { waysOf } from '../sequence/beats';
 import type { TimedEvent } from '../sequence/expand';
 import { doseAtOf } from '../step/doseAt';
+import { spotsOf } from '../step/spots';
 import { stepTitle } from '../step/describe';
 import type { Step } from '../step/step.schema';
 import { refWords } from './instruction/words';
 import { capital } from '../capital';
 
-type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction'>;
+type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction' | 'spot'>;
 
 /**
  * Which of the places of a step is worked in a stretch, by its number from 0 in `places`; null where a way is followed, or
@@ -16,6 +17,7 @@ type Stretch = Pick<TimedEvent, 'kind' | 'places' | 'lane' | 'direction'>;
  */
 export function placeIndexOf(event: Stretch, step: Step): number | null {
 	if (event.kind === 'transition' || event.kind === 'link' || doseAtOf(step) === 'over-all') return null;
+	if (event.spot !== undefined) return spotsOf(step)[event.spot]!.at;
 	// A lane with a way of its own follows it.
 	if (event.places.length > 1) return null;
 	const ways = waysOf(step);

@@ -2,7 +2,7 @@ import { ownSideOf, placeOf, SIDES, type PlaceRef, type Side } from '../atlas/pl
 import { atOnce } from '../step/parts';
 import { isStationary } from '../vocabulary/vocabulary';
 import type { Step } from '../step/step.schema';
-import { levelsOf } from '../step/levelsOf';
+import { levelsOf, reachedLevel } from '../step/levelsOf';
 
 /** Over the carotid sinus: the front and the side of the neck. */
 const NECK: readonly string[] = ['throat', 'sternocleidomastoid', 'n:deep-cervical'];
@@ -13,7 +13,7 @@ function firmSides(step: Step, firmLevel: number, worked: Side | 'both'): Readon
 	const stays = isStationary(step.motion);
 	const sides = new Set<Side>();
 	step.places.forEach((ref, i) => {
-		if (!isNeck(ref) || Math.max(levels[i] ?? levels[0]!, step.risesTo ?? 0) < firmLevel) return;
+		if (!isNeck(ref) || reachedLevel(step, levels[i] ?? levels[0]!) < firmLevel) return;
 		const own = ownSideOf(ref);
 		// A stroke from one side to the other is on one of them at a time; what stays is on all its places at once.
 		if (own && (stays || worked !== 'both')) sides.add(own);

@@ -2,7 +2,7 @@ import { ownSideOf, SIDES, type PlaceRef, type Side } from '../atlas/places';
 import { zoneOf } from '../atlas/regionOf';
 import { sided, type SidedZone } from '../client/sidedZone';
 import type { Level } from '../step/levels';
-import { levelsOf, peakLevel } from '../step/levelsOf';
+import { levelsOf, peakLevel, reachedLevel } from '../step/levelsOf';
 import { strokesOf } from '../step/parts';
 import type { Step } from '../step/step.schema';
 
@@ -44,7 +44,7 @@ function find(step: Step): Touch[] {
 	for (const stroke of strokesOf(step)) {
 		const levels = levelsOf(stroke);
 		stroke.places.forEach((ref, i) => {
-			add(ref, Math.max(levels[i] ?? levels[0]!, stroke.risesTo ?? 0) as Level, stroke, 'work');
+			add(ref, reachedLevel(stroke, levels[i] ?? levels[0]!), stroke, 'work');
 		});
 	}
 	if (step.end.kind === 'link') for (const ref of step.end.places) add(ref, LINK_LEVEL, step, 'link');

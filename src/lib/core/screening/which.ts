@@ -1,4 +1,4 @@
-import { levelsOf } from '../step/levelsOf';
+import { levelsOf, peakLevel } from '../step/levelsOf';
 import type { Step } from '../step/step.schema';
 import type { Which } from './limit.schema';
 import { pointByCode } from '../point/points';
@@ -45,7 +45,7 @@ export function isOf(stroke: Step, which: Which | undefined): boolean {
 	if (throughNodes && !aimRow(stroke.aim).throughNodes) return false;
 	if (motion && !MOTIONS[motion](stroke)) return false;
 	if (contact && !CONTACTS[contact](stroke)) return false;
-	if (levelFrom !== undefined && Math.max(...levelsOf(stroke), stroke.risesTo ?? 0) < levelFrom) return false;
+	if (levelFrom !== undefined && peakLevel(stroke) < levelFrom) return false;
 	if (postures && !postures.includes(stroke.posture)) return false;
 	if (byClient && stroke.by !== 'client') return false;
 	if (tool) {

@@ -1,5 +1,6 @@
 import type { PlaceRef } from '../atlas/places';
 import { doseAtOf } from '../step/doseAt';
+import { spotsOf } from '../step/spots';
 import type { Level } from '../step/levels';
 import { levelsOf } from '../step/levelsOf';
 import type { Step } from '../step/step.schema';
@@ -24,7 +25,8 @@ export function beatOf(step: Step, working: Working, count: CountChoice): Beat {
 	const amount = step.dose[count];
 	const half = working.cueBreathHalfSeconds;
 	if (step.dose.kind === 'breaths') return { reps: amount, paceSeconds: working.doseBreathSeconds };
-	const { paceSeconds } = step;
+	// The way back belongs to the repetition.
+	const paceSeconds = step.paceSeconds + (step.returnSeconds ?? 0);
 	const presses = motionRow(step.motion).holds && step.motion !== 'none';
 	const waits = step.breath === 'out-while-pressing' || step.breath === 'out-while-held';
 	if (step.dose.kind === 'reps' && presses && waits)
@@ -50,6 +52,8 @@ export interface Way {
 	readonly direction: 'forward' | 'back';
 	readonly places: readonly PlaceRef[];
 	readonly levels: readonly Level[];
+	/** Number of the spot within its places, from 0, where spots are told. */
+	readonly spot?: number;
 }
 const DIRECTIONS = { once: ['forward'], back: ['forward', 'back'] } as const;
 const waysByStep = new WeakMap<Step, readonly Way[]>();
@@ -61,9 +65,12 @@ export function waysOf(step: Step): readonly Way[] {
 	const levels = levelsOf(step);
 	const lanes = Array.from({ length: step.lanes }, (_, i) => i + 1);
 	const each = doseAtOf(step) === 'each-place';
-	const spots = each
-		? step.places.map((place, i) => ({ places: [place], levels: [levels[i]!] }))
-		: [{ places: step.places, levels }];
+	const told = each ? spotsOf(step) : [];
+	const spots: readonly Pick<Way, 'places' | 'levels' | 'spot'>[] = told.length
+		? told.map(({ place, at }, spot) => ({ places: [place], levels: [levels[at]!], spot }))
+		: each
+			? step.places.map((place, i) => ({ places: [place], levels: [levels[i]!] }))
+			: [{ places: step.places, levels }];
 	const ways = lanes.flatMap((lane) =>
 		spots.flatMap((spot) =>
 			DIRECTIONS[step.reverse ? 'back' : 'once'].map((direction): Way => ({
@@ -78,7 +85,7 @@ export function waysOf(step: Step): readonly Way[] {
 }
 
 /** A lane with a path of its own goes there, as deep as the step at its deepest. */
-function laneOf(step: Step, lane: number, spot: Pick<Way, 'places' | 'levels'>): Pick<Way, 'places' | 'levels'> {
+function laneOf(step: Step, lane: number, spot: Omit<Way, 'lane' | 'direction'>): Omit<Way, 'lane' | 'direction'> {
 	const own = lane > 1 ? step.laneWays?.[lane - 2] : undefined;
 	return own ? { places: own, levels: own.map(() => Math.max(...spot.levels) as Level) } : spot;
 }

@@ -1,3 +1,4 @@
+import { stepCost } from '../step/stepCost';
 import type { Step } from '../step/step.schema';
 import type { Sequence } from './sequence.schema';
 import { mapSteps, stepsOf, type PlacedStep } from './walk';
@@ -50,8 +51,32 @@ function sittingOf(sequence: Chosen): (step: Step) => boolean {
 /** Whether a step takes time: of what hangs on a condition, only at the longest. */
 export function isDone(sequence: Chosen, count: 'min' | 'target' | 'max'): (step: Step) => boolean {
 	const inSitting = isInSitting(sequence);
-	return count === 'max' ? inSitting : (step) => step.onlyIf === undefined && inSitting(step);
+	if (count !== 'max') return (step) => step.onlyIf === undefined && inSitting(step);
+	const instead = replacedAtLongest(sequence);
+	return (step) => !instead.has(step.id) && inSitting(step);
 }
+
+/** A step and the one that is done otherwise, where its condition is not met. */
+interface Pair {
+	readonly conditional: Step;
+	readonly otherwise: Step;
+}
+function pairsOf({ phases }: Pick<Chosen, 'phases'>): Pair[] {
+	const steps = phases.flatMap((phase) => phase.blocks.map((block) => block.steps));
+	return steps.flatMap((list) =>
+		list.flatMap((otherwise, i) => {
+			const conditional = list[i - 1];
+			return otherwise.otherwise && conditional?.onlyIf !== undefined ? [{ conditional, otherwise }] : [];
+		})
+	);
+}
+/** Of two of which one is done, the one that is shorter: at the longest the other one is. */
+const replacedAtLongest = (sequence: Chosen): ReadonlySet<string> =>
+	new Set(
+		pairsOf(sequence).map(({ conditional, otherwise }) =>
+			stepCost(conditional).seconds >= stepCost(otherwise).seconds ? otherwise.id : conditional.id
+		)
+	);
 
 /** The sequence with other options taken of some groups. */
 export const asTaken = (sequence: Sequence, taken: Readonly<Record<string, string>>): Sequence =>
@@ -71,10 +96,15 @@ export const conditionalSteps = (sequence: Sequence): PlacedStep[] => {
 	return stepsOf(sequence).filter(({ step }) => step.onlyIf !== undefined && inSitting(step));
 };
 
-/** The sequence with the conditions of some steps met: they are done, and take their time. */
-export const withMet = (sequence: Sequence, met: ReadonlySet<string>): Sequence =>
-	mapSteps(sequence, (step) => {
+/** The sequence with the conditions of some steps met: they are done, and take their time; what is done otherwise is not. */
+export function withMet(sequence: Sequence, met: ReadonlySet<string>): Sequence {
+	const replaced = new Set(
+		pairsOf(sequence).flatMap(({ conditional, otherwise }) => (met.has(conditional.id) ? [otherwise.id] : []))
+	);
+	return mapSteps(sequence, (step) => {
+		if (replaced.has(step.id)) return { ...step, later: true };
 		if (!met.has(step.id) || step.onlyIf === undefined) return step;
 		const { onlyIf: _met, ...rest } = step;
 		return rest;
 	});
+}

@@ -34,6 +34,8 @@ export interface TimedEvent {
 	readonly endSeconds: number;
 	readonly places: readonly PlaceRef[];
 	readonly levels: readonly Level[];
+	/** Number of the spot within its places, from 0; absent where none are told. */
+	readonly spot?: number;
 }
 
 export interface ExpandContext {
@@ -178,7 +180,8 @@ function push(
 		startSeconds,
 		endSeconds: cursor.seconds,
 		places: way ? way.places : step.places,
-		levels: way ? way.levels : levelsOf(step)
+		levels: way ? way.levels : levelsOf(step),
+		...(way?.spot === undefined ? {} : { spot: way.spot })
 	});
 }
 
@@ -225,7 +228,8 @@ function pushRepetition(
 	if (step.stations) pushStations(cursor, placed, side, way, working);
 	step.parts?.forEach((own, i) => {
 		const { lane, direction } = way;
-		const at = { lane, direction, places: own.places ?? way.places, levels: levelsOf(partAs(step, i)) };
+		const spot = way.spot === undefined ? {} : { spot: way.spot };
+		const at = { lane, direction, ...spot, places: own.places ?? way.places, levels: levelsOf(partAs(step, i)) };
 		push(cursor, placed, 'work', side, own.seconds, at, undefined, i + 1);
 	});
 }

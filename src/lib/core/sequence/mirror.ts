@@ -17,7 +17,7 @@ const mirroredTape = (tape: NonNullable<Step['tape']>): NonNullable<Step['tape']
 
 /** The step as its mirror image: sides, and places that name one. */
 export function mirroredStep(step: Step): Step {
-	const { places, side, stations, support, end, parts, beside, laneWays, tape } = step;
+	const { places, side, stations, support, end, parts, beside, laneWays, tape, towards } = step;
 	const turned = (list: readonly PlaceRef[]) => list.map(mirroredPlace);
 	return {
 		...step,
@@ -27,6 +27,7 @@ export function mirroredStep(step: Step): Step {
 		...(parts ? { parts: parts.map((p) => (p.places ? { ...p, places: turned(p.places) } : p)) } : {}),
 		...(beside ? { beside: turned(beside) } : {}),
 		...(laneWays ? { laneWays: laneWays.map(turned) } : {}),
+		...(towards === 'left' || towards === 'right' ? { towards: otherSide(towards) } : {}),
 		...(tape ? { tape: mirroredTape(tape) } : {}),
 		...(support?.place ? { support: { ...support, place: mirroredPlace(support.place) } } : {}),
 		end: end.kind === 'link' ? { ...end, places: end.places.map(mirroredPlace) } : end

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { PLACE_REFS, type PlaceRef } from '../atlas/places';
+import { SPOTS } from '../atlas/spots';
 import type { Level } from './levels';
 import { MAX_PLACES, MAX_TEXT, MAX_TITLE } from './sizes';
-import { idsOf, MOTIONS, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { CONTACTS, idsOf, MOTIONS, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 
 export const LevelSchema: z.ZodType<Level> = z.union([
 	z.literal(0),
@@ -63,13 +64,30 @@ export const StationsSchema = z.strictObject({
 	hold: HoldSchema
 });
 /** Goes on until one of some signs shows, at the longest for `capSeconds` on one side. */
-export const UntilSchema = z.strictObject({
-	signs: z
-		.array(z.enum(idsOf(UNTIL_SIGNS)))
-		.min(1)
-		.max(5),
-	capSeconds: z.number().min(1).max(3600)
+export const UntilSchema = z
+	.strictObject({
+		signs: z.array(z.enum(idsOf(UNTIL_SIGNS))).max(Object.keys(UNTIL_SIGNS).length),
+		/** A sign in words of one's own. */
+		own: z.string().min(1).max(80).optional(),
+		capSeconds: z.number().min(1).max(3600)
+	})
+	.refine(({ signs, own }) => signs.length > 0 || own !== undefined, 'a sign is needed');
+/** What the hand on the second path does otherwise than the first. */
+export const BesideWorkSchema = z.strictObject({
+	contact: z.enum(idsOf(CONTACTS)).optional(),
+	motion: z.enum(idsOf(MOTIONS)).optional(),
+	pressure: LevelSchema.optional()
 });
+/** Spots within the places of a step: so many spread along them, or named ones. */
+export const SpotsSchema = z.union([
+	z.strictObject({ count: z.int().min(2).max(24) }),
+	z.strictObject({
+		named: z
+			.array(z.enum(idsOf(SPOTS)))
+			.min(1)
+			.max(24)
+	})
+]);
 /** What the other hand does: where it anchors the skin, with the thumb, going along, or at the client's head. */
 export const SupportSchema = z.strictObject({
 	place: PlaceRefSchema.optional(),
@@ -108,6 +126,8 @@ export const TapeSchema = z.strictObject({
 	anchorMm: z.number().min(1).max(100).optional(),
 	/** Where it is laid towards from its anchor. */
 	towards: PlaceRefSchema.optional(),
+	/** How long the first time, before it is worn as long as told: a trial. */
+	firstHours: z.number().min(0).max(24).optional(),
 	/** The first time it is worn: a trial. */
 	firstWear: z.boolean().optional(),
 	/** What was on the skin was left to sink in, or blotted, before it was laid. */

@@ -41,8 +41,8 @@ export function doseRangeText(dose: Step['dose']): string {
 }
 
 /** Signs on which a move ends, in words: "softer or warm". */
-export const signsText = ({ signs }: { readonly signs: readonly (keyof typeof UNTIL_SIGNS)[] }): string =>
-	signs.map((sign) => UNTIL_SIGNS[sign]).join(' or ');
+export const signsText = ({ signs, own }: Pick<NonNullable<Step['until']>, 'signs' | 'own'>): string =>
+	[...signs.map((sign) => UNTIL_SIGNS[sign]), ...(own === undefined ? [] : [own])].join(' or ');
 
 /** The side in short words; `undefined` inside a block that is done side by side. */
 export function sideText(side: Step['side']): string {

@@ -16,8 +16,12 @@ export function levelsOf(step: Step): readonly Level[] {
 	return levels;
 }
 
+/** How deep it gets at a place of this level: a hold may rise, a stroke may swell. */
+export const reachedLevel = ({ risesTo = 0, swellsTo = 0 }: Step, level: Level): Level =>
+	Math.max(level, risesTo, swellsTo) as Level;
+
 /** The highest level of a step, to which a hold may rise: the one it is drawn and named by. */
-export const peakLevel = (step: Step): Level => Math.max(0, ...levelsOf(step), step.risesTo ?? 0) as Level;
+export const peakLevel = (step: Step): Level => reachedLevel(step, Math.max(0, ...levelsOf(step)) as Level);
 
 /** Aims whose strokes move fluid on purpose. */
 export const movesFluid = (step: Pick<Step, 'aim'>): boolean => aimRow(step.aim).movesFluid;

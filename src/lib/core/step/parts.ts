@@ -39,6 +39,9 @@ const bare = ({
 	laneWays: _w,
 	beside: _b,
 	risesTo: _r,
+	swellsTo: _sw,
+	spots: _sp,
+	besideWork: _bw,
 	...rest
 }: Omit<Step, 'parts'>): Step => ({
 	...rest,
@@ -50,7 +53,20 @@ const alongside = (step: Step, places: Step['places']): Step => {
 	const { parts: _parts, ...whole } = step;
 	return { ...bare(whole), places, pressure: Math.max(...levelsOf(step)) as Level, reverse: step.reverse };
 };
-const besideAs = (step: Step): Step[] => (step.beside ? [alongside(step, step.beside)] : []);
+/** The second path as a step of its own, with what its hand does otherwise. */
+function besideAs(step: Step): Step[] {
+	if (!step.beside) return [];
+	const { contact, motion, pressure } = step.besideWork ?? {};
+	const path = alongside(step, step.beside);
+	const { tool, ...bareHand } = path;
+	return [
+		{
+			...(contact ? { ...bareHand, contact } : { ...bareHand, ...(tool ? { tool } : {}) }),
+			...(motion ? { motion } : {}),
+			...(pressure === undefined ? {} : { pressure })
+		}
+	];
+}
 /** The paths that are worked at one moment: the step itself, and its second path. */
 export const atOnce = (step: Step): readonly Step[] => [step, ...besideAs(step)];
 /** The lanes with ways of their own. */

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { POINT_CODES } from '../point/codes';
 import {
+	BesideWorkSchema,
 	CommentSchema,
 	DoseSchema,
 	IdSchema,
 	StepIdSchema,
 	PartSchema,
 	PlaceRefSchema,
+	SpotsSchema,
 	StationsSchema,
 	SupportSchema,
 	TapeSchema,
@@ -18,7 +20,7 @@ import {
 import { MAX_PARTS, MAX_PLACES } from './sizes';
 import { DEFAULT_STEP } from './defaultStep';
 import { stepProblems } from './stepProblems';
-import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES } from '../vocabulary/vocabulary';
+import { AIMS, BREATHS, CONTACTS, idsOf, MOTIONS, MOUTHS, POSTURES, ROUNDS, TOWARDS } from '../vocabulary/vocabulary';
 
 export const SideIdSchema = z.enum(['left', 'right']);
 
@@ -71,6 +73,16 @@ const StepFieldsSchema = z.strictObject({
 	amplitudeMm: z.number().min(0.5).max(100).optional(),
 	/** A second path done at the same time, as fingers before and behind the ear. */
 	beside: z.array(PlaceRefSchema).min(1).max(MAX_PLACES).optional(),
+	/** What the hand there does otherwise. */
+	besideWork: BesideWorkSchema.optional(),
+	/** Where within its places: a dose at each spot. */
+	spots: SpotsSchema.optional(),
+	/** Which way round its circles go. */
+	round: z.enum(idsOf(ROUNDS)).optional(),
+	/** Where the client's head or jaw turns, tilts or goes to. */
+	towards: z.enum(idsOf(TOWARDS)).optional(),
+	/** Slow out, quick back: seconds in which the hand comes back after each repetition. */
+	returnSeconds: z.number().min(0.1).max(60).optional(),
 	paceSeconds: z.number().min(0.1).max(120),
 	/** Absent in a block that is done on one side and then the other. */
 	side: StepSideSchema.optional(),
@@ -99,10 +111,14 @@ const StepFieldsSchema = z.strictObject({
 	optional: z.boolean().default(DEFAULT_STEP.optional),
 	/** Pressure to which a hold rises. */
 	risesTo: LevelSchema.optional(),
+	/** Pressure to which each stroke swells in its middle: light, firm, light. */
+	swellsTo: LevelSchema.optional(),
 	/** The pose or the hold at the end of a side, seconds. */
 	poseSeconds: z.number().min(0.5).max(120).optional(),
 	/** Done only where this is so; asked on the stage, and no time until it is met. */
 	onlyIf: z.string().min(1).max(200).optional(),
+	/** Done instead of the step before it, where that hangs on a condition which is not met. */
+	otherwise: z.boolean().optional(),
 	/** One of several ways of which one is done: its group, and which of them it is. */
 	choice: z.strictObject({ group: z.string().min(1).max(60), option: z.string().min(1).max(60) }).optional(),
 	/** Done at another sitting, such as taking off a tape: no time now. */

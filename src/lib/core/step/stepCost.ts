@@ -30,9 +30,9 @@ export function stepCost(step: Step): Cost {
 	const oneAfterTheOther = side === undefined || (typeof side === 'object' && 'each' in side);
 	const sides = inTurn || oneAfterTheOther ? 2 : 1;
 	const ways = step.lanes * (step.reverse ? 2 : 1) * dosesPerSide(step);
-	const reps = dose.kind === 'seconds' ? Math.max(1, Math.round(dose.max / step.paceSeconds)) : dose.max;
-	const repSeconds =
-		dose.kind === 'reps' ? step.paceSeconds : dose.kind === 'breaths' ? BREATH_SECONDS : dose.max / reps;
+	const onceSeconds = step.paceSeconds + (step.returnSeconds ?? 0);
+	const reps = dose.kind === 'seconds' ? Math.max(1, Math.round(dose.max / onceSeconds)) : dose.max;
+	const repSeconds = dose.kind === 'reps' ? onceSeconds : dose.kind === 'breaths' ? BREATH_SECONDS : dose.max / reps;
 	const waits = step.breath === 'free' || dose.kind === 'breaths' ? 0 : BREATH_SECONDS;
 	const hold = stations ? stations.hold.amount * (stations.hold.kind === 'breaths' ? BREATH_SECONDS : 1) : 0;
 	const stops = stations?.places.length ?? 0;

@@ -11,11 +11,14 @@ import {
 	MOTIONS,
 	MOUTHS,
 	POSTURES,
+	ROUNDS,
 	STONE_EDGES,
-	TOOLS
+	TOOLS,
+	TOWARDS
 } from '../vocabulary/vocabulary';
 import type { Part } from './common.schema';
 import { doseText, sideText, signsText } from './describe';
+import { spotWords } from '../atlas/spots';
 import { doseAtOf } from './doseAt';
 import { LEVEL_NAMES } from './levels';
 import { levelsOf, needsFilm } from './levelsOf';
@@ -98,6 +101,7 @@ function tapeText({ tape }: Step): string {
 		tape.anchor ? `anchor at ${named(tape.anchor)}${tape.anchorMm ? `, ${tape.anchorMm} mm` : ''}` : '',
 		tape.towards ? `towards ${named(tape.towards)}` : '',
 		`${hours}${tape.wearHours} h`,
+		tape.firstHours === undefined ? '' : `the first time ${tape.firstHours} h`,
 		tape.firstWear ? 'first wear' : '',
 		tape.skin ? `skin ${tape.skin}` : ''
 	]
@@ -117,6 +121,19 @@ const partText = ({ motion, places, pressure, seconds }: Part): string =>
 const partsText = ({ parts }: Step): string => parts?.map(partText).join(', then ') ?? 'none';
 const waysText = (ways: readonly (readonly PlaceRef[])[]): string =>
 	ways.map((way) => way.map(named).join(' > ')).join('; ');
+/** What the hand on the second path does otherwise: “, with knuckles, sweep, light (1)”. */
+function besideText({ besideWork = {} }: Step): string {
+	const { contact, motion, pressure } = besideWork;
+	return [
+		contact && CONTACTS[contact].toLowerCase(),
+		motion && MOTIONS[motion].toLowerCase(),
+		pressure !== undefined && `${LEVEL_NAMES[pressure].toLowerCase()} (${pressure})`
+	]
+		.filter(Boolean)
+		.map((words) => `, ${words}`)
+		.join('');
+}
+const goesRound = (step: Step): boolean => motionRow(step.motion).circles || step.motion === 'sliding-circle';
 const LANE_RUNS = { diagonal: 'diagonal', 'inner-outer': 'from inner to outer' } as const;
 
 /** Every field of a step but its id. A new field of the schema does not compile until it has its row here. */
@@ -151,8 +168,38 @@ export const STEP_FIELDS = {
 	beside: {
 		part: 'beside it',
 		clause: 'beside',
-		says: (s) => (s.beside ? s.beside.map(named).join(' > ') : 'none'),
+		says: (s) => (s.beside ? `${s.beside.map(named).join(' > ')}${besideText(s)}` : 'none'),
 		option: { label: 'Beside it', isSet: (s) => s.beside !== undefined, suits: atPlace }
+	},
+	besideWork: { part: 'beside it', clause: 'beside', says: (s) => besideText(s).slice(2) || 'the same' },
+	spots: {
+		part: 'spots',
+		clause: 'spots',
+		says: ({ spots }) =>
+			spots ? ('count' in spots ? `${spots.count} along it` : spots.named.map(spotWords).join(', ')) : 'none told',
+		option: { label: 'Spots', isSet: (s) => s.spots !== undefined, suits: atPlace }
+	},
+	round: {
+		part: 'way round',
+		clause: 'circling',
+		says: (s) => (s.round ? ROUNDS[s.round].toLowerCase() : 'not said'),
+		option: { label: 'Round', isSet: (s) => s.round !== undefined, suits: goesRound }
+	},
+	towards: {
+		part: 'towards',
+		clause: 'towards',
+		says: (s) => (s.towards ? TOWARDS[s.towards].toLowerCase() : 'not said'),
+		option: {
+			label: 'Turns to',
+			isSet: (s) => s.towards !== undefined,
+			usual: (s) => s.by === 'client' && s.aim === 'exercise'
+		}
+	},
+	returnSeconds: {
+		part: 'comes back',
+		clause: 'returns',
+		says: (s) => (s.returnSeconds === undefined ? 'at once' : `in ${s.returnSeconds} s`),
+		option: { label: 'Back in', isSet: (s) => s.returnSeconds !== undefined, suits: isWay }
 	},
 	paceSeconds: { part: 'pace', clause: 'pace', says: (s) => `${s.paceSeconds} s` },
 	side: { part: 'side', clause: 'side', says: (s) => sideWords(s.side) },
@@ -273,6 +320,13 @@ export const STEP_FIELDS = {
 			suits: (s) => isStationary(s.motion) && atPlace(s)
 		}
 	},
+	swellsTo: {
+		part: 'swells to',
+		clause: 'swells',
+		says: (s) =>
+			s.swellsTo === undefined ? 'the same all along' : `${LEVEL_NAMES[s.swellsTo].toLowerCase()} (${s.swellsTo})`,
+		option: { label: 'Swells to', isSet: (s) => s.swellsTo !== undefined, suits: isWay }
+	},
 	poseSeconds: {
 		part: 'held at the end',
 		clause: 'pose',
@@ -284,6 +338,12 @@ export const STEP_FIELDS = {
 		clause: 'only',
 		says: (s) => s.onlyIf ?? 'always',
 		option: { label: 'Only if', isSet: (s) => s.onlyIf !== undefined }
+	},
+	otherwise: {
+		part: 'otherwise',
+		clause: 'otherwise',
+		says: (s) => yes(s.otherwise ?? false),
+		option: { label: 'Otherwise', isSet: (s) => s.otherwise === true }
 	},
 	choice: {
 		part: 'one of',

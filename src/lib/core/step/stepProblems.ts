@@ -1,6 +1,6 @@
 import { isMidlinePlace } from '../atlas/midline';
 import { ownSideOf } from '../atlas/places';
-import { aimRow, toolRow } from '../vocabulary/vocabulary';
+import { aimRow, isStationary, toolRow } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
 
 /** What is wrong at a place of a step or a sequence, and what is needed there. */
@@ -33,6 +33,19 @@ export function stepProblems(step: Step): Problem[] {
 		problem(['laneWays'], `a path for each further lane is needed: ${step.lanes - 1}, not ${step.laneWays.length}`);
 	if (step.risesTo !== undefined && step.risesTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
 		problem(['risesTo'], `a hold rises to its own pressure or more: ${step.risesTo}`);
+	if (step.swellsTo !== undefined && step.swellsTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
+		problem(['swellsTo'], `a stroke swells to its own pressure or more: ${step.swellsTo}`);
+	if (step.swellsTo !== undefined && isStationary(step.motion))
+		problem(['swellsTo'], 'only a stroke swells; a hold rises');
+	if (step.besideWork && !step.beside) problem(['besideWork'], 'work beside it needs a second path');
+	if (step.besideWork?.contact === 'tool')
+		problem(['besideWork', 'contact'], 'on the second path works a hand, not a tool');
+	if (step.spots && !step.places.length) problem(['spots'], 'spots lie within a place');
+	if (step.tape?.firstHours !== undefined && step.tape.firstHours > step.tape.wearHours)
+		problem(
+			['tape', 'firstHours'],
+			`the first time is no longer than later: ${step.tape.firstHours}, ${step.tape.wearHours}`
+		);
 	if (step.tape?.leastHours !== undefined && step.tape.leastHours > step.tape.wearHours)
 		problem(['tape', 'leastHours'], `least ≤ most hours are needed: ${step.tape.leastHours}, ${step.tape.wearHours}`);
 	step.stations?.places.forEach((station, i) => {

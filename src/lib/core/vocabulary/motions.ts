@@ -86,6 +86,9 @@ export const MOTION_ROWS = {
 	scoop: slides('Scoop'),
 	scrape: slides('Scrape', { bruises: true }),
 	resisted: stays('Resisted', null, { overAll: true }),
+	'head-circles': stays('Circle the head', null, { overAll: true }),
+	'jaw-opening': stays('Open the jaw', null, { overAll: true }),
+	'active-stretch': stays('Stretch actively', null, { overAll: true }),
 	none: stays('No movement', 'hold', { holds: true, overAll: true })
 } as const satisfies Record<string, MotionRow>;
 export type Motion = keyof typeof MOTION_ROWS;

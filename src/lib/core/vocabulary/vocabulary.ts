@@ -61,4 +61,27 @@ export const BREATHS = {
 	'off-in-on-out': 'Hands off on the in-breath',
 	'one-a-station': 'One breath a station'
 } as const;
-export const UNTIL_SIGNS = { warm: 'warm', softer: 'softer', pink: 'pink', numb: 'numb', tight: 'tight' } as const;
+export const UNTIL_SIGNS = {
+	warm: 'warm',
+	softer: 'softer',
+	pink: 'pink',
+	numb: 'numb',
+	tight: 'tight',
+	'it-lets-go': 'it lets go',
+	'the-breath-deepens': 'the breath deepens'
+} as const;
+
+/** Which way round a circle goes, as seen from the middle of the face. */
+export const ROUNDS = { inwards: 'Inwards', outwards: 'Outwards' } as const;
+
+/** Where the client turns, tilts or moves to. */
+export const TOWARDS = {
+	left: 'To her left',
+	right: 'To her right',
+	away: 'Away from the side that is worked',
+	towards: 'Towards the side that is worked',
+	up: 'Up',
+	down: 'Down',
+	forward: 'Forward',
+	back: 'Back'
+} as const;

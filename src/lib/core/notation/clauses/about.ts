@@ -57,11 +57,20 @@ const tapeWords = (t: Tape): string =>
 		t.anchorMm === undefined ? '' : `held ${t.anchorMm} mm`,
 		t.towards ? `towards ${writePlace(t.towards)}` : '',
 		`for ${t.leastHours === undefined ? '' : `${t.leastHours} to `}${t.wearHours} h`,
+		t.firstHours === undefined ? '' : `first ${t.firstHours} h`,
 		t.firstWear === undefined ? '' : t.firstWear ? 'first wear' : 'worn before',
 		t.skin ?? ''
 	]
 		.filter(Boolean)
 		.join(' ');
+
+/** “first 2 h”; “first wear” is another thing. */
+function readFirstHours(reader: Reader): number | undefined {
+	if (reader.rest[1]?.kind !== 'number' || !reader.eat('first')) return undefined;
+	const hours = reader.number('hours of the first wear');
+	reader.need('h');
+	return hours;
+}
 
 /** @throws {Misread} where a length, a width or the hours are missing */
 function readTape(reader: Reader): Tape {
@@ -80,9 +89,19 @@ function readTape(reader: Reader): Tape {
 	const ranged = reader.eat('to') || reader.eat('-');
 	const wearHours = ranged ? reader.number('hours at the longest') : hours;
 	reader.need('h');
+	const firstHours = readFirstHours(reader);
 	const firstWear = reader.eat('first', 'wear') ? true : reader.eat('worn', 'before') ? false : undefined;
 	const skin = (['absorbed', 'blotted'] as const).find((word) => reader.eat(word));
-	const said = { pieces, anchor, anchorMm, towards, leastHours: ranged ? hours : undefined, firstWear, skin };
+	const said = {
+		pieces,
+		anchor,
+		anchorMm,
+		towards,
+		leastHours: ranged ? hours : undefined,
+		firstHours,
+		firstWear,
+		skin
+	};
 	return {
 		lengthMm,
 		widthMm,
@@ -93,8 +112,8 @@ function readTape(reader: Reader): Tape {
 
 export const strip: Clause = {
 	id: 'strip',
-	form: 'strip [<n> of] <length> × <width> mm [anchor <place>] [held <n> mm] [towards <place>] for [<least> to] <n> h [first wear] [absorbed | blotted]',
-	says: 'Tape: how many pieces, their size, where the end without pull lies, where it is laid towards, how long it is worn, and what was done with the skin before.',
+	form: 'strip [<n> of] <length> × <width> mm [anchor <place>] [held <n> mm] [towards <place>] for [<least> to] <n> h [first <n> h] [first wear] [absorbed | blotted]',
+	says: 'Tape: how many pieces, their size, where the end without pull lies, where it is laid towards, how long it is worn, later and the first time, and what was done with the skin before.',
 	example: 'strip 60 × 20 mm for 6 h',
 	fields: ['tape'],
 	words: ['strip 60 × 20 mm for 6 h', 'strip 30 × 8 mm anchor glabella held 10 mm towards temple for 2 h first wear'],
@@ -115,6 +134,17 @@ export const only: Clause = {
 		return { onlyIf: reader.text('when') };
 	},
 	write: ({ step }) => (step.onlyIf === undefined ? null : `only if ${inQuotes(step.onlyIf)}`)
+};
+
+export const otherwise: Clause = {
+	id: 'otherwise',
+	form: 'otherwise',
+	says: 'Done instead of the step before it, where the condition of that one is not met.',
+	example: 'otherwise',
+	fields: ['otherwise'],
+	words: ['otherwise'],
+	read: (reader) => (reader.eat('otherwise') ? { otherwise: true } : null),
+	write: ({ step }) => (step.otherwise ? 'otherwise' : null)
 };
 
 export const choice: Clause = {

@@ -2,10 +2,10 @@ import type { Side } from '../../atlas/places';
 import type { Dose, Step, StepSide } from '../../step/step.schema';
 import { UNTIL_SIGNS } from '../../vocabulary/vocabulary';
 import type { DoseAt } from '../../step/doseAt';
-import { readSeconds, type Clause } from '../clause';
+import { inQuotes, readSeconds, type Clause } from '../clause';
 import { rangeOf } from '../defaults';
 import type { Reader } from '../reader';
-import { wordsOf } from '../words';
+import { spoken, wordsOf } from '../words';
 
 /** What is counted, and how many of it a number means: minutes are told in seconds. */
 function unitOf(reader: Reader): { kind: Dose['kind']; times: number } {
@@ -188,21 +188,30 @@ const SIGNS = wordsOf(UNTIL_SIGNS);
 type Sign = keyof typeof UNTIL_SIGNS;
 export const until: Clause = {
 	id: 'until',
-	form: 'until <sign> [or <sign>] within <seconds> s',
-	says: `Goes on until a sign shows (${Object.keys(UNTIL_SIGNS).join(', ')}), at the longest so many seconds a side.`,
+	form: 'until <sign> [or <sign>] [or "<own sign>"] within <seconds> s',
+	says: `Goes on until a sign shows (${Object.values(UNTIL_SIGNS).join(', ')}, or one in your own words), at the longest so many seconds a side.`,
 	example: 'until softer within 60 s',
 	fields: ['until'],
-	words: [...Object.keys(UNTIL_SIGNS).map((sign) => `until ${sign} within 60 s`), 'until softer or warm within 2 min'],
+	words: [
+		...Object.values(UNTIL_SIGNS).map((sign) => `until ${sign} within 60 s`),
+		'until softer or warm within 2 min'
+	],
 	read: (reader) => {
 		if (!reader.eat('until')) return null;
-		const sign = (): Sign => reader.phrase(SIGNS) ?? reader.fail(Object.keys(UNTIL_SIGNS));
-		const signs = [sign()];
-		while (reader.eat('or')) signs.push(sign());
+		const signs: Sign[] = [];
+		let own: string | undefined;
+		do {
+			if (own === undefined && reader.next?.kind === 'text') own = reader.text('a sign');
+			else signs.push(reader.phrase(SIGNS) ?? reader.fail(Object.values(UNTIL_SIGNS)));
+		} while (reader.eat('or'));
 		reader.need('within');
-		return { until: { signs, capSeconds: readSeconds(reader, 'seconds at the longest') } };
+		const capSeconds = readSeconds(reader, 'seconds at the longest');
+		return { until: { signs, ...(own === undefined ? {} : { own }), capSeconds } };
 	},
 	write: ({ step: { until: u } }: { step: Step }) =>
-		u ? `until ${u.signs.join(' or ')} within ${u.capSeconds} s` : null
+		u
+			? `until ${[...u.signs.map(spoken), ...(u.own === undefined ? [] : [inQuotes(u.own)])].join(' or ')} within ${u.capSeconds} s`
+			: null
 };
 
 export const amplitude: Clause = {
@@ -219,6 +228,21 @@ export const amplitude: Clause = {
 		return { amplitudeMm };
 	},
 	write: ({ step }) => (step.amplitudeMm === undefined ? null : `amplitude ${step.amplitudeMm} mm`)
+};
+
+export const returns: Clause = {
+	id: 'returns',
+	form: 'returns in <n> s',
+	says: 'Slow out, quick back: the seconds in which the hand comes back after each repetition.',
+	example: 'returns in 0.5 s',
+	fields: ['returnSeconds'],
+	words: ['returns in 0.5 s'],
+	read: (reader) => {
+		if (!reader.eat('returns')) return null;
+		reader.eat('in');
+		return { returnSeconds: readSeconds(reader, 'seconds') };
+	},
+	write: ({ step }) => (step.returnSeconds === undefined ? null : `returns in ${step.returnSeconds} s`)
 };
 
 export const pose: Clause = {

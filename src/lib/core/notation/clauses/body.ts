@@ -1,5 +1,5 @@
 import type { Step } from '../../step/step.schema';
-import { BREATHS, MOUTHS, POSTURES } from '../../vocabulary/vocabulary';
+import { BREATHS, MOUTHS, POSTURES, TOWARDS } from '../../vocabulary/vocabulary';
 import type { Clause } from '../clause';
 import { spoken, wordsOf } from '../words';
 
@@ -30,6 +30,20 @@ function choice<F extends 'posture' | 'mouth' | 'breath'>(
 export const posture = choice('posture', POSTURES, 'neutral', 'How the client holds her head.');
 export const mouth = choice('mouth', MOUTHS, 'closed', 'How the client holds her mouth.');
 export const breath = choice('breath', BREATHS, 'free', 'How the move goes with the breath.');
+
+export const turnedTo: Clause = {
+	id: 'towards',
+	form: `towards ${Object.keys(TOWARDS).join(' | ')}`,
+	says: 'Where the client’s head or jaw turns, tilts or goes to; “away” and “towards” from the side that is worked.',
+	example: 'towards left',
+	fields: ['towards'],
+	words: Object.keys(TOWARDS).map((id) => `towards ${id}`),
+	read: (reader) => {
+		if (!reader.eat('towards')) return null;
+		return { towards: reader.phrase(wordsOf(TOWARDS)) ?? reader.fail(Object.keys(TOWARDS)) };
+	},
+	write: ({ step }) => (step.towards ? `towards ${step.towards}` : null)
+};
 
 export const eyes: Clause = {
 	id: 'eyes',

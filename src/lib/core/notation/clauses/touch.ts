@@ -115,17 +115,25 @@ export const levels: Clause = {
 	write: ({ step }) => (step.levels ? `levels ${step.levels.join(' ')}`.trim() : null)
 };
 
-export const rises: Clause = {
-	id: 'rises',
-	form: 'rises to <pressure>',
-	says: 'The pressure to which a hold rises.',
-	example: 'rises to firm',
-	fields: ['risesTo'],
-	words: LEVELS.slice(1).map((level) => `rises to ${LEVEL_NAMES[level]}`),
+/** The pressure that a word promises, as “rises to firm”. */
+const levelTo = (id: string, field: 'risesTo' | 'swellsTo', says: string): Clause => ({
+	id,
+	form: `${id} to <pressure>`,
+	says,
+	example: `${id} to firm`,
+	fields: [field],
+	words: LEVELS.slice(1).map((level) => `${id} to ${LEVEL_NAMES[level]}`),
 	read: (reader) => {
-		if (!reader.eat('rises')) return null;
-		reader.need('to');
-		return { risesTo: reader.phrase(LEVEL_WORDS) ?? reader.fail(LEVELS.map((l) => LEVEL_NAMES[l])) };
+		if (!reader.eat(id)) return null;
+		// Where the field has its label, the second word goes without saying.
+		reader.eat('to');
+		return { [field]: reader.phrase(LEVEL_WORDS) ?? reader.fail(LEVELS.map((l) => LEVEL_NAMES[l])) };
 	},
-	write: ({ step }) => (step.risesTo === undefined ? null : `rises to ${LEVEL_NAMES[step.risesTo]}`)
-};
+	write: ({ step }) => (step[field] === undefined ? null : `${id} to ${LEVEL_NAMES[step[field]]}`)
+});
+export const rises = levelTo('rises', 'risesTo', 'The pressure to which a hold rises.');
+export const swells = levelTo(
+	'swells',
+	'swellsTo',
+	'The pressure to which each stroke swells in its middle: light, firm, light.'
+);

@@ -1,10 +1,12 @@
 import type { Step } from '../../step/step.schema';
 import { LEVEL_NAMES } from '../../step/levels';
-import { isStationary } from '../../vocabulary/vocabulary';
+import { SPOTS, type SpotId } from '../../atlas/spots';
+import { isStationary, ROUNDS } from '../../vocabulary/vocabulary';
+import { labelsOf } from '../../vocabulary/rows';
 import { readSeconds, type Clause } from '../clause';
 import { readPlace, readWay, writePlace, writeWay } from '../placeWords';
 import type { Reader } from '../reader';
-import { LEVEL_WORDS, MOTION_WORDS, motionWord } from '../words';
+import { CONTACT_WORDS, contactWord, LEVEL_WORDS, MOTION_WORDS, motionWord, spoken, wordsOf } from '../words';
 
 export const stops: Clause = {
 	id: 'stops',
@@ -132,13 +134,77 @@ export const lane: Clause = {
 
 export const beside: Clause = {
 	id: 'beside',
-	form: 'beside <path>',
-	says: 'A second path done at the same time, as fingers before and behind the ear.',
-	example: 'beside behind the ear > side of the neck',
-	fields: ['beside'],
+	form: 'beside <path> [doing [<contact>] [<motion>] [<pressure>]]',
+	says: 'A second path done at the same time, as fingers before and behind the ear; after “doing”, what the hand there does otherwise.',
+	example: 'beside behind the ear > side of the neck doing flat fingers press and hold touch',
+	fields: ['beside', 'besideWork'],
 	words: ['beside'],
-	read: (reader, { cheekRoute }) => (reader.eat('beside') ? { beside: readWay(reader, { cheekRoute }) } : null),
-	write: ({ step }) => (step.beside ? `beside ${writeWay(step.beside, isStationary(step.motion))}` : null)
+	read: (reader, { cheekRoute }) => {
+		if (!reader.eat('beside')) return null;
+		const path = readWay(reader, { cheekRoute });
+		return { beside: path, besideWork: reader.eat('doing') ? readWork(reader) : undefined };
+	},
+	write: ({ step }) =>
+		step.beside
+			? `beside ${writeWay(step.beside, isStationary(step.motion))}${step.besideWork ? ` doing ${workWords(step.besideWork)}` : ''}`
+			: null
+};
+
+type Work = NonNullable<Step['besideWork']>;
+const workWords = ({ contact, motion, pressure }: Work): string =>
+	[
+		contact ? contactWord(contact) : '',
+		motion ? motionWord(motion) : '',
+		pressure === undefined ? '' : LEVEL_NAMES[pressure]
+	]
+		.filter(Boolean)
+		.join(' ');
+
+/** @throws {Misread} where nothing is said of it */
+function readWork(reader: Reader): Work {
+	const contact = reader.phrase(CONTACT_WORDS);
+	const motion = reader.phrase(MOTION_WORDS);
+	const pressure = reader.phrase(LEVEL_WORDS);
+	if (contact === null && motion === null && pressure === null)
+		return reader.fail(['a part of the hand, a motion or a pressure']);
+	return {
+		...(contact === null ? {} : { contact }),
+		...(motion === null ? {} : { motion }),
+		...(pressure === null ? {} : { pressure })
+	};
+}
+
+const SPOT_WORDS = wordsOf(labelsOf(SPOTS));
+export const spots: Clause = {
+	id: 'spots',
+	form: 'spots <count> | spots <spot> + <spot> …',
+	says: `Where within its places it stops, with the repeats at each: so many spots along them, or spots by name (${Object.keys(SPOTS).map(spoken).join(', ')}).`,
+	example: 'spots 5',
+	fields: ['spots'],
+	words: ['spots 5', ...Object.keys(SPOTS).map((id) => `spots ${spoken(id)}`)],
+	read: (reader) => {
+		if (!reader.eat('spots')) return null;
+		if (reader.next?.kind === 'number') return { spots: { count: reader.number('how many spots') } };
+		const one = (): SpotId => reader.phrase(SPOT_WORDS) ?? reader.fail(['a count', ...Object.keys(SPOTS).map(spoken)]);
+		const named = [one()];
+		while (reader.eat('+')) named.push(one());
+		return { spots: { named } };
+	},
+	write: ({ step: { spots: s } }) => (s ? `spots ${'count' in s ? s.count : s.named.map(spoken).join(' + ')}` : null)
+};
+
+export const circling: Clause = {
+	id: 'circling',
+	form: 'circling inwards | outwards',
+	says: 'Which way round its circles go.',
+	example: 'circling inwards',
+	fields: ['round'],
+	words: ['circling inwards', 'circling outwards'],
+	read: (reader) => {
+		if (!reader.eat('circling')) return null;
+		return { round: reader.phrase(wordsOf(ROUNDS)) ?? reader.fail(Object.keys(ROUNDS)) };
+	},
+	write: ({ step }) => (step.round ? `circling ${step.round}` : null)
 };
 
 type Support = NonNullable<Step['support']>;

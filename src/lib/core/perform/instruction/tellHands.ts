@@ -2,10 +2,10 @@ import { otherSide } from '../../atlas/places';
 import { turnsOf } from '../../sequence/workedSide';
 import { contactText } from '../../step/describe';
 import { doseAtOf, hasDoseAt } from '../../step/doseAt';
-import { motionRow, STONE_EDGES, toolRow } from '../../vocabulary/vocabulary';
+import { CONTACTS, motionRow, MOTIONS, STONE_EDGES, toolRow } from '../../vocabulary/vocabulary';
 import { capital } from '../../capital';
 import type { Moment } from './moment';
-import { plural, refWords, sideCall, spokenTime } from './words';
+import { plural, refNames, refWords, sideCall, spokenTime } from './words';
 import { joined, levelText, secondsText, type Telling } from './telling';
 
 export function sideTold({ event, step, plan, placed }: Moment): Telling {
@@ -28,7 +28,10 @@ export function sideTold({ event, step, plan, placed }: Moment): Telling {
 
 /** To what a dose is given: each place, side, lane and direction has its own. */
 function scopeText({ step, placed }: Moment): string {
-	if (hasDoseAt(step)) return doseAtOf(step) === 'each-place' ? ' at each place' : ' over all places';
+	if (hasDoseAt(step)) {
+		if (doseAtOf(step) === 'over-all') return ' over all places';
+		return step.spots ? ' at each spot' : ' at each place';
+	}
 	const each = [
 		(typeof step.side === 'object' || placed.block.sides !== 'asSteps') && 'side',
 		step.lanes > 1 && 'lane',
@@ -84,10 +87,28 @@ export function supportWords({ step, plan }: Moment): string {
 	);
 }
 
+/** The second path, and what the hand there does otherwise. */
+export function besideWords({ event, step }: Moment): string {
+	if (!step.beside || event.kind !== 'work') return '';
+	const { contact, motion, pressure } = step.besideWork ?? {};
+	const otherwise = joined([
+		contact && CONTACTS[contact].toLowerCase(),
+		motion && MOTIONS[motion].toLowerCase(),
+		pressure !== undefined && levelText(pressure)
+	]);
+	return joined([`Beside it: ${refNames(step.beside).join(' to ')}`, otherwise]);
+}
+
 export function levelWords({ event, step }: Moment): Telling {
 	if (step.contact === 'none') return '';
 	const along = event.levels.filter((level, i, all) => level !== all[i - 1]).map(levelText);
-	const rises = step.risesTo === undefined || event.part ? '' : `, rising to ${levelText(step.risesTo)}`;
+	const rises = event.part
+		? ''
+		: step.swellsTo !== undefined
+			? `, swelling to ${levelText(step.swellsTo)}, then ${levelText(event.levels.at(-1)!)} again`
+			: step.risesTo === undefined
+				? ''
+				: `, rising to ${levelText(step.risesTo)}`;
 	return { words: capital(along.join(', then ')) + rises, say: along.join(', then ') + rises };
 }
 
@@ -101,11 +122,18 @@ export function paceWords({ event, step }: Moment): Telling {
 		? ''
 		: holds
 			? `${secondsText(step.paceSeconds)} each`
-			: `One in ${secondsText(step.paceSeconds)}`;
+			: step.returnSeconds === undefined
+				? `One in ${secondsText(step.paceSeconds)}`
+				: `Out in ${secondsText(step.paceSeconds)}, back in ${secondsText(step.returnSeconds)}`;
 	return {
 		words: joined([pace, far]),
 		say: joined([
-			pace && (holds ? `${spokenTime(step.paceSeconds)} each` : `one in ${spokenTime(step.paceSeconds)}`),
+			pace &&
+				(holds
+					? `${spokenTime(step.paceSeconds)} each`
+					: step.returnSeconds === undefined
+						? `one in ${spokenTime(step.paceSeconds)}`
+						: `out in ${spokenTime(step.paceSeconds)}, back in ${spokenTime(step.returnSeconds)}`),
 			far && `${plural(step.amplitudeMm!, 'millimetre')} to and fro`
 		])
 	};

@@ -1,4 +1,6 @@
 import { ownSideOf } from '../../atlas/places';
+import { SPOTS, spotWords } from '../../atlas/spots';
+import { spotsOf } from '../../step/spots';
 import { pointByCode } from '../../point/points';
 import { listWords } from '../../listWords';
 import { AIMS, isStationary, motionRow, MOTIONS } from '../../vocabulary/vocabulary';
@@ -57,9 +59,23 @@ export function placeWords({ event, step, at, plan }: Moment): Telling {
 	}
 	const names = refNames(event.places);
 	if (!names.length) return 'Whole face';
+	const spot = event.spot === undefined ? undefined : spotsOf(step)[event.spot];
+	if (spot) {
+		const name = spot.named ? SPOTS[spot.named].label : capital(names[0]!);
+		const all = spotsOf(step).length;
+		return {
+			words: all > 1 ? `${name}, spot ${event.spot! + 1} of ${all}` : name,
+			say: spot.named ? name : `${name}, spot ${event.spot! + 1}`
+		};
+	}
 	if (at !== null) {
 		const of = step.places.length > 1 ? `, place ${at + 1} of ${step.places.length}` : '';
 		return { words: capital(names[0]!) + of, say: capital(names[0]!) };
+	}
+	// A stroke that names spots runs by them.
+	if (step.spots && 'named' in step.spots && event.kind === 'work' && !event.part) {
+		const along = step.spots.named.map(spotWords);
+		return capital(along.length === 1 ? along[0]! : `${along[0]} to ${along.at(-1)}`);
 	}
 	const together = isStationary(event.part ? step.parts![event.part - 1]!.motion : step.motion);
 	if (together && event.kind === 'work') return capital(listWords(names));
@@ -95,7 +111,10 @@ export function laneWords({ event, step }: Moment): Telling {
 }
 
 export function directionWords({ event, step }: Moment): string {
-	if (!step.reverse || event.kind === 'link') return '';
+	if (event.kind === 'link') return '';
+	const ways = step.round ? ([step.round, step.round === 'inwards' ? 'outwards' : 'inwards'] as const) : null;
+	if (!step.reverse) return ways ? `Circles ${ways[0]}` : '';
+	if (ways) return event.direction === 'back' ? `Now ${ways[1]}` : `${capital(ways[0])}, then ${ways[1]}`;
 	const round = motionRow(step.motion).circles;
 	if (event.direction === 'back') return round ? 'Now the other way round' : 'Now back';
 	return round ? 'One way round, then the other' : 'There, then back';

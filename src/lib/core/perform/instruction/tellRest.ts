@@ -1,6 +1,6 @@
 import { listWords } from '../../listWords';
 import { signsText } from '../../step/describe';
-import { BREATHS, MOTIONS, MOUTHS, POSTURES } from '../../vocabulary/vocabulary';
+import { BREATHS, MOTIONS, MOUTHS, POSTURES, TOWARDS } from '../../vocabulary/vocabulary';
 import { actWords, topUpWords } from '../supplies';
 import { capital } from '../../capital';
 import { LONG_PART_SECONDS } from '../longPart';
@@ -41,6 +41,7 @@ export function tapeWords({ step }: Moment): Telling {
 		tape.anchorMm !== undefined && `the first ${tape.anchorMm} mm without stretch`,
 		tape.towards && `towards ${refWords(tape.towards)}`,
 		`worn ${hours}${tape.wearHours} h`,
+		tape.firstHours !== undefined && `the first time ${tape.firstHours} h`,
 		tape.firstWear && 'first wear: a trial',
 		tape.skin === 'absorbed' && 'skin: let it sink in first',
 		tape.skin === 'blotted' && 'skin: blot it first'
@@ -56,6 +57,7 @@ export function tapeWords({ step }: Moment): Telling {
 export const bodyWords = ({ step }: Moment): string =>
 	joined([
 		step.posture !== 'neutral' && POSTURES[step.posture],
+		step.towards && TOWARDS[step.towards],
 		step.mouth !== 'closed' && MOUTHS[step.mouth],
 		step.eyes === 'open' && 'Eyes open'
 	]);
@@ -73,9 +75,15 @@ export function untilWords({ step }: Moment): Telling {
 }
 
 /** What it hangs on. That it may be skipped is read, not said. */
-export function conditionWords({ step }: Moment): Telling {
+export function conditionWords({ step, placed }: Moment): Telling {
+	const { steps } = placed.block;
+	const condition = step.otherwise ? steps[steps.findIndex((s) => s.id === step.id) - 1]?.onlyIf : undefined;
 	const say = joined(
-		[step.onlyIf && `Only if ${step.onlyIf}`, step.choice && `Chosen for ${step.choice.group}: ${step.choice.option}`],
+		[
+			step.otherwise && (condition ? `Otherwise: not ${condition}` : 'Otherwise'),
+			step.onlyIf && `Only if ${step.onlyIf}`,
+			step.choice && `Chosen for ${step.choice.group}: ${step.choice.option}`
+		],
 		'. '
 	);
 	return { words: joined([say, step.optional && 'May be skipped'], '. '), say };

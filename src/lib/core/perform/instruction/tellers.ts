@@ -1,10 +1,9 @@
 import type { Step } from '../../step/step.schema';
 import { endedWords } from '../ended';
 import type { SlotId } from './slots';
-import { refNames } from './words';
 import { joined, type Teller } from './telling';
 import { readyWords, whatWords, placeWords, wayWords, pointWords, laneWords, directionWords } from './tellMove';
-import { sideTold, countWords, handWords, supportWords, levelWords, paceWords } from './tellHands';
+import { besideWords, sideTold, countWords, handWords, supportWords, levelWords, paceWords } from './tellHands';
 import {
 	stopsWords,
 	breathWords,
@@ -30,8 +29,7 @@ export const TELLERS: { readonly [S in SlotId]: Teller } = {
 	point: pointWords,
 	lane: laneWords,
 	way: wayWords,
-	beside: ({ event, step }) =>
-		step.beside && event.kind === 'work' ? `Beside it: ${refNames(step.beside).join(' to ')}` : '',
+	beside: besideWords,
 	direction: directionWords,
 	side: sideTold,
 	count: countWords,

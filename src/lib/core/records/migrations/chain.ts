@@ -11,6 +11,7 @@ import { to14 } from './to14';
 import { to15 } from './to15';
 import { to16 } from './to16';
 import { to17 } from './to17';
+import { to18 } from './to18';
 import { to5 } from './to5';
 import { to6 } from './to6';
 import { to7 } from './to7';
@@ -31,7 +32,8 @@ export const CHAIN: readonly RecordMigration[] = [
 	to14,
 	to15,
 	to16,
-	to17
+	to17,
+	to18
 ];
 
 /** One step for one record, and for the one that a second version holds. */

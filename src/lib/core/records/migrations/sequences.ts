@@ -56,7 +56,14 @@ export function historyFrom1(raw: unknown): unknown {
 /** Ways from older versions of the sequence format to the present one, in order. Version 1 is the first. */
 export const SEQUENCE_MIGRATIONS: readonly SequenceMigration[] = [
 	{ name: 'own media, mutes, policy links, wider schools', from: 1, sequence: sequenceFrom1, history: historyFrom1 },
-	{ name: 'repeats that say where, several signs', from: 2, sequence: sequenceFrom2, history: historyFrom2 }
+	{ name: 'repeats that say where, several signs', from: 2, sequence: sequenceFrom2, history: historyFrom2 },
+	// What is said since then, no older step has said: it keeps what it is.
+	{
+		name: 'two hands, own signs, spots, otherwise',
+		from: 3,
+		sequence: (raw) => ({ ...raw, version: 4 }),
+		history: (raw) => raw
+	}
 ];
 
 /** Brings a sequence and its undo history up to date, whatever version they were written with. */

@@ -6,7 +6,7 @@ import { placesTouched, strokesOf } from '../../step/parts';
 import type { Step } from '../../step/step.schema';
 import type { Level } from '../../step/levels';
 import { setStep } from '../../sequence/edits';
-import { levelsOf, peakLevel } from '../../step/levelsOf';
+import { levelsOf, peakLevel, reachedLevel } from '../../step/levelsOf';
 import { stepOfFinding, type JudgeContext, type RawFinding, type Rule } from '../rule';
 
 type Breaches = ReadonlyMap<CapReason, readonly RawFinding[]>;
@@ -37,7 +37,7 @@ function breachesOf(context: JudgeContext): Breaches {
 			if (peakLevel(stroke) === 0) continue;
 			const levels = levelsOf(stroke);
 			stroke.places.forEach((place, i) => {
-				const given = Math.max(levels[i] ?? levels[0]!, stroke.risesTo ?? 0);
+				const given = reachedLevel(stroke, levels[i] ?? levels[0]!);
 				report(place, given, capsAt(stroke, place, context.school));
 			});
 		}
@@ -77,7 +77,10 @@ export const capRule = (reason: CapReason, rule: CapRule): Rule => ({
 		if (step.parts) change.parts = step.parts.map((part) => loweredPart(part, step, context.school));
 		if (step.beside || step.laneWays)
 			Object.assign(change, { pressure: Math.min(peakLevel(step), safe), levels: undefined });
-		if (step.risesTo !== undefined) change.risesTo = step.risesTo > safe ? undefined : step.risesTo;
+		for (const field of ['risesTo', 'swellsTo'] as const)
+			if (step[field] !== undefined) change[field] = step[field] > safe ? undefined : step[field];
+		if (step.besideWork?.pressure !== undefined)
+			change.besideWork = { ...step.besideWork, pressure: Math.min(step.besideWork.pressure, safe) as Level };
 		return setStep(context.sequence, step.id, change, `Lower the pressure of step ${finding.params.number}`);
 	}
 });

@@ -17,6 +17,10 @@ function wearLimit(step: Step, school: School, working: Working): number {
 	return night ? working.nightTapeHours : working.tapeHours;
 }
 
+/** The first of several wears is a trial: no longer than a first one may be. */
+const firstLimit = (step: Step, school: School, working: Working): number =>
+	Math.min(working.firstTapeHours, wearLimit(step, school, working));
+
 /** Tape comes off in time. */
 export const tapeWear: Rule = {
 	id: 'tape-wear',
@@ -31,15 +35,23 @@ export const tapeWear: Rule = {
 		],
 	check: ({ steps, school, working }) =>
 		steps
-			.filter(({ step }) => step.aim === 'fix' && step.tape && step.tape.wearHours > wearLimit(step, school, working))
-			.map(({ step, number }) => ({
-				stepIds: [step.id],
-				params: { number, hours: step.tape!.wearHours, limit: wearLimit(step, school, working) }
-			})),
+			.filter(({ step }) => step.aim === 'fix' && step.tape)
+			.flatMap(({ step, number }) => {
+				const { wearHours, firstHours = 0 } = step.tape!;
+				const [limit, first] = [wearLimit(step, school, working), firstLimit(step, school, working)];
+				const [hours, over] = wearHours > limit ? [wearHours, limit] : [firstHours, first];
+				return hours > over ? [{ stepIds: [step.id], params: { number, hours, limit: over } }] : [];
+			}),
 	fix(context, finding) {
 		const step = stepOfFinding(context, finding);
 		if (!step?.tape) return null;
-		const tape = { ...step.tape, wearHours: wearLimit(step, context.school, context.working) };
+		const { school, working } = context;
+		const { wearHours, firstHours } = step.tape;
+		const tape = {
+			...step.tape,
+			wearHours: Math.min(wearHours, wearLimit(step, school, working)),
+			...(firstHours === undefined ? {} : { firstHours: Math.min(firstHours, firstLimit(step, school, working)) })
+		};
 		return setStep(context.sequence, step.id, { tape }, `Wear the tape of step ${finding.params.number} shorter`);
 	}
 };

@@ -70,11 +70,14 @@ export function lowered(step: Step, most: (ref: Step['places'][number]) => Level
 		after.pressure = least(all, Math.max(...step.levels) as Level);
 	}
 	const peak = Math.max(...(after.levels ?? [after.pressure ?? 0]));
-	if (step.risesTo !== undefined) {
-		const rises = least(step.places, step.risesTo as Level);
-		if (rises > peak) after.risesTo = rises;
-		else delete after.risesTo;
+	for (const field of ['risesTo', 'swellsTo'] as const) {
+		if (step[field] === undefined) continue;
+		const rises = least(step.places, step[field]);
+		if (rises > peak) after[field] = rises;
+		else delete after[field];
 	}
+	if (step.besideWork?.pressure !== undefined)
+		after.besideWork = { ...step.besideWork, pressure: least(step.beside ?? [], step.besideWork.pressure) };
 	if (step.parts)
 		after.parts = step.parts.map((part) => ({
 			...part,

@@ -121,7 +121,10 @@ export function withoutPlaces(step: Step, allows: Allows, pumps: number): Step |
 	if (step.beside) {
 		const beside = pathWithout(step.beside, stays, allows);
 		if (beside) after.beside = beside.refs;
-		else delete after.beside;
+		else {
+			delete after.beside;
+			delete after.besideWork;
+		}
 	}
 	if (step.laneWays) {
 		const ways = step.laneWays.flatMap((way) => {

@@ -59,6 +59,9 @@ const SHAPES: Record<Motion, MotionShape> = {
 	scoop: { from: [4, 4.5], to: [18, 4.5], bow: -8, head: true },
 	scrape: { ...FLAT, head: true, held: true },
 	resisted: { from: [4, 8], to: [10, 8], head: true, hands: 2 },
+	'head-circles': { from: HERE, to: HERE, turns: 0.9, radius: 6.2, head: true, rings: 1 },
+	'jaw-opening': { from: [11, 4], to: [11, 13], head: true, hands: 2 },
+	'active-stretch': { from: [11, 13], to: [11, 3], head: true, rings: 1 },
 	none: { from: HERE, to: HERE }
 };
 

@@ -118,6 +118,18 @@
 				set({ later: e.currentTarget.checked || undefined }, e.currentTarget.checked ? 'Do it at another sitting' : 'Do it now')}
 		/> at another sitting: no time now
 	</label>
+{:else if field === 'otherwise'}
+	<label class="flex items-center gap-2 text-xs">
+		<input
+			type="checkbox"
+			checked={step.otherwise ?? false}
+			onchange={(e) =>
+				set(
+					{ otherwise: e.currentTarget.checked || undefined },
+					e.currentTarget.checked ? 'Do it instead of the step before' : 'Do it in any case'
+				)}
+		/> where what the step before hangs on is not so
+	</label>
 {:else if field === 'tape'}
 	<SaidField {draft} {step} {field} />
 	<div class="flex flex-wrap items-center gap-1.5 text-xs">

@@ -14,7 +14,9 @@
 	let { draft, step }: Props = $props();
 	const TRAVEL: readonly OptionalField[] = ['end', 'stations', 'lanes', 'reverse', 'until', 'support'];
 	/** Said in words, as in the text of the sequence. */
-	const SAID: readonly OptionalField[] = ['parts', 'laneWays', 'beside', 'choice'];
+	const SAID: readonly OptionalField[] = [
+		...(['parts', 'laneWays', 'beside', 'choice', 'spots', 'round', 'towards', 'returnSeconds', 'swellsTo'] as const)
+	];
 	const fields = $derived(fieldsFor(step));
 	let open = $state(false);
 </script>

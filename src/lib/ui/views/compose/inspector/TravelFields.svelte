@@ -7,6 +7,7 @@
 	import { PLACE_IDS } from '$lib/core/atlas/places';
 	import type { OptionalField } from '$lib/core/vocabulary/fields';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
+	import KeptField from '../../../parts/controls/KeptField.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import Stepper from '../../../parts/controls/Stepper.svelte';
 	import { SIGN_OPTIONS } from '../../../parts/steps/options';
@@ -33,7 +34,11 @@
 	function toggleSign(sign: Sign) {
 		const had = step.until?.signs ?? [];
 		const signs = had.includes(sign) ? had.filter((x) => x !== sign) : [...had, sign];
-		const until = signs.length ? { signs, capSeconds: step.until?.capSeconds ?? 60 } : undefined;
+		setUntil(signs, step.until?.own);
+	}
+	function setUntil(signs: readonly Sign[], own: string | undefined) {
+		const said = signs.length || own ? { signs: [...signs], ...(own ? { own } : {}) } : undefined;
+		const until = said && { ...said, capSeconds: step.until?.capSeconds ?? 60 };
 		set({ until }, until ? `Go on until ${signsText(until)}` : 'Go by the count');
 	}
 	function setSupport(change: Partial<NonNullable<Step['support']>>) {
@@ -165,6 +170,17 @@
 				onclick={() => toggleSign(sign)}>{label}</button
 			>
 		{/each}
+		<KeptField
+			label="Until, in your own words"
+			hidden
+			class="field min-h-7 py-0.5 text-xs"
+			placeholder="or in your own words"
+			maxlength={80}
+			value={step.until?.own ?? ''}
+			of={step.id}
+			onkeep={(text) => setUntil(step.until?.signs ?? [], text.trim() || undefined)}
+			onleave={() => draft.settle()}
+		/>
 		{#if step.until}
 			{@const until = step.until}
 			at most
