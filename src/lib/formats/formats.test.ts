@@ -43,7 +43,7 @@ describe('sequence files', () => {
 		['a list', '[]', /no object/],
 		['another format', '{"format":"other/thing","version":1}', /format "other\/thing"/],
 		['no version', '{"format":"soft-tide/sequence"}', /whole number/],
-		['a newer version', '{"format":"soft-tide/sequence","version":99}', /up to version 3/]
+		['a newer version', '{"format":"soft-tide/sequence","version":99}', /up to version 4/]
 	])('%s is refused in a sentence with a remedy', (_, text, message) => {
 		const problem = first(readSequenceFile(text));
 		expect(problem.message).toMatch(message);

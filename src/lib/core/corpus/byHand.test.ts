@@ -67,6 +67,13 @@ const FORMS: readonly (readonly [what: string, lines: string, seconds: number])[
 		20
 	],
 	['a tool is taken: 6 + 4 × 3', 'lift malar > zygoma, with stone plate notch 15°, sweep, 4, pace 3 s', 6 + 12],
+	['five spots of a lip: 5 × 2 × 1.5', 'release upper-lip, ring finger, press hold, light, 2, pace 1.5 s, spots 5', 15],
+	['slow out, quick back: 4 × (3 + 0.5)', 'lift malar > zygoma, sweep, 4, pace 3 s, returns in 0.5 s', 14],
+	[
+		'a condition that is not met: 30 s otherwise',
+		'release temple, press hold, 20 s, only if "tender"\nsettle temple, 30 s, otherwise',
+		30
+	],
 	[
 		'side by side, the middle once, from which nobody goes over: 10, 5, 10',
 		'~~ side by side\nlift malar > zygoma, sweep, 5, pace 2 s\nlift chin, flat hand, lift hold, 5 s midline',

@@ -41,6 +41,24 @@ export const FAULTS: readonly Fault[] = [
 			'release sternocleidomastoid, two fingers, press hold, medium, 20 s left only, support at sternocleidomastoid:right stays\n.. because "fuller there"\nrelease buccal,'
 		]
 	},
+	{
+		rule: 'neck-both-sides',
+		in: 'release-inside',
+		change: [
+			'release buccal,',
+			'release buccal, two fingers, press hold, medium, 20 s left only, beside sternocleidomastoid + sternocleidomastoid:right doing knuckles medium\n.. because "fuller there"\nrelease buccal,'
+		]
+	},
+	{
+		rule: 'throat-cap',
+		in: 'rise-sails',
+		change: ['hand over hand, light, 16 each side', 'hand over hand, light, 16 each side, swells to medium']
+	},
+	{
+		rule: 'tape-wear',
+		in: 'release-frown-tape',
+		change: ['for 2 to 3 h first wear', 'for 4 to 6 h first 5 h']
+	},
 	{ rule: 'collarbone-cap', in: 'rise-twice', change: ['close n:terminus, 8', 'close n:terminus, medium, 8'] },
 	{
 		rule: 'node-cap',

@@ -5,7 +5,7 @@ import type { Sequence } from '../sequence/sequence.schema';
 import { MAX_STEPS } from '../sequence/format';
 import { type Step } from '../step/step.schema';
 import { techniqueById } from '../technique/library';
-import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
+import { AIMS, BREATHS, MOUTHS, POSTURES, STONE_EDGES, TOOLS, TOWARDS, UNTIL_SIGNS } from '../vocabulary/vocabulary';
 import { schoolById } from '../school/schools';
 import { anySequence, pump, sequenceOf, step } from '../testing';
 import { withText } from './align';
@@ -196,8 +196,20 @@ describe('a whole sequence', () => {
 					signs: fc.uniqueArray(fc.constantFrom(...(Object.keys(UNTIL_SIGNS) as (keyof typeof UNTIL_SIGNS)[])), {
 						minLength: 1
 					}),
+					own: fc.constantFrom('the colour is “even”', 'or softer'),
 					capSeconds: fc.integer({ min: 1, max: 3600 })
 				}),
+				two: fc.constantFrom<Pick<Step, 'beside' | 'besideWork'>>(
+					{ beside: ['ear'], besideWork: { contact: 'heel', motion: 'sweep', pressure: 2 } },
+					{ beside: ['ear'], besideWork: { motion: 'press-hold' } },
+					{ beside: ['ear'], besideWork: { pressure: 0 } }
+				),
+				spots: fc.constantFrom<Step['spots']>({ count: 3 }, { count: 24 }),
+				round: fc.constantFrom('inwards' as const, 'outwards' as const),
+				towards: fc.constantFrom(...(Object.keys(TOWARDS) as NonNullable<Step['towards']>[])),
+				returnSeconds: fc.double({ min: 0.1, max: 60, noNaN: true }),
+				swellsTo: fc.constant(4 as const),
+				otherwise: fc.constant(true),
 				stations: fc.constantFrom(
 					{ places: ['malar' as const], hold: { kind: 'breaths' as const, amount: 1.5 } },
 					{ places: ['zygoma' as const, 'malar' as const], hold: { kind: 'seconds' as const, amount: 2 } }
@@ -218,10 +230,13 @@ describe('a whole sequence', () => {
 			{ requiredKeys: [] }
 		);
 		fc.assert(
-			fc.property(filled, text, (change, notes) => {
-				const sequence = sequenceOf([step('a', ['malar', 'zygoma'], { aim: 'drain', ...(change as Partial<Step>) })], {
-					notes
-				});
+			fc.property(filled, text, ({ two, ...change }, notes) => {
+				const sequence = sequenceOf(
+					[step('a', ['malar', 'zygoma'], { aim: 'drain', ...(change as Partial<Step>), ...two })],
+					{
+						notes
+					}
+				);
 				expect(said(readBack(sequence))).toEqual(said(sequence));
 			}),
 			{ numRuns: 250 }

@@ -3,7 +3,7 @@ import { step } from '../testing';
 import type { Step } from '../step/step.schema';
 import { fieldForm, fieldText, readField } from './sayField';
 
-const plain = step('a', ['malar', 'zygoma']);
+const plain = step('a', ['brow', 'ear']);
 const full: Step = {
 	...plain,
 	lanes: 2,
@@ -13,10 +13,38 @@ const full: Step = {
 	],
 	laneWays: [['marionette', 'buccal', 'malar']],
 	beside: ['postauricular', 'sternocleidomastoid'],
+	besideWork: { contact: 'knuckles', motion: 'press-hold', pressure: 0 },
+	spots: { named: ['inner-brow', 'ear-lobe'] },
+	round: 'inwards',
+	towards: 'away',
+	returnSeconds: 0.5,
+	swellsTo: 3,
 	choice: { group: 'cheek', option: 'stone' },
-	tape: { lengthMm: 60, widthMm: 20, wearHours: 3, leastHours: 2, pieces: 2, anchor: 'glabella', firstWear: true }
+	tape: {
+		lengthMm: 60,
+		widthMm: 20,
+		wearHours: 3,
+		leastHours: 2,
+		pieces: 2,
+		anchor: 'glabella',
+		firstHours: 1.5,
+		firstWear: true
+	}
 };
-const FIELDS = ['parts', 'laneWays', 'beside', 'choice', 'tape'] as const;
+const FIELDS = [
+	...([
+		'parts',
+		'laneWays',
+		'beside',
+		'choice',
+		'tape',
+		'spots',
+		'round',
+		'towards',
+		'returnSeconds',
+		'swellsTo'
+	] as const)
+];
 
 describe('a field in its own words', () => {
 	test.each(FIELDS)('%s: what is shown is read back the same, with its keyword or without', (field) => {

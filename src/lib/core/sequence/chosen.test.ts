@@ -1,9 +1,11 @@
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { CONTEXT, sequenceOf, step } from '../testing';
-import { asTaken, choiceGroups, conditionalSteps, withMet } from './chosen';
+import { asTaken, choiceGroups, conditionalSteps, isDone, withMet } from './chosen';
 import { exitsOf } from './exits';
 import { expand } from './expand';
+import type { Sequence } from './sequence.schema';
 import { timingOf } from './timing';
+import { stepsOf } from './walk';
 import { choose, setExitTitle, setPasses } from './versionEdits';
 import { applyEdit, revertEdit } from './applyEdit';
 
@@ -51,4 +53,31 @@ test('an exit says what it leaves out; a phase may be done again', () => {
 	const twice = applyEdit(named, setPasses(named, 'p2', 2));
 	expect(timingOf(twice, CONTEXT).expectedSeconds).toBe(40);
 	expect(applyEdit(twice, setPasses(twice, 'p2', 1)).phases[1]).not.toHaveProperty('passes');
+});
+
+describe('what is done otherwise', () => {
+	const tender = step('tender', ['temple'], {
+		onlyIf: 'tender',
+		dose: { kind: 'seconds', min: 10, target: 20, max: 30 }
+	});
+	const rest = step('rest', ['temple'], { otherwise: true, dose: { kind: 'seconds', min: 10, target: 10, max: 10 } });
+	const sequence = sequenceOf([tender, rest]);
+	const done = (of: Sequence, count: 'min' | 'target' | 'max' = 'target') =>
+		stepsOf(of)
+			.map((s) => s.step)
+			.filter(isDone(of, count))
+			.map((s) => s.id);
+	test('stands in until the condition is met, and gives way then', () => {
+		expect(done(sequence)).toEqual(['rest']);
+		expect(done(withMet(sequence, new Set(['tender'])))).toEqual(['tender']);
+	});
+	test('at the longest only the longer of the two is done', () => {
+		expect(done(sequence, 'max')).toEqual(['tender']);
+		const long = { ...rest, dose: { kind: 'seconds' as const, min: 10, target: 60, max: 90 } };
+		expect(done(sequenceOf([tender, long]), 'max')).toEqual(['rest']);
+	});
+	test('behind a step without a condition it is done as any other', () => {
+		const { onlyIf: _if, ...always } = tender;
+		expect(done(sequenceOf([always, rest]))).toEqual(['tender', 'rest']);
+	});
 });

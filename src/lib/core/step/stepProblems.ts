@@ -1,5 +1,6 @@
 import { isMidlinePlace } from '../atlas/midline';
-import { ownSideOf } from '../atlas/places';
+import { ownSideOf, placeOf } from '../atlas/places';
+import { SPOTS } from '../atlas/spots';
 import { aimRow, isStationary, toolRow } from '../vocabulary/vocabulary';
 import type { Step } from './step.schema';
 
@@ -37,10 +38,16 @@ export function stepProblems(step: Step): Problem[] {
 		problem(['swellsTo'], `a stroke swells to its own pressure or more: ${step.swellsTo}`);
 	if (step.swellsTo !== undefined && isStationary(step.motion))
 		problem(['swellsTo'], 'only a stroke swells; a hold rises');
+	if (step.swellsTo !== undefined && step.risesTo !== undefined)
+		problem(['swellsTo'], 'a pressure swells in each stroke or rises over all of them, not both');
 	if (step.besideWork && !step.beside) problem(['besideWork'], 'work beside it needs a second path');
 	if (step.besideWork?.contact === 'tool')
 		problem(['besideWork', 'contact'], 'on the second path works a hand, not a tool');
 	if (step.spots && !step.places.length) problem(['spots'], 'spots lie within a place');
+	if (step.spots && 'named' in step.spots)
+		for (const id of step.spots.named)
+			if (!step.places.some((ref) => placeOf(ref) === SPOTS[id].place))
+				problem(['spots'], `a spot lies within a place of the step: ${id} lies in ${SPOTS[id].place}`);
 	if (step.tape?.firstHours !== undefined && step.tape.firstHours > step.tape.wearHours)
 		problem(
 			['tape', 'firstHours'],

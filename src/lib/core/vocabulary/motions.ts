@@ -86,7 +86,7 @@ export const MOTION_ROWS = {
 	scoop: slides('Scoop'),
 	scrape: slides('Scrape', { bruises: true }),
 	resisted: stays('Resisted', null, { overAll: true }),
-	'head-circles': stays('Circle the head', null, { overAll: true }),
+	'head-circles': stays('Circle the head', null, { circles: true, overAll: true }),
 	'jaw-opening': stays('Open the jaw', null, { overAll: true }),
 	'active-stretch': stays('Stretch actively', null, { overAll: true }),
 	none: stays('No movement', 'hold', { holds: true, overAll: true })

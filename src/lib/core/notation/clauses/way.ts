@@ -136,7 +136,7 @@ export const beside: Clause = {
 	id: 'beside',
 	form: 'beside <path> [doing [<contact>] [<motion>] [<pressure>]]',
 	says: 'A second path done at the same time, as fingers before and behind the ear; after “doing”, what the hand there does otherwise.',
-	example: 'beside behind the ear > side of the neck doing flat fingers press and hold touch',
+	example: 'beside behind the ear > side of the neck doing knuckles press and hold touch',
 	fields: ['beside', 'besideWork'],
 	words: ['beside'],
 	read: (reader, { cheekRoute }) => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { PLACE_IDS, placeOf, whereOf, type PlaceId } from '../../atlas/places';
+import { SPOTS } from '../../atlas/spots';
 import { POINT_CODES } from '../../point/codes';
 import { expand } from '../../sequence/expand';
 import { stepsOf } from '../../sequence/walk';
@@ -12,13 +13,16 @@ import { anyStep, CONTEXT, pump, sequenceOf, step } from '../../testing';
 import {
 	BREATHS,
 	idsOf,
+	isStationary,
 	motionRow,
 	MOTIONS,
 	MOUTHS,
 	POSTURES,
+	ROUNDS,
 	STONE_EDGES,
 	toolRow,
 	TOOLS,
+	TOWARDS,
 	UNTIL_SIGNS
 } from '../../vocabulary/vocabulary';
 import { changedSince, instructionAt, wordsOf } from './instruction';
@@ -50,6 +54,19 @@ const anyMore = fc.record(
 			maxLength: 2
 		}),
 		amplitudeMm: amount,
+		besideWork: fc.record(
+			{ pressure: level, motion: fc.constantFrom(...idsOf(MOTIONS)) },
+			{ requiredKeys: ['pressure'] }
+		),
+		spots: fc.oneof(
+			fc.integer({ min: 2, max: 9 }).map((count) => ({ count })),
+			fc.constantFrom(...idsOf(SPOTS)).map((named) => ({ named: [named] }))
+		),
+		round: fc.constantFrom(...idsOf(ROUNDS)),
+		towards: fc.constantFrom(...idsOf(TOWARDS)),
+		returnSeconds: amount,
+		swellsTo: level,
+		otherwise: fc.constant(true),
 		beside: fc.array(place, { minLength: 1, maxLength: 3 }),
 		paceSeconds: amount,
 		laneRun: fc.constantFrom('diagonal' as const, 'inner-outer' as const),
@@ -117,7 +134,11 @@ const anyMore = fc.record(
 );
 const anyWhole = fc
 	.tuple(anyStep('a'), anyMore)
-	.map(([base, { tool, ...more }]): Step => {
+	.map(([base, { tool, ...given }]): Step => {
+		// A spot by name lies in a place of the step.
+		const { spots, ...others } = given;
+		const places = spots && 'named' in spots ? [...base.places, SPOTS[spots.named[0]!].place] : base.places;
+		const more = { ...others, ...(spots ? { spots, places } : {}) };
 		const held = tool && { contact: toolRow(tool.id).worn ? ('pads-2' as const) : ('tool' as const) };
 		const taken = tool && { tool: toolRow(tool.id).edged ? tool : { id: tool.id, tiltDegrees: tool.tiltDegrees } };
 		return { ...base, ...more, ...held, ...taken } as Step;
@@ -131,6 +152,11 @@ const IDLE: Partial<Record<StepFieldId, (step: Step) => boolean>> = {
 	levels: (s) => s.contact === 'none',
 	risesTo: (s) => s.contact === 'none',
 	laneRun: (s) => s.lanes === 1,
+	swellsTo: (s) => s.contact === 'none',
+	// What is held or counted in breaths has no way back.
+	returnSeconds: (s) => s.dose.kind === 'breaths' || motionRow(s.motion).holds || s.parts !== undefined,
+	spots: (s) => washes(s) || s.point !== undefined,
+	besideWork: washes,
 	doseAt: (s) => !hasDoseAt(s),
 	// A count of breaths has their pace; what is held for a time has none, nor has a wash.
 	// A press that waits for the breath takes its time.
@@ -173,7 +199,14 @@ describe('the whole of a step is told', () => {
 				met++;
 				expect(text(other), `${JSON.stringify(a[field])} and ${JSON.stringify(other[field])}`).not.toBe(text(a));
 			}),
-			{ numRuns: field === 'levels' ? 900 : field === 'tool' || field === 'side' ? 300 : 80 }
+			{
+				numRuns:
+					field === 'levels'
+						? 900
+						: ['tool', 'side', 'spots', 'doseAt', 'besideWork', 'returnSeconds'].includes(field)
+							? 400
+							: 80
+			}
 		);
 		expect(met, field).toBeGreaterThan(5);
 	});

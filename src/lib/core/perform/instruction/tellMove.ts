@@ -1,6 +1,7 @@
-import { ownSideOf } from '../../atlas/places';
-import { SPOTS, spotWords } from '../../atlas/spots';
-import { spotsOf } from '../../step/spots';
+import { ownSideOf, type PlaceRef } from '../../atlas/places';
+import { spotWords, type SpotId } from '../../atlas/spots';
+import { namedIn, spotsOf } from '../../step/spots';
+import type { Step } from '../../step/step.schema';
 import { pointByCode } from '../../point/points';
 import { listWords } from '../../listWords';
 import { AIMS, isStationary, motionRow, MOTIONS } from '../../vocabulary/vocabulary';
@@ -49,19 +50,36 @@ export function whatWords({ event, step, plan }: Moment): Telling {
 	return { words: `${AIMS[step.aim]}${target}: ${words.toLowerCase()}`, say };
 }
 
+/** A spot with the side of its place, where that names one. */
+const spotName = (id: SpotId, ref: PlaceRef): string => {
+	const side = ownSideOf(ref);
+	return `${side ? `${side} ` : ''}${spotWords(id)}`;
+};
+/** Places by name, or by the spots in them that are told: those stand for their places. */
+const namesOf = (step: Step, places: readonly PlaceRef[]): string[] =>
+	places
+		.flatMap((ref) => {
+			const here = namedIn(step, ref);
+			return here.length ? here.map((id) => spotName(id, ref)) : [refWords(ref)];
+		})
+		.filter((name, i, all) => name !== all[i - 1]);
+/** Whether a stretch is work on the places of the step itself, so that the spots within them are meant. */
+const isOwn = ({ event }: Moment): boolean => event.kind === 'work' && !event.part && event.lane === 1;
+
 /** Where the hands are: the place at hand, the point, the ends of a way, or all that is held together. */
-export function placeWords({ event, step, at, plan }: Moment): Telling {
+export function placeWords(moment: Moment): Telling {
+	const { event, step, at, plan } = moment;
 	if (actWords(step, plan.supplies)) return '';
 	if (step.point && event.places.length === 1 && event.kind !== 'link') {
 		const spot = capital(pointByCode(step.point).spot);
 		const zone = refWords(event.places[0]!);
 		return ownSideOf(event.places[0]!) ? `${spot} (${zone})` : spot;
 	}
-	const names = refNames(event.places);
+	const names = isOwn(moment) && event.spot === undefined ? namesOf(step, event.places) : refNames(event.places);
 	if (!names.length) return 'Whole face';
 	const spot = event.spot === undefined ? undefined : spotsOf(step)[event.spot];
 	if (spot) {
-		const name = spot.named ? SPOTS[spot.named].label : capital(names[0]!);
+		const name = capital(spot.named ? spotName(spot.named, spot.place) : names[0]!);
 		const all = spotsOf(step).length;
 		return {
 			words: all > 1 ? `${name}, spot ${event.spot! + 1} of ${all}` : name,
@@ -72,20 +90,17 @@ export function placeWords({ event, step, at, plan }: Moment): Telling {
 		const of = step.places.length > 1 ? `, place ${at + 1} of ${step.places.length}` : '';
 		return { words: capital(names[0]!) + of, say: capital(names[0]!) };
 	}
-	// A stroke that names spots runs by them.
-	if (step.spots && 'named' in step.spots && event.kind === 'work' && !event.part) {
-		const along = step.spots.named.map(spotWords);
-		return capital(along.length === 1 ? along[0]! : `${along[0]} to ${along.at(-1)}`);
-	}
+	const spots = isOwn(moment) && step.spots && 'count' in step.spots ? `, ${plural(step.spots.count, 'spot')}` : '';
 	const together = isStationary(event.part ? step.parts![event.part - 1]!.motion : step.motion);
-	if (together && event.kind === 'work') return capital(listWords(names));
-	return capital(names.length === 1 ? names[0]! : `${names[0]} to ${names.at(-1)}`);
+	if (together && event.kind === 'work') return capital(listWords(names)) + spots;
+	return capital(names.length === 1 ? names[0]! : `${names[0]} to ${names.at(-1)}`) + spots;
 }
 
 /** What lies between the ends of a way. */
-export function wayWords({ event, step, at }: Moment): string {
+export function wayWords(moment: Moment): string {
+	const { event, step, at } = moment;
 	if (at !== null || (isStationary(step.motion) && !event.part && event.kind !== 'link')) return '';
-	const between = refNames(event.places).slice(1, -1);
+	const between = (isOwn(moment) ? namesOf(step, event.places) : refNames(event.places)).slice(1, -1);
 	return between.length ? `By way of ${listWords(between)}` : '';
 }
 
