@@ -136,9 +136,14 @@ const anyWhole = fc
 	.tuple(anyStep('a'), anyMore)
 	.map(([base, { tool, ...given }]): Step => {
 		// A spot by name lies in a place of the step.
-		const { spots, ...others } = given;
+		const { spots, besideWork, swellsTo, ...others } = given;
 		const places = spots && 'named' in spots ? [...base.places, SPOTS[spots.named[0]!].place] : base.places;
-		const more = { ...others, ...(spots ? { spots, places } : {}) };
+		const more = {
+			...others,
+			...(spots ? { spots, places } : {}),
+			...(besideWork && others.beside ? { besideWork } : {}),
+			...(swellsTo === undefined || isStationary(others.motion ?? base.motion) || others.risesTo ? {} : { swellsTo })
+		};
 		const held = tool && { contact: toolRow(tool.id).worn ? ('pads-2' as const) : ('tool' as const) };
 		const taken = tool && { tool: toolRow(tool.id).edged ? tool : { id: tool.id, tiltDegrees: tool.tiltDegrees } };
 		return { ...base, ...more, ...held, ...taken } as Step;
@@ -203,7 +208,7 @@ describe('the whole of a step is told', () => {
 				numRuns:
 					field === 'levels'
 						? 900
-						: ['tool', 'side', 'spots', 'doseAt', 'besideWork', 'returnSeconds'].includes(field)
+						: ['tool', 'side', 'spots', 'doseAt', 'besideWork', 'returnSeconds', 'swellsTo'].includes(field)
 							? 400
 							: 80
 			}

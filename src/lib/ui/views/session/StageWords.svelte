@@ -10,6 +10,7 @@
 	import type { TimedEvent } from '$lib/core/sequence/expand';
 	import type { PlacedStep } from '$lib/core/sequence/walk';
 	import { clock } from '$lib/core/step/describe';
+	import { spotsOf } from '$lib/core/step/spots';
 	import type { Working } from '$lib/core/working/working.schema';
 	import type { Runner } from '$lib/state/runner.svelte';
 	import { shrink } from '../../parts/shrink';
@@ -111,7 +112,12 @@
 		runner.untilSign !== null ? signWords : p.event?.kind === 'transition' ? wordsOf(told, 'ready') || 'Get ready' : wordsOf(told, 'what')
 	);
 	const way = $derived([wordsOf(told, 'way'), wordsOf(told, 'beside'), wordsOf(told, 'tape')].filter(Boolean).join('. '));
-	const number = $derived(`${place === null ? '' : `place ${place + 1} of ${step.places.length} · `}${placed.number} of ${steps}`);
+	/** Which of several places or spots of the step is at hand. */
+	const within = $derived.by(() => {
+		if (p.event?.spot !== undefined) return `spot ${p.event.spot + 1} of ${spotsOf(step).length} · `;
+		return place === null || step.places.length === 1 ? '' : `place ${place + 1} of ${step.places.length} · `;
+	});
+	const number = $derived(`${within}${placed.number} of ${steps}`);
 	const first = $derived(
 		[
 			low ? `${move} · ${number}.` : '',
