@@ -30,7 +30,7 @@ function made(answer: (request: TideRequest) => Promise<Tide | null>, deaths = (
 			worth: async (id) => ({ stepId: id }) as never,
 			allWorth: async (progress) => {
 				progress(100);
-				return { draws: 200, startMl: 20, steps: [] };
+				return { draws: 200, startMl: 20, steps: [], openings: [] };
 			},
 			close,
 			get deaths() {

@@ -8,7 +8,6 @@ import {
 } from '../core/flow/starts';
 import type { Tide } from '../core/flow/tide';
 import type { AllWorth, StepWorth } from '../core/flow/worth';
-import { WORTH_DRAWS } from '../core/flow/worthDraws';
 import type { Assessment } from '../core/assess/assessment.schema';
 import type { Sequence } from '../core/sequence/sequence.schema';
 import { stepsOf } from '../core/sequence/walk';
@@ -118,7 +117,7 @@ export class TideState {
 		try {
 			this.weighed = 0;
 			const all = await this.source.allWorth((done) => {
-				if (this.tide === run) this.weighed = done / WORTH_DRAWS;
+				if (this.tide === run) this.weighed = done;
 			});
 			if (all && this.tide === run && this.layer) this.allWorth = all;
 		} catch {

@@ -31,7 +31,7 @@ export interface TideWorker {
 	worth(stepId: string): Promise<StepWorth | null>;
 	/**
 	 * What every step of it is worth; null as above.
-	 * @param progress told how many modelled faces are done
+	 * @param progress told which share of it is done, 0..1
 	 */
 	allWorth(progress: (done: number) => void): Promise<AllWorth | null>;
 }

@@ -3,6 +3,7 @@ import { planOfSequence, type FlowPlan } from '../core/flow/compile';
 import type { StartGrades } from '../core/flow/starts';
 import { tideOf } from '../core/flow/tide';
 import { WorthRun } from '../core/flow/worth';
+import { worthDrawsFor } from '../core/flow/worthDraws';
 import { doneInPieces } from './breathe';
 import type { TideWorker } from './protocol';
 
@@ -32,8 +33,9 @@ const worker: TideWorker = {
 	async allWorth(progress) {
 		const run = last;
 		if (!run) return null;
-		return doneInPieces(new WorthRun(run).all(), (done) => {
-			progress(done);
+		const draws = worthDrawsFor(run.plan.stepIds.length);
+		return doneInPieces(new WorthRun({ ...run, draws }).all(), (done) => {
+			progress(done / draws);
 			return run === last;
 		});
 	}

@@ -30,6 +30,8 @@ export interface FlowPlan {
 	/** The steps by the number that an op's origin names: twice the number, and one more for a drain link. */
 	readonly stepIds: readonly string[];
 	readonly leftOut: readonly LeftOut[];
+	/** Steps that open one after another, by their numbers: what they do they do together. */
+	readonly openings: readonly (readonly number[])[];
 }
 
 /** Origin of an op: the work or the link of a step. */
@@ -259,7 +261,14 @@ export function planOf({ events, steps, working, cheekRoute }: PlanInput): FlowP
 		opStarts[i] = seconds;
 		seconds += op.reps * op.seconds;
 	});
-	return { programme, opStarts, seconds, stepIds: steps.map((s) => s.step.id), leftOut: writer.leftOut };
+	return {
+		programme,
+		opStarts,
+		seconds,
+		stepIds: steps.map((s) => s.step.id),
+		leftOut: writer.leftOut,
+		openings: openingsOf(steps.map((s) => s.step.aim))
+	};
 }
 
 /** A plan with hands at rest wherever a test says so: the same seconds, nothing moved. */
@@ -274,3 +283,14 @@ export const planOfSequence = (sequence: Sequence, context: ExpandContext): Flow
 		working: context.working,
 		cheekRoute: sequence.school.cheekRoute
 	});
+
+/** Runs of two and more steps that open. */
+function openingsOf(aims: readonly Step['aim'][]): number[][] {
+	const runs: number[][] = [];
+	aims.forEach((aim, i) => {
+		if (aim !== 'open') return;
+		if (aims[i - 1] === 'open') runs.at(-1)!.push(i);
+		else runs.push([i]);
+	});
+	return runs.filter((run) => run.length > 1);
+}

@@ -8,7 +8,7 @@ import type { MarkGroup } from './markGroups';
 import type { OutcomeVerdict } from './comparison.schema';
 import { intervalOf, oftenWords, turned, type Contest } from './share';
 import { PRACTICAL_SHARE } from './verdict';
-import type { Effect, Stays, StepEffect, StepWorth } from './worth';
+import type { Effect, Stays, StepEffect, StepWorth, OpeningEffect } from './worth';
 
 /** Said wherever a figure of the model stands. */
 export const MODEL_SAYS = 'A teaching model: it measures nobody.';
@@ -105,8 +105,14 @@ export function worthWords(worth: StepWorth): string[] {
 	];
 }
 
+/** What the steps of an opening do together, in one line. */
+export const openingWords = (effect: OpeningEffect, numbers: readonly number[], draws: number): string =>
+	`Opening as a whole (steps ${numbers[0]} to ${numbers.at(-1)}): ${effectWords(effect, draws)}`;
+
 /** A step of the layer in one line: what goes with it, and how sure. */
-export function stepEffectWords(effect: StepEffect, draws: number): string {
+export const stepEffectWords = (effect: StepEffect, draws: number): string => effectWords(effect, draws);
+
+function effectWords(effect: Effect, draws: number): string {
 	if (!matters(effect)) return `less than ${MATTERS_TEXT} of all fluid goes with it`;
 	const { ml } = effect;
 	const sign = ml.median > 0 ? '' : 'less: ';

@@ -10,7 +10,8 @@ import { PairedRun } from './paired';
 import { WEIGHING_STEP_SECONDS } from './parameterTable';
 import { gradesOfStart } from './starts';
 import { spreadOf } from './verdict';
-import { stepEffectWords, worthWords } from './words';
+import { openingWords, stepEffectWords, worthWords } from './words';
+import { WORTH_DRAWS, worthDrawsFor } from './worthDraws';
 import { earlier, WorthRun } from './worth';
 
 const planned = (sequence: Sequence) => planOfSequence(sequence, CONTEXT);
@@ -104,6 +105,23 @@ describe('what a step is worth', () => {
 		const engine = (...args: ConstructorParameters<typeof EngineFaces>) => new EngineFaces(...args);
 		expect(ended(new WorthRun({ plan, grades: MORNING, draws: DRAWS }, engine).all()).value).toEqual(value);
 		expect(value.steps.map((s) => stepEffectWords(s, DRAWS))).toContain('less than 1 % of all fluid goes with it');
+	});
+	test('an opening as a whole is the run with hands at rest in all of its steps, and more than the sum of its parts may say', () => {
+		const { openings } = ended(run().all()).value;
+		expect(openings.map((o) => o.stepIds)).toEqual([OPEN.map((s) => s.id)]);
+		const closed = restingWhere(plan.programme, (origin) => origin < 2 * OPEN.length);
+		const paired = new PairedRun({ programmes: [plan.programme, closed], grades: MORNING, draws: DRAWS, seed: 1 });
+		paired.advance(DRAWS);
+		const [own, rest] = paired.figures.fallMl.all;
+		const by = [...own!].map((x, i) => x - rest![i]!);
+		const { ml, lessIn } = openings[0]!;
+		expect(Math.abs(ml.median - spreadOf(by).median)).toBeLessThan(0.02 * Math.max(0.05, Math.abs(ml.median)));
+		expect(lessIn).toBeGreaterThan(0);
+		expect(openingWords(openings[0]!, [1, 2, 3], DRAWS)).toMatch(/^Opening as a whole \(steps 1 to 3\): /);
+	});
+	test('all steps are weighed over fewer faces where there are many: never more work than sixty over all of them', () => {
+		expect([1, 60, 120, 240, 1000].map(worthDrawsFor)).toEqual([200, 200, 50, 16, 16]);
+		expect(120 ** 2 * worthDrawsFor(120)).toBeLessThanOrEqual(60 ** 2 * WORTH_DRAWS);
 	});
 	test('longer passive steps change what a step is worth by no more than a fiftieth of the most', () => {
 		const { steps: weighed } = ended(run().all()).value;

@@ -49,6 +49,12 @@ export interface AllWorth {
 	/** All fluid at the start, in the middle of the faces, ml. */
 	readonly startMl: number;
 	readonly steps: readonly StepEffect[];
+	/** Of steps that open one after another, all of them left out at once. */
+	readonly openings: readonly OpeningEffect[];
+}
+/** What an opening does as a whole. */
+export interface OpeningEffect extends Effect {
+	readonly stepIds: readonly string[];
 }
 export interface WorthInput {
 	readonly plan: FlowPlan;
@@ -117,6 +123,14 @@ export class WorthRun {
 		const inOrder = [...played].sort((a, b) => firsts[a]! - firsts[b]!);
 		const rested = played.map((step) => restingWhere(programme, (origin) => stepOfOrigin(origin) === step));
 		const otherwise = played.map(() => new Float64Array(this.#draws));
+		const openings = this.input.plan.openings
+			.map((all) => all.filter((step) => firsts[step]! >= 0))
+			.filter((all) => all.length > 1);
+		const closed = openings.map((all) => ({
+			first: all.reduce((a, b) => (firsts[b]! < firsts[a]! ? b : a)),
+			rested: restingWhere(programme, (origin) => all.includes(stepOfOrigin(origin))),
+			gone: new Float64Array(this.#draws)
+		}));
 		const before = new Map<number, unknown>();
 		const faces = this.#faces;
 		for (const { at, count } of this.#groups()) {
@@ -134,10 +148,23 @@ export class WorthRun {
 				faces.run(rested[k]!, firsts[step]!);
 				this.#last(at, count, otherwise[k]!);
 			});
+			for (const { first, rested: atRest, gone } of closed) {
+				faces.restore(before.get(first));
+				faces.run(atRest, firsts[first]!);
+				this.#last(at, count, gone);
+			}
 			yield at + count;
 		}
 		const steps = played.map((step, k) => ({ stepId: stepIds[step]!, ...this.#effect(otherwise[k]!) }));
-		return { draws: this.#draws, startMl: spreadOf(this.#startMl).median, steps };
+		return {
+			draws: this.#draws,
+			startMl: spreadOf(this.#startMl).median,
+			steps,
+			openings: openings.map((all, k) => ({
+				stepIds: all.map((step) => stepIds[step]!),
+				...this.#effect(closed[k]!.gone)
+			}))
+		};
 	}
 
 	/**

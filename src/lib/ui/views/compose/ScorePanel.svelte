@@ -252,6 +252,7 @@
 					{when}
 					all={allWaters && total > 0}
 					more={hasMore && total > 0}
+					numberOf={(id) => byId.get(id)?.number ?? 0}
 					onall={() => (allWaters = !allWaters)}
 				/>
 			</div>
