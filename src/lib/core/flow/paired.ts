@@ -12,6 +12,7 @@ import {
 	type FlowParameters
 } from './parameterTable';
 import { programmeSeconds, type Programme } from './programme';
+import { touchedBy } from './touched';
 import { placesOfPart, WHERE_PARTS, type WherePart } from './where';
 
 export interface PairedInput {
@@ -43,6 +44,8 @@ export interface PairedFigures {
 	/** Where all fluid is at the look, for each programme, ml. */
 	readonly whereMl: Readonly<Record<WherePart, readonly Float64Array[]>>;
 	readonly parameters: Readonly<Record<FlowParameterName, Float64Array>>;
+	/** Of each programme the parameters that bear on it. */
+	readonly touched: readonly (readonly FlowParameterName[])[];
 }
 
 const byName = <K extends string, V>(names: readonly K[], of: (name: K) => V): Record<K, V> =>
@@ -77,7 +80,8 @@ export function joinFigures(parts: readonly PairedFigures[]): PairedFigures {
 		outcomeStartMl: byName(OUTCOME_IDS, (m) => join((p) => p.outcomeStartMl[m])),
 		fallMl: byName(OUTCOME_IDS, (m) => programmes.map((i) => join((p) => p.fallMl[m][i]!))),
 		whereMl: byName(WHERE_PARTS, (w) => programmes.map((i) => join((p) => p.whereMl[w][i]!))),
-		parameters: byName(FLOW_PARAMETER_NAMES, (n) => join((p) => p.parameters[n]))
+		parameters: byName(FLOW_PARAMETER_NAMES, (n) => join((p) => p.parameters[n])),
+		touched: first!.touched
 	};
 }
 
@@ -121,7 +125,8 @@ export class PairedRun {
 			outcomeStartMl: byName(OUTCOME_IDS, column),
 			fallMl: byName(OUTCOME_IDS, () => programmes.map(column)),
 			whereMl: byName(WHERE_PARTS, () => programmes.map(column)),
-			parameters: byName(FLOW_PARAMETER_NAMES, column)
+			parameters: byName(FLOW_PARAMETER_NAMES, column),
+			touched: programmes.map(touchedBy)
 		};
 	}
 

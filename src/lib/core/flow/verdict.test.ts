@@ -31,7 +31,8 @@ const figures = (a: readonly number[], b: readonly number[], start = 20, held = 
 		whereMl: Object.fromEntries(WHERE_PARTS.map((w) => [w, columns])) as unknown as PairedFigures['whereMl'],
 		parameters: Object.fromEntries(
 			FLOW_PARAMETER_NAMES.map((n, k) => [n, Float64Array.from(a, (_, i) => (k % 2 ? i : (7 * i) % 31))])
-		) as unknown as PairedFigures['parameters']
+		) as unknown as PairedFigures['parameters'],
+		touched: columns.map(() => FLOW_PARAMETER_NAMES)
 	};
 };
 /** Ten times the same faces: fewer tell nothing. */

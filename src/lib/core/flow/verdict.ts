@@ -42,12 +42,18 @@ function parameterRanks(figures: PairedFigures): ParameterRanks {
 	return made;
 }
 
-/** Of the lead of whoever wins: exchanging the two changes nothing. */
-function hangsOn(figures: PairedFigures, lead: Float64Array, { lessIn, moreIn }: Contest): OutcomeVerdict['hangsOn'] {
+/** Of the lead of whoever wins: exchanging the two changes nothing. What bears on neither of them is chance. */
+function hangsOn(
+	figures: PairedFigures,
+	lead: Float64Array,
+	{ lessIn, moreIn }: Contest,
+	touched: readonly FlowParameterName[]
+): OutcomeVerdict['hangsOn'] {
 	if (lessIn + moreIn < FEWEST_TELLING || lead.every((x) => x === lead[0])) return [];
 	const ranks = parameterRanks(figures);
 	const own = ranksOf(lead);
-	return FLOW_PARAMETER_NAMES.map((parameter) => ({ parameter, rho: rankCorrelation(ranks[parameter], own) }))
+	return FLOW_PARAMETER_NAMES.filter((name) => touched.includes(name))
+		.map((parameter) => ({ parameter, rho: rankCorrelation(ranks[parameter], own) }))
 		.filter((h) => Math.abs(h.rho) >= tellingRho(lead.length))
 		.sort((a, b) => Math.abs(b.rho) - Math.abs(a.rho))
 		.slice(0, MOST_TELLING);
@@ -95,7 +101,7 @@ export function verdictOf(figures: PairedFigures, outcome: OutcomeId, first: num
 		ml: facing(ml),
 		ofHeld: facing(share),
 		practical: Math.abs(share.median) >= PRACTICAL_SHARE && Math.abs(ml.median) >= PRACTICAL_ML,
-		hangsOn: hangsOn(figures, ofHeld, contest)
+		hangsOn: hangsOn(figures, ofHeld, contest, [...figures.touched[first]!, ...figures.touched[second]!])
 	};
 }
 
