@@ -7,8 +7,11 @@ import type { CompareWorker } from './protocol';
 
 const open = () => openWorker(script, 'flow');
 
-/** One core is left to the page. */
-const workersHere = (): number => Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1);
+/** One core is left to the page; of two both are taken, for the page waits most of the time. */
+const workersHere = (): number => {
+	const cores = globalThis.navigator?.hardwareConcurrency ?? 2;
+	return cores <= 2 ? cores : cores - 1;
+};
 
 /** Compares sequences over many draws in workers, each a stretch of them; one comparison at a time. */
 export class CompareClient {

@@ -491,6 +491,11 @@ export const FAULTS: readonly Fault[] = [
 	},
 	{ rule: 'drain-policy', in: '01', change: ['links policy\n', ''] },
 	{
+		rule: 'drain-policy',
+		in: 'nape-lanes',
+		change: ['drain preauricular > n:preauricular > n:tonsillar, 5\n', '']
+	},
+	{
 		rule: 'middle-twice',
 		in: '05',
 		change: [

@@ -1,4 +1,4 @@
-import { levelsOf, peakLevel } from '../step/levelsOf';
+import { peakLevel } from '../step/levelsOf';
 import type { Step } from '../step/step.schema';
 import type { Which } from './limit.schema';
 import { pointByCode } from '../point/points';

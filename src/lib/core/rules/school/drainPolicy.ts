@@ -1,7 +1,7 @@
 import { isNode, placeOf } from '../../atlas/places';
 import { runsToDrain } from '../../links/drainPolicy';
 import { endPlace } from '../../step/levelsOf';
-import { strokesOf } from '../../step/parts';
+import { placesTouched, strokesOf } from '../../step/parts';
 import type { Step } from '../../step/step.schema';
 import type { School } from '../../school/school.schema';
 import { aimRow } from '../../vocabulary/vocabulary';
@@ -32,10 +32,20 @@ export const drainPolicy: Rule = {
 	check({ sequence, school, byId, steps }) {
 		// Where the links are the policy's they are kept by it.
 		if (sequence.links === 'policy') return [];
-		const runs = runsToDrain(sequence).map((run) => run.filter((step) => byId.has(step.id)));
-		const dry = runs.filter((run) => run.length && !run.some((step) => leadsOff(step) || endsAtNode(step)));
-		// Who drains later than after each move is asked for one drain after lifts; where it must reach is asked elsewhere.
-		const once = school.drainPolicy !== 'every-move';
+		// What hangs on a condition is drained where it is done.
+		const runs = runsToDrain(sequence)
+			.map((run) => run.filter((step) => byId.has(step.id) && step.onlyIf === undefined))
+			.filter((run) => run.length);
+		const drains = (step: Step) => leadsOff(step) || endsAtNode(step);
+		// After a zone or a region the drain itself may begin in the next one: where the moves left their fluid.
+		const follows = school.drainPolicy === 'every-zone' || school.drainPolicy === 'every-region';
+		const takesUp = (run: readonly Step[], next: readonly Step[] = []) => {
+			const left = placeOf(endPlace(run.at(-1)!));
+			return next.some((step) => drains(step) && placesTouched(step).some((ref) => placeOf(ref) === left));
+		};
+		const dry = runs.filter((run, i) => !run.some(drains) && !(follows && takesUp(run, runs[i + 1])));
+		// Who drains at the end is asked for one drain after lifts; where it must reach is asked elsewhere.
+		const once = school.drainPolicy === 'end';
 		if (once && (steps.some(({ step }) => leadsOff(step)) || !dry.flat().some(lifts))) return [];
 		const last = dry.at(-1)?.at(-1);
 		if (!last) return [];
