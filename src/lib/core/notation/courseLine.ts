@@ -61,3 +61,17 @@ export function readCourse(rest: string, from: number): Course {
 	if (!course.success) throw new Misread(`${course.error.issues[0]!.message}.`, from + 2, from + rest.length + 1);
 	return course.data;
 }
+
+/** A course from its words, as a field takes them; empty words take it away. */
+export function courseOf(text: string): { readonly course: Course | undefined } | { readonly trouble: string } {
+	if (!text.trim()) return { course: undefined };
+	try {
+		return { course: readCourse(text.trim(), 0) };
+	} catch (error) {
+		if (!(error instanceof Misread)) throw error;
+		const expected = error.expected.length ? ` Expected: ${error.expected.join(', or ')}.` : '';
+		return {
+			trouble: `${error.message}${expected} Such as: 1 a day for 10 days, then 2 a week with 1 rest day a week.`
+		};
+	}
+}

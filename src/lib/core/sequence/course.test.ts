@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { readCourse } from '../notation/courseLine';
+import { courseOf, readCourse } from '../notation/courseLine';
 import { parse } from '../notation/parse';
 import { courseText, mostAWeek, type Course, type Rhythm } from './course';
 import { CourseSchema } from './sequence.schema';
@@ -74,4 +74,12 @@ test('a second line is an error that names itself', () => {
 		'soft-tide notation 2\ntitle Twice\nschool crown-down\ncourse 3 a week\ncourse daily\n\n~ Work\nsettle decollete, 3 breaths\n'
 	);
 	expect(troubles.map((t) => [t.line, t.message])).toEqual([[5, '“course” was said above already: it stands once.']]);
+});
+
+test('a field takes a course in words, gives it up when empty, and says what is wrong with an example', () => {
+	expect(courseOf('1–2 a week')).toEqual({ course: { times: 1, most: 2, per: 'week' } });
+	expect(courseOf('  ')).toEqual({ course: undefined });
+	expect(courseOf('now and then')).toMatchObject({
+		trouble: expect.stringMatching(/“now”.*Such as: 1 a day/) as unknown
+	});
 });

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { courseText, type Course } from '$lib/core/sequence/course';
+	import { courseOf } from '$lib/core/notation/courseLine';
+	import { MAX_TEXT } from '$lib/core/step/sizes';
 	import { setHead } from '$lib/core/sequence/edits';
 	import type { SequenceDraft } from '$lib/state/sequenceDraft.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
@@ -13,6 +15,14 @@
 	function set(change: Partial<Course> | null, label: string) {
 		const next = change && Object.entries({ times: 3, per: 'week', ...course, ...change }).filter(([, v]) => v !== undefined);
 		draft.do(setHead(draft.sequence, { course: next ? (Object.fromEntries(next) as Course) : undefined }, label));
+	}
+	let trouble = $state('');
+	const id = $props.id();
+	/** All of it in words: ranges, further parts, days of rest. */
+	function keep(text: string) {
+		const read = courseOf(text);
+		trouble = 'trouble' in read ? read.trouble : '';
+		if ('course' in read) draft.do(setHead(draft.sequence, { course: read.course }, 'Change how often it is done'));
 	}
 	const PER = (['day', 'week', 'month'] as const).map((value) => ({ value, label: `a ${value}` }));
 	const HOURS = (['morning', 'noon', 'evening', 'night'] as const).map((value) => ({ value, label: `at ${value}` }));
@@ -54,9 +64,20 @@
 				onchange={(e) => set({ since: e.currentTarget.value || undefined }, 'Change since when it is done')}
 			/>
 		</label>
-		{#if course.then || course.most || course.days || course.restDays}<p class="basis-full leading-4">
-				{courseText(course)}. Its further parts are written in the text.
-			</p>{/if}
+		<div class="basis-full">
+			<input
+				autocomplete="off"
+				class="field min-h-7 w-full py-0.5 text-xs"
+				aria-label="The whole course in words"
+				aria-describedby="{id}-trouble"
+				aria-invalid={trouble ? 'true' : undefined}
+				maxlength={MAX_TEXT}
+				value={courseText(course)}
+				onchange={(e) => keep(e.currentTarget.value)}
+				onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+			/>
+			<p id="{id}-trouble" class="text-flag pt-0.5 leading-4" role="alert">{trouble}</p>
+		</div>
 		<button type="button" class="btn min-h-[26px] px-2" onclick={() => set(null, 'Say nothing of how often')}>Not said</button>
 	{:else}
 		<button type="button" class="btn min-h-[26px] px-2" onclick={() => set({}, 'Say how often')}>Say how often</button>
