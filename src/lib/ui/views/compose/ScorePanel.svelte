@@ -252,7 +252,6 @@
 					{when}
 					all={allWaters && total > 0}
 					more={hasMore && total > 0}
-					numberOf={(id) => byId.get(id)?.number ?? 0}
 					onall={() => (allWaters = !allWaters)}
 				/>
 			</div>

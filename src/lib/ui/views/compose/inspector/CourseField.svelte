@@ -65,17 +65,17 @@
 			/>
 		</label>
 		<div class="basis-full">
-			<input
+			<textarea
 				autocomplete="off"
-				class="field min-h-7 w-full py-0.5 text-xs"
+				rows="2"
+				class="field block min-h-7 w-full resize-none py-1 text-xs leading-4"
 				aria-label="The whole course in words"
 				aria-describedby="{id}-trouble"
 				aria-invalid={trouble ? 'true' : undefined}
 				maxlength={MAX_TEXT}
 				value={courseText(course)}
 				onchange={(e) => keep(e.currentTarget.value)}
-				onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-			/>
+				onkeydown={(e) => e.key === 'Enter' && e.currentTarget.blur()}></textarea>
 			<p id="{id}-trouble" class="text-flag pt-0.5 leading-4" role="alert">{trouble}</p>
 		</div>
 		<button type="button" class="btn min-h-[26px] px-2" onclick={() => set(null, 'Say nothing of how often')}>Not said</button>

@@ -3,7 +3,7 @@
 	import Check from '@lucide/svelte/icons/check';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import ChevronUp from '@lucide/svelte/icons/chevron-up';
-	import { MODEL_SAYS, openingWords } from '$lib/core/flow/words';
+	import { MODEL_SAYS } from '$lib/core/flow/words';
 	import { startOptions, type TideState, type TideStart } from '$lib/state/tide.svelte';
 	import Select from '../../../parts/controls/Select.svelte';
 	import BalanceBar from './BalanceBar.svelte';
@@ -18,21 +18,13 @@
 		/** Zones whose ribbons are shown, and whether more could be. */
 		all: boolean;
 		more: boolean;
-		numberOf: (stepId: string) => number;
 		onall: () => void;
 	}
-	let { state, cursorSeconds, sequenceId, when, all, more, numberOf, onall }: Props = $props();
+	let { state, cursorSeconds, sequenceId, when, all, more, onall }: Props = $props();
 </script>
 
 <div class="bg-sea flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1">
 	{#if state.tide}<BalanceBar tide={state.tide} seconds={cursorSeconds} />{/if}
-	{#if state.layer && state.allWorth}
-		{#each state.allWorth.openings as opening (opening.stepIds[0])}
-			<p class="text-ink2 text-[11.5px]">
-				{openingWords(opening, opening.stepIds.map(numberOf), state.allWorth.draws)}
-			</p>
-		{/each}
-	{/if}
 	{#if state.notice && !state.trouble}<p class="text-ink2 text-[11.5px]" role="status">{state.notice}</p>{/if}
 	{#if state.trouble}<p class="text-flag text-[11.5px]" role="alert">{state.trouble}</p>{/if}
 	<span class="text-ink2 ml-auto flex items-center gap-2 text-[11.5px]">

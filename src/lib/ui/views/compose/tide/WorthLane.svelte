@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { stepEffectWords } from '$lib/core/flow/words';
+	import { openingWords, stepEffectWords } from '$lib/core/flow/words';
 	import type { AllWorth } from '$lib/core/flow/worth';
 	import type { ScoreFrame } from '../../../parts/score/scoreGeometry';
 	import { bandMl, deepestMl, depthsOf, WORTH_PX, worthMarks } from './worthMarks';
@@ -23,14 +23,18 @@
 	const none = $derived(marks.length > 0 && !marks.some((m) => m.matters));
 	const effects = $derived(new Map(all?.steps.map((s) => [s.stepId, s])));
 	const told = (id: string) => `Step ${numberOf(id)}: ${stepEffectWords(effects.get(id)!, all!.draws)}`;
+	/** What the steps of each opening do together: alone each of them seems to do nothing. */
+	const openings = $derived(all ? all.openings.map((o) => openingWords(o, o.stepIds.map(numberOf), all.draws)) : []);
 	/** A screen reader is told the three that reach deepest; the list says all of them. */
 	const words = $derived(
 		all
-			? [...all.steps]
-					.sort((a, b) => b.ml.median - a.ml.median)
-					.slice(0, 3)
-					.map((s) => told(s.stepId))
-					.join('. ')
+			? [
+					...[...all.steps]
+						.sort((a, b) => b.ml.median - a.ml.median)
+						.slice(0, 3)
+						.map((s) => told(s.stepId)),
+					...openings
+				].join('. ')
 			: 'being weighed'
 	);
 </script>
@@ -80,6 +84,7 @@
 	{#if none}<text x={frame.x0 + 6} y={WORTH_PX - 3} class="none"
 			>No single step reaches the band’s edge, 1 % of the fluid, in the middle of the faces.</text
 		>{/if}
+	{#if openings.length}<text x={frame.x1 - 6} y={WORTH_PX - 3} class="none" text-anchor="end">{openings[0]}</text>{/if}
 	{#if all}<text x={frame.x1 + 8} y={WORTH_PX - 6} class="scale">{deepestMl(all).toFixed(1)}</text>{/if}
 </svg>
 
