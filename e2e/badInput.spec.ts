@@ -17,7 +17,7 @@ test('bad files get a sentence that names the place, and nothing stored changes'
 	for (const [text, sentence] of [
 		['{ not json', 'The file is not JSON'],
 		['{"format":"some/other","version":1}', 'is of the format "some/other"'],
-		[JSON.stringify({ ...good(), version: 7 }), 'is of version 7; this program reads up to version 3'],
+		[JSON.stringify({ ...good(), version: 7 }), 'is of version 7; this program reads up to version 4'],
 		[JSON.stringify(wrong), 'phases[0].blocks[0].steps[0].dose.min'],
 		[JSON.stringify(far), 'phases[0].blocks[0].steps[0].places[0]'],
 		[JSON.stringify(many), 'has 10000 steps; at most 2000 are allowed']

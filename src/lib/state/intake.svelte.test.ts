@@ -249,6 +249,19 @@ describe('what was chosen is never something else', () => {
 		expect(held('filler')).toBe('yes');
 		expect(asked(intake)).toBe('filler');
 	});
+	test('what was not sure last time and is a lasting yes now stays at hand, with its details, until it is recorded', () => {
+		const intake = begin([
+			newAnswer({ flag: 'pacemaker', says: 'unsure', day: '2026-01-05', at: '2026-01-05T09:00:00.000Z' })
+		]);
+		intake.goTo('pacemaker');
+		expect(asked(intake)).toBe('pacemaker');
+		intake.look('yes');
+		expect([asked(intake), intake.says, held('pacemaker')]).toEqual(['pacemaker', 'yes', 'yes']);
+		intake.note = 'since spring';
+		intake.record();
+		expect(client.answers.at(-1)).toMatchObject({ says: 'yes', note: 'since spring' });
+		expect(intake.questions.find((q) => q.flag.id === 'pacemaker')?.done).toBe(true);
+	});
 	test('whatever is pressed in whatever order: what was said last to a question by itself is what holds', () => {
 		const ids = ['filler', 'pacemaker', 'fever', 'goitre', 'botulinum'].filter((id) => FLAGS.some((f) => f.id === id));
 		const press = fc.oneof(

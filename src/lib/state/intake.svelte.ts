@@ -1,5 +1,5 @@
 import type { Answer } from '../core/client/answer.schema';
-import { newAnswer, sameAnswer, withAnswer, withNos, withoutAnswers } from '../core/client/answers';
+import { latestAnswers, newAnswer, sameAnswer, withAnswer, withNos, withoutAnswers } from '../core/client/answers';
 import type { Day } from '../core/client/days';
 import type { SidedZone } from '../core/client/sidedZone';
 import type { Client } from '../core/records/client';
@@ -50,6 +50,8 @@ export class Intake {
 	#later = $state.raw<ReadonlySet<string>>(new Set());
 	/** What was answered here, the latest last: each can be taken back. */
 	#answered = $state.raw<readonly Answered[]>([]);
+	/** Questions that were answered here. */
+	#kept = $state.raw<readonly Question[]>([]);
 	/** When the question at hand was answered: its details go with it. */
 	#at = '';
 	/** Details that are not stored yet. */
@@ -86,11 +88,23 @@ export class Intake {
 		this.#timer = setTimeout(this.settle, REST_MS);
 	}
 
-	questions = $derived.by<readonly Question[]>(() => {
+	#listed = $derived.by<readonly Question[]>(() => {
 		const client = this.#options.client();
 		return this.mode === 'intake'
 			? intakeQuestions(client)
 			: visitQuestions(client, this.#options.today(), this.#options.steps());
+	});
+	/** What was answered here stays in its list, though its answer leaves nothing to ask: its details are told now. */
+	questions = $derived.by<readonly Question[]>(() => {
+		const gone = this.#kept.filter((kept) => !this.#listed.some((q) => q.flag.id === kept.flag.id));
+		if (!gone.length) return this.#listed;
+		const latest = latestAnswers(this.#options.client().answers);
+		const today = this.#options.today();
+		const stays = gone.map((kept): Question => {
+			const answer = latest.get(kept.flag.id) ?? null;
+			return { ...kept, answer, done: answer?.day === today };
+		});
+		return [...this.#listed, ...stays];
 	});
 	index = $derived.by(() => {
 		const wished = this.questions.findIndex((q) => q.flag.id === this.#wished);
@@ -153,15 +167,17 @@ export class Intake {
 
 	/** Chooses an answer, which is stored at once; a no needs nothing more and leads on. */
 	look(says: Says): void {
-		if (!this.question) return;
+		const { question } = this;
+		if (!question) return;
 		this.settle();
 		if (says !== 'no' && this.says === null) this.#takeLast();
 		this.#at = this.#options.now();
-		this.#wished = this.question.flag.id;
+		this.#wished = question.flag.id;
+		this.#kept = [...this.#kept.filter((kept) => kept.flag.id !== question.flag.id), question];
 		this.says = says;
 		this.#store();
 		if (says === 'no') return this.#next();
-		this.asksPlace = (this.question.flag.wants?.includes('place') ?? false) && !this.places.length;
+		this.asksPlace = (question.flag.wants?.includes('place') ?? false) && !this.places.length;
 	}
 	/** What was told last time stands in the fields already. */
 	#takeLast(): void {

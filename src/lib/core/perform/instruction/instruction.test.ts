@@ -161,7 +161,7 @@ const IDLE: Partial<Record<StepFieldId, (step: Step) => boolean>> = {
 	// What is held or counted in breaths has no way back.
 	returnSeconds: (s) => s.dose.kind === 'breaths' || motionRow(s.motion).holds || s.parts !== undefined,
 	spots: (s) => washes(s) || s.point !== undefined,
-	besideWork: washes,
+	besideWork: (s) => washes(s) || (s.motion === 'none' && s.contact === 'none'),
 	doseAt: (s) => !hasDoseAt(s),
 	// A count of breaths has their pace; what is held for a time has none, nor has a wash.
 	// A press that waits for the breath takes its time.
@@ -171,7 +171,7 @@ const IDLE: Partial<Record<StepFieldId, (step: Step) => boolean>> = {
 	medium: (s) => s.target === 'hands' || s.target === 'tool',
 	tool: (s) => s.contact === 'none' && !s.tool,
 	motion: washes,
-	beside: washes,
+	beside: (s) => washes(s) || (s.motion === 'none' && s.contact === 'none'),
 	parts: washes
 };
 
