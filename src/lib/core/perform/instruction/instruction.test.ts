@@ -177,6 +177,12 @@ const IDLE: Partial<Record<StepFieldId, (step: Step) => boolean>> = {
 
 const named = (s: Step): string => s.places.map((ref) => whereOf(placeOf(ref))).join();
 
+/** A value of a field with places as they are called. */
+const byName = (value: unknown): string =>
+	JSON.stringify(value, (_, x: unknown) =>
+		(PLACE_IDS as readonly unknown[]).includes(x) ? whereOf(x as PlaceId) : x
+	) ?? '';
+
 describe('the whole of a step is told', () => {
 	const fields = (Object.keys(TOLD_IN) as StepFieldId[]).filter(
 		// What hangs on a condition is asked; what is one of several ways is chosen before: tested below.
@@ -196,9 +202,9 @@ describe('the whole of a step is told', () => {
 			fc.property(anyWhole, anyWhole, (a, b) => {
 				const other = { ...a, [field]: b[field] } as Step;
 				if (b[field] === undefined) delete other[field];
-				if (JSON.stringify(a[field]) === JSON.stringify(other[field])) return;
-				if (field === 'doseAt' && doseAtOf(a) === doseAtOf(other)) return;
 				// A zone and the nodes in it have one name, and are one place to the hands.
+				if (byName(a[field]) === byName(other[field])) return;
+				if (field === 'doseAt' && doseAtOf(a) === doseAtOf(other)) return;
 				if (field === 'places' && named(a) === named(other)) return;
 				if (!StepSchema.safeParse(other).success || IDLE[field]?.(a) || IDLE[field]?.(other)) return;
 				met++;
