@@ -320,6 +320,10 @@
 		.count.two {
 			font-size: min(56cqh, 22cqw, 88px);
 		}
+		/* A word in the narrow column of the numeral: never into what stands beside it. */
+		.count.word {
+			font-size: min(28cqh, 9cqw);
+		}
 		.beside {
 			padding: 0.15em 0 0;
 			font-size: min(24cqh, 9.4cqw, 42px);
