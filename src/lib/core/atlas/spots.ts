@@ -1,3 +1,4 @@
+import { lowered } from '../capital';
 import type { PlaceId } from './places';
 
 /** A spot on a finer map than the zones: what it is called, and the place that it belongs to, by which all else is reckoned. */
@@ -32,4 +33,4 @@ export const SPOTS = {
 export type SpotId = keyof typeof SPOTS;
 
 /** A spot in the middle of a sentence. */
-export const spotWords = (id: SpotId): string => SPOTS[id].label.charAt(0).toLowerCase() + SPOTS[id].label.slice(1);
+export const spotWords = (id: SpotId): string => lowered(SPOTS[id].label);

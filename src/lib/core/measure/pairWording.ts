@@ -1,3 +1,4 @@
+import { lowered } from '../capital';
 import { listWords } from '../listWords';
 import type { NotComparable, PairComparison, PairMeasure, PairVerdict } from './compare';
 import type { MeasuredView } from './landmarks';
@@ -45,6 +46,6 @@ export function pairSentence({ measures, refused, pose, view }: PairComparison):
 		};
 	const changed = measures.filter((m) => m.verdict === 'changed');
 	if (!changed.length) return { real: '', rest: 'Nothing beyond measuring error.' };
-	const told = changed.map((m) => `${m.label.charAt(0).toLowerCase()}${m.label.slice(1)} ${pairChange(m)}`);
+	const told = changed.map((m) => `${lowered(m.label)} ${pairChange(m)}`);
 	return { real: `Changed: ${listWords(told)}.`, rest: 'The rest stays within measuring error.' };
 }

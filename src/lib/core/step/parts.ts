@@ -58,10 +58,10 @@ function besideAs(step: Step): Step[] {
 	if (!step.beside) return [];
 	const { contact, motion, pressure } = step.besideWork ?? {};
 	const path = alongside(step, step.beside);
-	const { tool, ...bareHand } = path;
+	const { tool: _tool, ...hand } = path;
 	return [
 		{
-			...(contact ? { ...bareHand, contact } : { ...bareHand, ...(tool ? { tool } : {}) }),
+			...(contact ? { ...hand, contact } : path),
 			...(motion ? { motion } : {}),
 			...(pressure === undefined ? {} : { pressure })
 		}

@@ -32,9 +32,10 @@ export function stepProblems(step: Step): Problem[] {
 		problem(['side'], 'midline is possible only on places that reach the midline');
 	if (step.laneWays && step.laneWays.length !== step.lanes - 1)
 		problem(['laneWays'], `a path for each further lane is needed: ${step.lanes - 1}, not ${step.laneWays.length}`);
-	if (step.risesTo !== undefined && step.risesTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
+	const own = Math.max(0, ...(step.levels ?? [step.pressure ?? 0]));
+	if (step.risesTo !== undefined && step.risesTo < own)
 		problem(['risesTo'], `a hold rises to its own pressure or more: ${step.risesTo}`);
-	if (step.swellsTo !== undefined && step.swellsTo < Math.max(0, ...(step.levels ?? [step.pressure ?? 0])))
+	if (step.swellsTo !== undefined && step.swellsTo < own)
 		problem(['swellsTo'], `a stroke swells to its own pressure or more: ${step.swellsTo}`);
 	if (step.swellsTo !== undefined && isStationary(step.motion))
 		problem(['swellsTo'], 'only a stroke swells; a hold rises');

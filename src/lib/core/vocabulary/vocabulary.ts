@@ -76,8 +76,8 @@ export const ROUNDS = { inwards: 'Inwards', outwards: 'Outwards' } as const;
 
 /** Where the client turns, tilts or moves to. */
 export const TOWARDS = {
-	left: 'To her left',
-	right: 'To her right',
+	left: 'To the client’s left',
+	right: 'To the client’s right',
 	away: 'Away from the side that is worked',
 	towards: 'Towards the side that is worked',
 	up: 'Up',

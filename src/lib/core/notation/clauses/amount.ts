@@ -239,7 +239,7 @@ export const returns: Clause = {
 	words: ['returns in 0.5 s'],
 	read: (reader) => {
 		if (!reader.eat('returns')) return null;
-		reader.eat('in');
+		reader.need('in');
 		return { returnSeconds: readSeconds(reader, 'seconds') };
 	},
 	write: ({ step }) => (step.returnSeconds === undefined ? null : `returns in ${step.returnSeconds} s`)

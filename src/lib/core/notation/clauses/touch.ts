@@ -125,8 +125,7 @@ const levelTo = (id: string, field: 'risesTo' | 'swellsTo', says: string): Claus
 	words: LEVELS.slice(1).map((level) => `${id} to ${LEVEL_NAMES[level]}`),
 	read: (reader) => {
 		if (!reader.eat(id)) return null;
-		// Where the field has its label, the second word goes without saying.
-		reader.eat('to');
+		reader.need('to');
 		return { [field]: reader.phrase(LEVEL_WORDS) ?? reader.fail(LEVELS.map((l) => LEVEL_NAMES[l])) };
 	},
 	write: ({ step }) => (step[field] === undefined ? null : `${id} to ${LEVEL_NAMES[step[field]]}`)

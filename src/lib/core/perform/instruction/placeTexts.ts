@@ -3,7 +3,7 @@ import type { Step } from '../../step/step.schema';
 import { stepName } from '../placeAtHand';
 import { momentAt, type Plan } from './moment';
 import { TELLERS } from './tellers';
-import { capital } from '../../capital';
+import { capital, lowered } from '../../capital';
 
 const short = (ref: PlaceRef): string => {
 	const side = ownSideOf(ref);
@@ -13,7 +13,7 @@ const short = (ref: PlaceRef): string => {
 const shortWays = (places: readonly PlaceRef[]): readonly string[] => {
 	const [first, last] = [short(places[0]!), short(places.at(-1)!)];
 	if (first === last) return [capital(first)];
-	return [' to ', '–'].map((join) => capital(`${first}${join}${last.charAt(0).toLowerCase()}${last.slice(1)}`));
+	return [' to ', '–'].map((join) => capital(`${first}${join}${lowered(last)}`));
 };
 
 /** The place of a moment as it stands large: in full, and in few letters for where that has no room. A point has one name. */
